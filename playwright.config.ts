@@ -1,0 +1,33 @@
+import { defineConfig, devices } from '@playwright/test';
+
+const phone = { ...devices['Pixel 7'], viewport: { width: 390, height: 844 } };
+const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 } };
+
+/* `npm test` serves the built application with the demo and gives its address; everyone signs in once, at the start. */
+export default defineConfig({
+	testDir: 'tests/e2e',
+	outputDir: 'test-results/browser',
+	workers: 2,
+	fullyParallel: true,
+	timeout: 180_000,
+	expect: { timeout: 30_000 },
+	retries: 0,
+	reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+	use: {
+		baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:5180',
+		actionTimeout: 30_000,
+		navigationTimeout: 60_000,
+		trace: process.env['TRACE'] ? 'retain-on-failure' : 'off', // recording every test costs a third of the time
+		launchOptions: {
+			executablePath: '/usr/bin/chromium',
+			args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-quic', '--no-first-run', '--disable-sync']
+		}
+	},
+	projects: [
+		{ name: 'sign-in', testMatch: /everyone-signs-in/ },
+		{ name: 'phone', use: phone, testMatch: /\.phone\.spec/, dependencies: ['sign-in'] },
+		{ name: 'desk', use: desk, testMatch: /\.desk\.spec/, dependencies: ['sign-in'] },
+		// uses up the sign-ins that are allowed in a minute, so it comes when nobody else needs one
+		{ name: 'last', use: desk, testMatch: /\.last\.spec/, dependencies: ['phone', 'desk'] }
+	]
+});

@@ -1,0 +1,67 @@
+/* What the machine must have: Debian packages and node modules. */
+import { createHash } from 'node:crypto';
+import { accessSync, constants, existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { run } from './run.mjs';
+import { Stop, say, step } from './say.mjs';
+
+const LEAST_NODE = [20, 19];
+
+export function checkNode() {
+	const [major, minor] = process.versions.node.split('.').map(Number);
+	if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1]))
+		throw new Stop(`Node ${LEAST_NODE.join('.')} or newer is needed; this is ${process.versions.node}.`);
+}
+
+const provided = {
+	postgresql: () => existsSync('/usr/lib/postgresql') && readdirSync('/usr/lib/postgresql').some((v) => existsSync(`/usr/lib/postgresql/${v}/bin/initdb`)),
+	chromium: () => existsSync('/usr/bin/chromium'),
+	'poppler-utils': () => existsSync('/usr/bin/pdftoppm'),
+	'fonts-liberation': () => existsSync('/usr/share/fonts/truetype/liberation')
+};
+
+/** Installs the named Debian packages that are not there: as root, or with sudo; with neither, says which to ask for and goes on without. */
+export async function debianPackages(names) {
+	const missing = names.filter((name) => !provided[name]());
+	if (missing.length === 0) return;
+	const root = process.getuid() === 0;
+	const sudo = !root && (await has('sudo'));
+	if (!(await has('apt-get')) || (!root && !sudo)) {
+		say(`Please have these Debian packages installed: ${missing.join(' ')}`);
+		if (missing.includes('postgresql')) throw new Stop('Without postgresql there is nothing to keep the data in.');
+		return;
+	}
+	const apt = (...args) =>
+		run(root ? 'apt-get' : 'sudo', root ? args : ['apt-get', ...args], {
+			env: { DEBIAN_FRONTEND: 'noninteractive' },
+			failing: `Installing ${missing.join(' ')}`
+		});
+	await step(`Debian packages: ${missing.join(' ')}`, async () => {
+		await apt('update');
+		await apt('install', '-y', '--no-install-recommends', ...missing);
+	});
+}
+
+const has = (command) =>
+	run('sh', ['-c', `command -v ${command}`]).then(
+		() => true,
+		() => false
+	);
+
+/** Installs the node modules when they are not those of the lock file. */
+export async function nodeModules(project) {
+	const stamp = join(project, 'node_modules', '.keen-riffle-lock');
+	const lock = createHash('sha256')
+		.update(readFileSync(join(project, 'package-lock.json')))
+		.digest('hex');
+	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+	try {
+		accessSync(project, constants.W_OK);
+	} catch {
+		throw new Stop(`${project} cannot be written to, so the node modules cannot be installed there.`);
+	}
+	await step('Node modules', async () => {
+		await run('npm', ['ci', '--no-audit', '--no-fund'], { cwd: project, env: { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' }, failing: 'npm ci' });
+		writeFileSync(stamp, lock);
+	});
+}

@@ -1,0 +1,102 @@
+/*
+ * npm test: everything, from a clean clone: what the machine needs, then style, types, layers, units, reference figures,
+ * the server on a real database, and the browser. Ends with the true counts.
+ */
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { bin, prepareDatabase, project, readyBuild, readyDatabase, readyMachine, serve, serverEnvironment } from './commands.mjs';
+import { freePort } from './cluster.mjs';
+import { run } from './run.mjs';
+import { endOn, say, step } from './say.mjs';
+
+const NOW = '2026-05-14T11:20:00Z'; // the clock of the tests
+const only = process.argv.slice(2);
+const wanted = (part) => only.length === 0 || only.includes(part);
+const results = join(project, 'test-results');
+let passed = 0;
+let failed = 0;
+let release = async () => undefined;
+
+/** A check that passes or fails as a whole. */
+async function check(name, command, args) {
+	try {
+		await step(name, async () => void (await run(bin(command), args, { cwd: project, failing: name })));
+		passed++;
+	} catch (error) {
+		console.error(error.message);
+		failed++;
+	}
+}
+
+/** A runner that counts for itself; its report is read, so that the last line is true even when it broke off. */
+async function runner(name, command, args, report, counts, env = {}) {
+	say(`\n${name}`);
+	const file = join(results, report);
+	rmSync(file, { force: true });
+	const ended = await run(bin(command), args, { cwd: project, show: true, env }).then(
+		() => true,
+		() => false
+	);
+	if (!existsSync(file)) {
+		say(`${name} left no report.`);
+		failed++;
+		return;
+	}
+	const [ok, not] = counts(JSON.parse(readFileSync(file, 'utf8')));
+	passed += ok;
+	failed += ended || not > 0 ? not : 1;
+	if (ok + not === 0) failed++;
+}
+
+const vitest = (name, projectName, env) =>
+	runner(
+		name,
+		'vitest',
+		['run', '--project', projectName, '--reporter=dot', '--reporter=json', `--outputFile.json=test-results/${projectName}.json`],
+		`${projectName}.json`,
+		(r) => [r.numPassedTests, r.numFailedTests + r.testResults.filter((t) => t.status === 'failed' && t.assertionResults.length === 0).length],
+		env
+	);
+
+try {
+	mkdirSync(results, { recursive: true });
+	await readyMachine({ also: ['chromium', 'fonts-liberation', 'poppler-utils'] });
+	await step('Generated types', async () => void (await run(bin('svelte-kit'), ['sync'], { cwd: project })));
+	if (wanted('lint')) {
+		await check('Style: prettier', 'prettier', ['--check', '--log-level', 'warn', '.']);
+		await check('Style and layers: eslint', 'eslint', ['.', '--max-warnings', '0']);
+		await check('No circles: dependency-cruiser', 'depcruise', ['src', '--config', '.dependency-cruiser.cjs']);
+		await check('Nothing dead: knip', 'knip', []);
+		await check('Methods as the code has them', 'tsx', ['scripts/methods.ts', '--check']);
+		await check('Types: svelte-check', 'svelte-check', ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
+	}
+	if (wanted('unit')) await vitest('Units and reference figures', 'unit');
+	if (wanted('server') || wanted('browser')) {
+		const run_ = Date.now().toString(36);
+		const database = await readyDatabase({ folderName: '.data/test', database: `server_${run_}` });
+		release = database.release;
+		const port = await freePort();
+		const env = { ...serverEnvironment({ ...database, port }), KEEN_RIFFLE_NOW: NOW, KEEN_RIFFLE_LOG: 'error' };
+		if (wanted('server')) await vitest('Server, on a database of its own', 'server', env);
+		if (wanted('browser')) {
+			await readyBuild();
+			const demo = await readyDatabase({ folderName: '.data/test', database: `browser_${run_}`, quiet: true });
+			const browserEnv = { ...env, DATABASE_URL: demo.url };
+			await step('Demo for the browser', async () => void (await prepareDatabase(browserEnv, ['--demo'])));
+			const { child, ready } = serve(browserEnv);
+			await ready;
+			await runner('Browser', 'playwright', ['test'], 'browser.json', ({ stats }) => [stats.expected, stats.unexpected + stats.flaky], {
+				...browserEnv,
+				BASE_URL: env.ORIGIN
+			});
+			child.kill('SIGTERM');
+		}
+	}
+} catch (error) {
+	endOn(error);
+	failed++;
+} finally {
+	await release();
+}
+if (failed > 0) process.exitCode = 1;
+say(`\n${passed} passed, ${failed} failed`);

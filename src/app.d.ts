@@ -1,0 +1,15 @@
+import type { Membership } from '$lib/server/db/queries/members';
+
+declare global {
+	namespace App {
+		interface Locals {
+			/** The person's place in a program, when someone is signed in. */
+			member: Membership | null;
+		}
+		interface Error {
+			message: string;
+		}
+	}
+}
+
+export {};

@@ -1,0 +1,10 @@
+// counts and their interval
+export { poissonInterval } from './poisson';
+export { cfuPer100mL, type Plate, type PlateResult } from './plates';
+export { mostProbableNumber, type MostProbableNumber, type Tubes } from './most-probable-number';
+// over a season
+export { geometricMean, statisticalThresholdShare } from './season';
+// duplicates
+export { logRangeDuplicatePrecision, relativePercentDifference } from './duplicates';
+// how much to pour
+export { volumeFor, volumesBetween } from './dilution';

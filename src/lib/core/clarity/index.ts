@@ -1,0 +1,2 @@
+// the clarity tube
+export { tubeDepthFromTurbidity, turbidityFromTube } from './tube';

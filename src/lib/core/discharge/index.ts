@@ -1,0 +1,16 @@
+// the section
+export { type Edges, type Section, type Vertical } from './section';
+export { verticalVelocity, type PointReadings } from './vertical-velocity';
+export { sectionArea } from './section-area';
+// velocity-area schools
+export { meanDepthDischarge, meanSectionDischarge, midSectionDischarge, midSectionWorking, type Gauging, type Panel } from './velocity-area';
+// how sure, and where next
+export { iveUncertainty, type InterpolatedVariance } from './interpolated-variance';
+export { isoUncertainty, type IsoComponents } from './iso-uncertainty';
+export { nextBestVertical, type NextVertical } from './next-vertical';
+// without a velocity meter
+export { floatDischarge } from './float';
+export { flumeDischarge, type FlumeDoubt } from './flume';
+export { volumetricDischarge } from './volumetric';
+// what it carries
+export { load } from './load';

@@ -1,0 +1,26 @@
+import type { ParameterCode } from '../quantity';
+
+/** What is known of an instrument when a figure is judged. Numbers in the parameter's own unit. */
+export interface InstrumentFacts {
+	code: string;
+	measures: Partial<
+		Record<ParameterCode | 'velocity', { low: number; high: number; resolution?: number; accuracy?: number; stall?: number; calibrationDays?: number }>
+	>;
+	/** Last calibration by parameter, ISO instants. */
+	calibratedAt: Partial<Record<ParameterCode | 'velocity', string>>;
+}
+
+/** What past visits to a site have seen of a parameter. */
+export interface Usual {
+	low: number;
+	high: number;
+	visits: number;
+}
+
+/** Everything `evaluate` may know beyond the sheet and the card. */
+export interface Context {
+	now_ms: number;
+	/** `usual` null: what the site has shown is still to be found out, and nothing is held against it yet. */
+	site: { elevation_m: number; usual: Partial<Record<ParameterCode, Usual>> | null };
+	instruments: Record<string, InstrumentFacts>;
+}

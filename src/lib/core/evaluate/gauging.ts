@@ -1,0 +1,162 @@
+import {
+	iveUncertainty,
+	meanDepthDischarge,
+	meanSectionDischarge,
+	midSectionDischarge,
+	midSectionWorking,
+	nextBestVertical,
+	type Section,
+	type Vertical
+} from '../discharge';
+import type { MethodCard } from '../method';
+import type { Sheet } from '../logbook';
+import type { Flag } from '../quality';
+import { inPlaceUnit, type AsTyped } from '../quantity';
+import type { Context } from './context';
+import type { GaugingView, VerticalView } from './outcome';
+import { remembered } from './remember';
+
+type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
+type FlowStep = Extract<MethodCard['steps'][number], { tool: 'flow' }>;
+
+/** A gauging's verticals worked out as far as they go, with what is doubtful about them. */
+export const gaugingView = remembered(viewOf);
+
+function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, instruments: Context['instruments']): { view: GaugingView; flags: Flag[] } {
+	const flags: Flag[] = [];
+	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>, at = '') => flags.push({ ...flag, path: `gaugings/${id}${at}`, parameter: 'discharge' } as Flag);
+	const verticals = verticalViews(gauging);
+	const complete: (Vertical & { id: string })[] = [];
+	for (const v of verticals) {
+		if (v.distance_m === null) continue;
+		const lacks = v.depth_m === null ? 'depth' : v.velocity_m_s === null && v.depth_m > 0 ? 'velocity' : null;
+		if (lacks) doubt({ code: 'vertical-incomplete', evidence: { distance_m: v.distance_m, lacks } }, `/verticals/${v.id}`);
+		else complete.push({ id: v.id, distance_m: v.distance_m, depth_m: v.depth_m ?? 0, velocity_ms: v.velocity_m_s ?? 0 });
+	}
+	const known = edgesOf(gauging);
+	const view: GaugingView = {
+		id,
+		verticals,
+		...known,
+		provisional: !known.start || !known.end,
+		width_m: null,
+		area_m2: null,
+		discharge_m3s: null,
+		meanVelocity_ms: null,
+		uncertainty: null,
+		next: null,
+		working: null,
+		schools: []
+	};
+	if (complete.length === 0) return { view, flags };
+	for (const side of ['start', 'end'] as const) if (!known[side]) doubt({ code: 'edge-missing', evidence: { side: side === 'start' ? 'first' : 'far' } });
+
+	const section = sectionSoFar(gauging, complete, known);
+	try {
+		work(view, section, complete);
+	} catch (error) {
+		// a half-typed section need not be one yet: what is wrong with it is said, the figures wait
+		if (!(error instanceof RangeError)) throw error;
+		doubt({ code: 'section-impossible', evidence: { why: error.message } });
+		return { view, flags };
+	}
+	flags.push(...stalled(id, gauging.instrument, complete, instruments));
+	if (step) flags.push(...shortfalls(id, view, complete.length, step));
+	return { view, flags };
+}
+
+const metres = (typed: AsTyped<'m' | 'cm' | 'ft' | 'inch'>) => inPlaceUnit(typed, 'm');
+
+function verticalViews({ verticals }: GaugingSheet): VerticalView[] {
+	return Object.entries(verticals ?? {})
+		.map(([id, v]) => ({
+			id,
+			distance_m: v.distance_m === undefined ? null : metres(v.distance_m),
+			depth_m: v.depth_m === undefined ? null : metres(v.depth_m),
+			velocity_m_s: v.velocity_m_s === undefined ? null : inPlaceUnit(v.velocity_m_s, 'm_s'),
+			share_percent: null
+		}))
+		.sort((a, b) => (a.distance_m ?? Infinity) - (b.distance_m ?? Infinity) || (a.id < b.id ? -1 : 1));
+}
+
+function edgesOf({ edges }: GaugingSheet): Pick<GaugingView, 'start' | 'end'> {
+	const edge = (distance: Typed | undefined, depth: Typed | undefined) =>
+		distance === undefined ? null : { distance_m: metres(distance), depth_m: depth === undefined ? 0 : metres(depth) };
+	return { start: edge(edges?.startDistance_m, edges?.startDepth_m), end: edge(edges?.endDistance_m, edges?.endDepth_m) };
+}
+
+type Typed = Parameters<typeof metres>[0];
+
+/** The section with a missing edge put one step beyond the outermost vertical, so that figures can be shown as they grow. */
+function sectionSoFar({ edges }: GaugingSheet, complete: readonly Vertical[], known: Pick<GaugingView, 'start' | 'end'>): Section {
+	const first = complete[0]!.distance_m;
+	const last = complete.at(-1)!.distance_m;
+	const step = complete.length > 1 ? (last - first) / (complete.length - 1) : 0.5;
+	return {
+		edges: {
+			startDistance_m: known.start?.distance_m ?? first - step,
+			endDistance_m: known.end?.distance_m ?? last + step,
+			startDepth_m: edges?.startDepth_m === undefined ? null : metres(edges.startDepth_m),
+			endDepth_m: edges?.endDepth_m === undefined ? null : metres(edges.endDepth_m),
+			startVelocityFraction: edges?.startVelocityFraction ?? null,
+			endVelocityFraction: edges?.endVelocityFraction ?? null
+		},
+		verticals: complete
+	};
+}
+
+function work(view: GaugingView, section: Section, complete: readonly { id: string }[]): void {
+	const mid = midSectionDischarge(section);
+	const share = new Map(complete.map((v, i) => [v.id, mid.panels[i + 1]!.percent]));
+	view.verticals = view.verticals.map((v) => ({ ...v, share_percent: share.get(v.id) ?? null }));
+	view.width_m = mid.width_m;
+	view.area_m2 = mid.area_m2;
+	view.discharge_m3s = mid.discharge_m3s;
+	view.meanVelocity_ms = mid.meanVelocity_ms;
+	view.uncertainty = iveUncertainty(section);
+	view.next = nextBestVertical(section, view.uncertainty);
+	view.working = midSectionWorking(mid);
+	view.schools = [
+		{ school: 'mid-section', discharge_m3s: mid.discharge_m3s },
+		{ school: 'mean-section', discharge_m3s: meanSectionDischarge(section).discharge_m3s },
+		{ school: 'mean-depth', discharge_m3s: meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' }).discharge_m3s }
+	];
+}
+
+function stalled(id: string, instrument: string | undefined, complete: readonly (Vertical & { id: string })[], instruments: Context['instruments']): Flag[] {
+	const facts = instruments[instrument ?? '']?.measures.velocity;
+	if (!facts || instrument === undefined) return [];
+	return complete.flatMap((v): Flag[] => {
+		const at = { path: `gaugings/${id}/verticals/${v.id}`, parameter: 'discharge' };
+		const speed = Math.abs(v.velocity_ms);
+		if (facts.stall !== undefined && v.depth_m > 0 && speed > 0 && speed < facts.stall)
+			return [{ ...at, code: 'below-stall-speed', evidence: { distance_m: v.distance_m, velocity_m_s: v.velocity_ms, stall_m_s: facts.stall, instrument } }];
+		if (speed > facts.high)
+			return [
+				{
+					...at,
+					code: 'beyond-meter',
+					evidence: { parameter: 'Velocity', seen: `${v.velocity_ms} m/s`, instrument, low: String(facts.low), high: `${facts.high} m/s` }
+				}
+			];
+		return [];
+	});
+}
+
+function shortfalls(id: string, view: GaugingView, verticals: number, step: FlowStep): Flag[] {
+	const flags: Flag[] = [];
+	const at = { path: `gaugings/${id}`, parameter: 'discharge' };
+	if (verticals < step.leastVerticals) flags.push({ ...at, code: 'few-verticals', evidence: { verticals, least: step.leastVerticals } });
+	const heaviest = view.verticals.reduce<VerticalView | null>(
+		(most, v) => ((v.share_percent ?? 0) > (most?.share_percent ?? step.shareLimit_percent) ? v : most),
+		null
+	);
+	if (heaviest && verticals >= step.leastVerticals)
+		flags.push({
+			...at,
+			path: `gaugings/${id}/verticals/${heaviest.id}`,
+			code: 'share-over-limit',
+			evidence: { distance_m: heaviest.distance_m!, share_percent: heaviest.share_percent!, limit_percent: step.shareLimit_percent }
+		});
+	return flags;
+}

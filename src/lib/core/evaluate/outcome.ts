@@ -1,0 +1,86 @@
+import type { Folded } from '../logbook';
+import type { InterpolatedVariance, NextVertical } from '../discharge';
+import type { Figure, ParameterCode, Working } from '../quantity';
+import type { Flag } from '../quality';
+
+export type ReviewStatus = 'waiting' | 'accepted' | 'qualified' | 'rejected';
+
+/** One parameter's figure for the visit: the mean of its readings, a derived figure, or what the lab found. */
+export interface Result {
+	parameter: ParameterCode;
+	/** In the parameter's own unit. */
+	figure: Figure;
+	/** Two standard uncertainties, in the same unit; null when the method has none. */
+	uncertainty: number | null;
+	readings: number;
+	source: 'field' | 'derived' | 'lab';
+	/** What it was worked out from, in words. */
+	basis: string;
+	/** How, step by step, where a person could do it by hand. */
+	working: Working | null;
+	status: ReviewStatus;
+	review: { verdict: string; reason: string; by: string; at: string } | null;
+}
+
+/** Something with an earliest, a due and a last moment: a bottle still good, a plate to be read, a kit that develops, a net that dries. */
+export interface RunningClock {
+	id: string;
+	kind: 'bacteria-holding' | 'incubation' | 'wait' | 'drying';
+	label: string;
+	start_ms: number;
+	due_ms: number;
+	last_ms: number;
+}
+
+export interface VerticalView {
+	id: string;
+	distance_m: number | null;
+	depth_m: number | null;
+	velocity_m_s: number | null;
+	share_percent: number | null;
+}
+
+/** A gauging as far as it goes. `provisional`: an edge of the water is still to come and was put one step further out. */
+export interface GaugingView {
+	id: string;
+	verticals: VerticalView[];
+	start: { distance_m: number; depth_m: number } | null;
+	end: { distance_m: number; depth_m: number } | null;
+	provisional: boolean;
+	width_m: number | null;
+	area_m2: number | null;
+	discharge_m3s: number | null;
+	meanVelocity_ms: number | null;
+	uncertainty: InterpolatedVariance | null;
+	next: NextVertical | null;
+	/** How the discharge comes about, panel by panel. */
+	working: Working | null;
+	schools: { school: 'mid-section' | 'mean-section' | 'mean-depth'; discharge_m3s: number }[];
+}
+
+export interface StepState {
+	id: string;
+	/** tied: done; open: still to do; passed: passed over with a reason; needless: not asked for on this visit. */
+	state: 'tied' | 'open' | 'passed' | 'needless';
+	/** How far: "2 of 3". */
+	progress: string | null;
+}
+
+export interface Missing {
+	step: string;
+	what: string;
+	cost: string;
+}
+
+/** What `evaluate` knows of a visit. */
+export interface Outcome {
+	folded: Folded;
+	results: Result[];
+	gaugings: GaugingView[];
+	flags: Flag[];
+	clocks: RunningClock[];
+	steps: StepState[];
+	/** The step to do next; null when all are tied. */
+	next: string | null;
+	missing: Missing[];
+}

@@ -1,0 +1,129 @@
+import type { MethodCard } from '../method';
+import { instantOf, type Folded } from '../logbook';
+import { readingUncertainty, type Flag } from '../quality';
+import {
+	amount,
+	figureIn,
+	isImplausible,
+	meanFigure,
+	parameters,
+	plausibleRange,
+	units,
+	writeFigure,
+	type Figure,
+	type ParameterCode,
+	given,
+	meanOf,
+	type Step
+} from '../quantity';
+import type { Context } from './context';
+import type { Result } from './outcome';
+import { remembered } from './remember';
+
+const DAY_ms = 86_400_000;
+
+export type Finding = Omit<Result, 'status' | 'review'>;
+
+/** The mean of each parameter's readings, and what is doubtful about them. */
+export function readingFindings({ sheet, lines }: Folded, card: MethodCard, { instruments }: Context): { findings: Finding[]; flags: Flag[] } {
+	const findings: Finding[] = [];
+	const flags: Flag[] = [];
+	const said = new Set<string>();
+	for (const [code, slots] of Object.entries(sheet.readings ?? {}) as [ParameterCode, Slots][]) {
+		const written = Object.keys(slots).map((slot) => lines.get(`readings/${code}/${slot}`)!.live!.at);
+		const seen = readingsOf(slots, code, written.join(' '), card, instruments);
+		if (seen.finding) findings.push(seen.finding);
+		for (const doubt of seen.flags) {
+			const same = JSON.stringify([doubt.code, doubt.evidence]); // three readings with one meter are one doubt about it
+			if (!said.has(same)) flags.push(doubt);
+			said.add(same);
+		}
+	}
+	return { findings, flags };
+}
+
+type Slots = Record<string, Figure>;
+
+/** One parameter's readings; `written`: the clock readings at which each was, with a space between. */
+const readingsOf = remembered(findingOf);
+
+function findingOf(slots: Slots, code: ParameterCode, written: string, card: MethodCard, instruments: Context['instruments']) {
+	const at = written.split(' ');
+	const figures = Object.values(slots);
+	const flags = Object.entries(slots).flatMap(([slot, figure], i) => doubts(code, `readings/${code}/${slot}`, figure, instantOf(at[i]!), instruments));
+	flags.push(...apart(code, figures, card));
+	const figure = meanFigure(figures, parameters[code].unit);
+	if (figure === null) {
+		if (figures.length) flags.push({ code: 'open-both-ways', path: `readings/${code}`, parameter: code, evidence: { parameter: parameters[code].name } });
+		return { finding: null, flags };
+	}
+	const steps = figures.map((f) => given(amount(figureIn(f, parameters[code].unit)).number));
+	const facts = instruments[figures[0]?.instrument ?? '']?.measures[code];
+	const finding: Finding = {
+		parameter: code,
+		figure,
+		uncertainty: readingUncertainty(
+			steps.map((s) => s.number),
+			facts ?? {}
+		),
+		readings: figures.length,
+		source: 'field',
+		basis: figures.length === 1 ? 'one reading' : `mean of ${figures.length} readings`,
+		working:
+			figures.length > 1 && amount(figure).qualifier === null ? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[code].unit].symbol } : null
+	};
+	return { finding, flags };
+}
+
+/** What is doubtful about one reading by itself and by its instrument as it stood when it was read. */
+function doubts(code: ParameterCode, path: string, figure: Figure, read_ms: number, instruments: Context['instruments']): Flag[] {
+	const flags: Flag[] = [];
+	const name = parameters[code].name;
+	if (isImplausible(code, figure))
+		flags.push({ code: 'implausible', path, parameter: code, evidence: { parameter: name, seen: writeFigure(figure), usual: plausibleRange(code) } });
+	const instrument = figure.instrument === undefined ? undefined : instruments[figure.instrument];
+	const measures = instrument?.measures[code];
+	if (!instrument || !measures) return flags;
+	const { number } = amount(figureIn(figure, parameters[code].unit));
+	if (number < measures.low || number > measures.high)
+		flags.push({
+			code: 'beyond-meter',
+			path,
+			parameter: code,
+			evidence: {
+				parameter: name,
+				seen: writeFigure(figure),
+				instrument: instrument.code,
+				low: String(measures.low),
+				high: `${measures.high} ${units[parameters[code].unit].symbol}`
+			}
+		});
+	if (measures.calibrationDays !== undefined) flags.push(...calibrationDoubt(code, path, instrument, measures.calibrationDays, read_ms));
+	return flags;
+}
+
+function calibrationDoubt(code: ParameterCode, path: string, instrument: Context['instruments'][string], limit_days: number, at_ms: number): Flag[] {
+	const last = instrument.calibratedAt[code];
+	const evidence = { instrument: instrument.code, parameter: parameters[code].name };
+	if (last === undefined) return [{ code: 'calibration-missing', path, parameter: code, evidence }];
+	const days = Math.floor((at_ms - Date.parse(last)) / DAY_ms);
+	return days > limit_days ? [{ code: 'calibration-old', path, parameter: code, evidence: { ...evidence, days, limit_days } }] : [];
+}
+
+function apart(code: ParameterCode, figures: readonly Figure[], card: MethodCard): Flag[] {
+	const limit = card.steps.find((s) => s.tool === 'reading' && s.parameter === code);
+	if (limit?.tool !== 'reading' || limit.spreadLimit === undefined || figures.length < 2) return [];
+	const numbers = figures.map((f) => amount(figureIn(f, parameters[code].unit)).number);
+	const spread = Math.max(...numbers) - Math.min(...numbers);
+	if (spread <= limit.spreadLimit) return [];
+	const { name, unit, decimals } = parameters[code];
+	const say = (n: number) => `${n.toFixed(decimals)} ${units[unit].symbol}`;
+	return [
+		{
+			code: 'replicates-apart',
+			path: `readings/${code}`,
+			parameter: code,
+			evidence: { parameter: name, spread: say(spread), limit: say(limit.spreadLimit), readings: figures.length }
+		}
+	];
+}

@@ -1,0 +1,97 @@
+import { readingSlips, slipGuesses, type Evidence, type Flag } from '../quality';
+import { amount, inPlaceUnit, parameters, significant, units, writeFigure, type Figure, type ParameterCode, type Unit } from '../quantity';
+import type { Sheet } from '../logbook';
+import { ENOUGH_VISITS } from './unusual';
+import type { Usual } from './context';
+import { remembered } from './remember';
+
+/**
+ * Figures that a usual slip would explain: the wrong unit, a point in the wrong place. A reading is held against what this site has
+ * shown, else against what is plausible anywhere; a depth or velocity against the other verticals of its section.
+ */
+export function slipFlags(sheet: Sheet, usual: Partial<Record<ParameterCode, Usual>>): Flag[] {
+	return [...readingFlags(sheet, usual), ...verticalFlags(sheet)];
+}
+
+function readingFlags({ readings }: Sheet, usual: Partial<Record<ParameterCode, Usual>>): Flag[] {
+	return (Object.entries(readings ?? {}) as [ParameterCode, Record<string, Figure>][]).flatMap(([code, slots]) => {
+		const seen = usual[code];
+		const known = seen && seen.visits >= ENOUGH_VISITS ? seen : null;
+		const [low, high] = parameters[code].plausible;
+		const range = known ?? { low, high };
+		const from = known ? `what ${known.visits} visits here have seen` : 'the usual range';
+		const { unit, name } = parameters[code];
+		return Object.entries(slots).flatMap(([slot, figure]): Flag[] => {
+			const { number, qualifier } = amount(figure);
+			if (qualifier !== null) return []; // a limit says where a method ends, not what was read
+			const guess = readingSlips(code, number, figure.unit, range)[0];
+			if (!guess) return [];
+			const say = (n: number, u: Unit) => `${significant(n, 3)} ${units[u].symbol}`.replace('-', '−');
+			return [
+				{
+					code: 'unit-slip',
+					path: `readings/${code}/${slot}`,
+					parameter: code,
+					evidence: {
+						parameter: name,
+						seen: writeFigure(figure),
+						slip: guess.slip,
+						instead: say(guess.instead, figure.unit),
+						low: say(range.low, unit),
+						high: say(range.high, unit),
+						from
+					}
+				}
+			];
+		});
+	});
+}
+
+/** A section needs this many other verticals before it can say what one of them should be. */
+const ENOUGH_OTHERS = 3;
+/** How far beyond the others' largest a depth or velocity may lie without being asked about, and how near to them a slip must bring it. */
+const ROOM = 2.5;
+const NEAR = 1.5;
+
+function verticalFlags({ gaugings }: Sheet): Flag[] {
+	return Object.entries(gaugings ?? {}).flatMap(([id, gauging]) =>
+		Object.entries(largestSlips(gauging)).map(([key, evidence]): Flag => ({
+			code: 'unit-slip',
+			path: `gaugings/${id}/verticals/${key}`,
+			parameter: 'discharge',
+			evidence
+		}))
+	);
+}
+
+type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
+
+/** By vertical: only the largest depth and the largest velocity can lie far beyond all others. */
+const largestSlips = remembered(({ verticals }: GaugingSheet) => {
+	const slips: Record<string, Evidence['unit-slip']> = {};
+	for (const { of, name, unit } of [
+		{ of: 'depth_m', name: 'Depth', unit: 'm' },
+		{ of: 'velocity_m_s', name: 'Velocity', unit: 'm_s' }
+	] as const) {
+		const seen = Object.entries(verticals ?? {})
+			.flatMap(([key, v]) => (v[of] === undefined ? [] : [{ key, number: inPlaceUnit<Unit>(v[of], unit), typed: v[of] }]))
+			.filter((v) => v.number > 0)
+			.sort((a, b) => a.number - b.number);
+		const largest = seen.pop();
+		const [least, most] = [seen[0]?.number, seen.at(-1)?.number];
+		if (!largest || least === undefined || most === undefined || seen.length < ENOUGH_OTHERS || largest.number <= most * ROOM) continue;
+		const guess = slipGuesses(largest.number, unit, { low: least / NEAR, high: most * NEAR })[0];
+		if (!guess) continue;
+		const say = (n: number) => `${significant(n, 2)} ${units[unit].symbol}`;
+		slips[largest.key] = {
+			parameter: name,
+			seen: typeof largest.typed === 'number' ? `${largest.number} ${units[unit].symbol}` : writeFigure(largest.typed),
+			slip: guess.slip,
+			instead: say(guess.instead),
+			low: say(least),
+			high: say(most),
+			from: `what the other ${seen.length} verticals show`
+		};
+	}
+	return slips;
+});

@@ -1,0 +1,21 @@
+// doubts in words
+export { flagSentence } from './words/flags';
+// time in words
+export { sayDay, sayDuration, sayTime } from './words/time';
+// choices, values and limits in words
+export { accessWords } from './words/names';
+export { saySure, sayValue } from './words/value';
+export { sayLimit } from './words/wading';
+// working in words
+export { sayWorking } from './words/working';
+// what is due, in words
+export { sayItem, type Said } from './words/agenda';
+// a site in a few words
+export { siteLine } from './site-line';
+// judged against a use
+export { judge, Threshold, type Band } from './thresholds';
+// over the years
+export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
+export { sayTrend } from './words/trend';
+// a plan in words
+export { sayBreach, sayGear, sayMinute, sayMinutes, sayPlanDay, sayRemedy, sayUnmet } from './words/plan';

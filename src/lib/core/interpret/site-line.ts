@@ -1,0 +1,35 @@
+import { amount, parameters, units, writeFigure, type Figure, type ParameterCode } from '../quantity';
+import { judge, type Threshold } from './thresholds';
+
+/**
+ * The few words that stand beside a site: the figure that most wants doing something about, with the word for it;
+ * where nothing does, how warm the water was and how much oxygen it held.
+ */
+export function siteLine(latest: Partial<Record<ParameterCode, Figure>>, thresholds: readonly Threshold[]): string {
+	for (const state of ['act', 'watch'] as const)
+		for (const code of MOST_TELLING) {
+			const figure = latest[code];
+			const threshold = thresholds.find((t) => t.parameter === code);
+			if (figure && threshold && judge(figure, threshold)?.state === state) return `${SHORT[code] ?? parameters[code].name} ${brief(code, figure)}`;
+		}
+	const temperature = latest['water-temperature'];
+	const oxygen = latest['oxygen-saturation'];
+	return [temperature && writeFigure(temperature, 1), oxygen && `${writeFigure(oxygen, 0)} oxygen`].filter(Boolean).join(', ');
+}
+
+const MOST_TELLING: ParameterCode[] = ['nitrite', 'e-coli', 'oxygen-saturation', 'conductance25', 'tube-depth', 'water-temperature'];
+const SHORT: Partial<Record<ParameterCode, string>> = {
+	'oxygen-saturation': 'oxygen',
+	conductance25: 'conductivity',
+	'tube-depth': 'clear to',
+	'water-temperature': 'water',
+	nitrite: 'nitrite',
+	'e-coli': 'E. coli'
+};
+
+function brief(code: ParameterCode, figure: Figure): string {
+	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameters[code].decimals);
+	const { number, qualifier } = amount(figure);
+	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
+	return code === 'nitrite' ? `${side}${Number(number.toPrecision(2))} mg/L` : `${side}${number} ${units[figure.unit].symbol}`;
+}

@@ -1,0 +1,92 @@
+import type { Item } from '../../schedule';
+import { sayDay, sayDuration, sayTime } from './time';
+
+export interface Said {
+	/** The deed, with the place or thing it is about kept apart so that it can be set in bold. */
+	deed: [before: string, thing: string, after: string];
+	reason: string;
+	/** The one button, and the very place it leads to. */
+	act: { word: string; href: string } | null;
+	/** The words beside a lane of the clocks rail. */
+	lane: { name: string; say: string };
+}
+
+/** What an item of the agenda says to a person: the deed, the reason, and where to do it. */
+export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
+	const time = (at_ms: number) => sayTime(at_ms, timeZone);
+	const day = (at_ms: number) => sayDay(at_ms, timeZone);
+	switch (item.kind) {
+		case 'bottle': {
+			const isLate = item.last_ms < now_ms;
+			return {
+				deed: [isLate ? 'Ask the lab about bottle ' : 'Bring to the lab bottle ', item.label, ''],
+				reason: `Filled at ${item.site} ${time(item.start_ms)}. ${isLate ? `Its last moment was ${time(item.last_ms)}; the bacteria in it are no longer those of the stream.` : `Be on the road by ${time(item.due_ms)}; the last moment to plate it is ${time(item.last_ms)}.`}`,
+				act: { word: 'Open', href: `/visits/${item.visitId}` },
+				lane: { name: `Bottle ${item.label}`, say: isLate ? 'past its last moment' : `on the road by ${time(item.due_ms)}` }
+			};
+		}
+		case 'plate': {
+			const isLate = item.last_ms < now_ms;
+			return {
+				deed: [isLate ? 'Throw away plate ' : 'Read plate ', item.label, `, ${item.site}`],
+				reason: isLate
+					? `It was readable until ${day(item.last_ms)} ${time(item.last_ms)}; what grows now is no longer E. coli alone. Bleach it, bag it, bin it.`
+					: `Readable from ${day(item.due_ms)} ${time(item.due_ms)} until ${day(item.last_ms)} ${time(item.last_ms)}.`,
+				act: { word: 'Open', href: `/visits/${item.visitId}` },
+				lane: { name: `Plate ${item.label}`, say: isLate ? 'too old to read' : `read from ${day(item.due_ms)} ${time(item.due_ms)}` }
+			};
+		}
+		case 'gear':
+			return {
+				deed: [item.due_ms > now_ms ? 'Let dry ' : 'Dry again: ', item.label, ''],
+				reason: `Wet at ${item.site} ${day(item.start_ms)}. It goes into other water from ${day(item.due_ms)} on, or disinfected before; local rules come first.`,
+				act: null,
+				lane: { name: item.label, say: `dry ${day(item.due_ms)}` }
+			};
+		case 'open-visit':
+			return {
+				deed: ['A visit is open at ', item.site, ''],
+				reason: `${item.crew.join(' and ') || 'Nobody named yet'}, ${item.tied} of ${item.asked} steps done, begun ${item.when === 'late' ? day(item.started_ms) : time(item.started_ms)}.`,
+				act: { word: 'Look', href: `/visits/${item.visitId}` },
+				lane: { name: item.site, say: `${item.tied} of ${item.asked} steps` }
+			};
+		case 'grab':
+			return {
+				deed: ['Take the monthly samples at ', item.name, ''],
+				reason: `Day ${item.window.daysSince} since the last; aimed at 30. ${item.round ? `${item.round.name} goes there ${day(item.round.starts_ms)}.` : 'No round goes there yet.'}`,
+				act: { word: 'Site', href: `/sites/${item.code}` },
+				lane: { name: `Grab, ${item.name}`, say: item.when === 'late' ? `day ${item.window.daysSince}: go soon` : `due ${day(item.window.due_ms)}` }
+			};
+		case 'round':
+			return {
+				deed: ['', item.name, `, ${item.sites.length} sites`],
+				reason: `${item.sites.join(', ')}. Starts ${time(item.starts_ms)}.`,
+				act: null,
+				lane: { name: item.name, say: '' }
+			};
+		case 'review':
+			return {
+				deed: ['Judge ', `${item.results} results`, ` of ${item.visits} visits`],
+				reason: item.oldest_ms === null ? '' : `The oldest waits since ${day(item.oldest_ms)}.`,
+				act: { word: 'Review', href: '/review' },
+				lane: { name: 'Review', say: `${item.visits} visits wait` }
+			};
+		case 'conflict':
+			return {
+				deed: ['Decide between two values at ', item.site, ''],
+				reason: 'Two people wrote different figures without seeing each other’s. Both are kept until one is struck.',
+				act: { word: 'Decide', href: `/visits/${item.visitId}` },
+				lane: { name: item.site, say: 'two values' }
+			};
+		case 'calibration':
+			return {
+				deed: ['Calibrate ', item.instrument, ` for ${item.parameter}`],
+				reason:
+					item.days === null
+						? 'It has never been calibrated and is in use.'
+						: `Used ${sayDuration(now_ms - item.lastUsed_ms)} ago, ${item.days} days after its last calibration; ${item.limit_days} is the most.`,
+				act: null,
+				lane: { name: `Calibrate ${item.instrument}`, say: 'calibrate before the next round' }
+			};
+	}
+}

@@ -1,0 +1,13 @@
+import type { WadingLimit } from '../../safety';
+
+/** A wading limit as it is said. */
+export function sayLimit(limit: WadingLimit): string {
+	switch (limit.school) {
+		case 'depth-and-velocity':
+			return `deeper than ${limit.depth_m} m and faster than ${limit.velocity_m_s} m/s`;
+		case 'depth-only':
+			return `deeper than ${limit.depth_m} m`;
+		case 'product':
+			return `depth × speed over ${limit.product_m2_s} m²/s`;
+	}
+}

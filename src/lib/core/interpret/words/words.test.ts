@@ -1,0 +1,146 @@
+import { describe, expect, it } from 'vitest';
+import { agenda, type ProgramFacts } from '../../schedule';
+import { flagSentence, sayDay, sayDuration, sayItem, sayLimit, sayTime, sayTrend, sayValue } from '..';
+import type { Flag } from '../../quality';
+
+const now = Date.UTC(2026, 4, 14, 11, 20);
+const HOUR = 3_600_000;
+
+describe('time in words', () => {
+	it.each([
+		[25 * 60_000, '25 min'],
+		[59 * 60_000 + 59_999, '59 min'],
+		[HOUR, '1 h 00'],
+		[3 * HOUR + 50 * 60_000, '3 h 50'],
+		[25 * HOUR, '1 day'],
+		[50 * HOUR, '2 days'],
+		[-25 * 60_000, '25 min']
+	])('%d ms is %s', (span_ms, words) => {
+		expect(sayDuration(span_ms)).toBe(words);
+	});
+
+	it('is told in the program’s own zone', () => {
+		expect(sayTime(now, 'UTC')).toBe('11:20');
+		expect(sayTime(now, 'Europe/Berlin')).toBe('13:20');
+		expect(sayDay(Date.UTC(2026, 4, 14, 23), 'Europe/Berlin')).toBe('Fri 15 May');
+		expect(sayDay(now, 'UTC', true)).toBe('Thu 14 May 2026');
+	});
+});
+
+describe('values in words', () => {
+	it.each([
+		[{ value: 9.8, unit: 'mg_L' }, '9.8 mg/L'],
+		[{ below: 0.05, unit: 'mg_L_N' }, 'below 0.05 mg/L as N'],
+		[-0.2, '−0.2'],
+		[true, 'yes'],
+		[null, ''],
+		['grey filaments', 'grey filaments'],
+		['2026-05-14T09:12:00Z', '09:12 Thu 14 May'],
+		[{ verdict: 'accept', reason: '' }, 'verdict accept']
+	])('%j', (value, words) => {
+		expect(sayValue(value)).toBe(words);
+	});
+});
+
+describe('a wading limit', () => {
+	it.each([
+		[{ school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 }, 'deeper than 0.3 m and faster than 0.3 m/s'],
+		[{ school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 }, 'deeper than 0.5 m'],
+		[{ school: 'product', product_m2_s: 0.6 }, 'depth × speed over 0.6 m²/s']
+	] as const)('%j', (limit, words) => {
+		expect(sayLimit(limit)).toBe(words);
+	});
+});
+
+describe('doubts', () => {
+	// what was seen, then what to do: one of each that the visit tests do not reach
+	it.each<[Pick<Flag, 'code' | 'evidence'>, RegExp]>([
+		[{ code: 'clock-skew', evidence: { device: 'phone-2', minutes: 14 } }, /14 min off the server’s.*kept as written/],
+		[{ code: 'life-jacket', evidence: { depth_m: 0.42, limit_m: 0.3 } }, /0\.42 m is deeper than 0\.3 m.*life jacket/],
+		[{ code: 'not-sampled', evidence: { reason: '' } }, /no reason is noted/],
+		[{ code: 'not-sampled', evidence: { reason: 'Shelf ice.' } }, /^Not sampled: Shelf ice\.$/],
+		[{ code: 'two-values', evidence: { path: 'arrival/depth_m', shown: '0.2', other: '0.5' } }, /0\.2, and 0\.5.*reviewer strikes one/],
+		[{ code: 'calibration-missing', evidence: { instrument: 'M-3', parameter: 'pH' } }, /no calibration for pH on record/],
+		[{ code: 'below-blank', evidence: { drops: 1, blankDrops: 2 } }, /1 drops are fewer than the blank’s 2/],
+		[{ code: 'duplicate-alone', evidence: { label: 'D7' } }, /D7 is a duplicate, but of no bottle here/],
+		[
+			{
+				code: 'unit-slip',
+				evidence: {
+					parameter: 'Depth',
+					seen: '34 m',
+					slip: 'If it was typed in centimetres,',
+					instead: '0.34 m',
+					low: '0.1 m',
+					high: '0.6 m',
+					from: 'what the other 5 verticals show'
+				}
+			},
+			/34 m lies outside 0\.1 m to 0\.6 m, what the other 5 verticals show\. If it was typed in centimetres, it would be 0\.34 m.*strike it/
+		]
+	])('%j', (flag, words) => {
+		expect(flagSentence({ path: 'x', parameter: null, ...flag } as Flag)).toMatch(words);
+	});
+});
+
+describe('what is due, in words', () => {
+	const facts: ProgramFacts = {
+		clocks: [],
+		openVisits: [],
+		sites: [],
+		rounds: [],
+		waiting: { results: 0, visits: 0, oldest_ms: null },
+		conflicts: [],
+		calibrations: []
+	};
+	const clock = { visitId: 'v', label: 'P3', site: 'Tessel 3', start_ms: now - 60 * HOUR, due_ms: now - 12 * HOUR, last_ms: now + 12 * HOUR };
+	const say = (more: Partial<ProgramFacts>) => agenda({ ...facts, ...more }, now).map((item) => ({ when: item.when, said: sayItem(item, now, 'UTC') }));
+
+	it('a plate that can be read now, one too young, one too old', () => {
+		const [old, ready, young] = say({
+			clocks: [
+				{ ...clock, kind: 'incubation' },
+				{ ...clock, kind: 'incubation', label: 'P4', due_ms: now + 20 * HOUR, last_ms: now + 44 * HOUR },
+				{ ...clock, kind: 'incubation', label: 'P1', last_ms: now - HOUR }
+			]
+		});
+		expect(old).toMatchObject({ when: 'late', said: { deed: ['Throw away plate ', 'P1', ', Tessel 3'], lane: { say: 'too old to read' } } });
+		expect(old!.said.reason).toMatch(/Bleach it, bag it, bin it/);
+		expect(ready).toMatchObject({ when: 'now', said: { deed: ['Read plate ', 'P3', ', Tessel 3'] } });
+		expect(young!.when).toBe('later');
+	});
+
+	it('a net that is still wet, and one that is dry', () => {
+		const [dry, wet] = say({
+			clocks: [
+				{ ...clock, kind: 'drying', label: 'Kick net', due_ms: now + 100 * HOUR, last_ms: now + 100 * HOUR },
+				{ ...clock, kind: 'drying', label: 'Boots', due_ms: now - HOUR, last_ms: now - HOUR }
+			]
+		});
+		expect(dry).toMatchObject({ when: 'now', said: { deed: ['Dry again: ', 'Boots', ''] } });
+		expect(wet).toMatchObject({ when: 'later', said: { deed: ['Let dry ', 'Kick net', ''] } });
+		expect(wet!.said.reason).toMatch(/disinfected before; local rules come first/);
+	});
+
+	it('leaves a kit’s minutes to the phone', () => {
+		expect(say({ clocks: [{ ...clock, kind: 'wait' }] })).toEqual([]);
+	});
+});
+
+describe('a trend in words', () => {
+	it('of a percentage is told in points', () => {
+		const { says } = sayTrend({ verdict: 'rising', slopePerYear: 5.5, lower: 3.6, upper: 6.5, p: 0.01, results: 36, years: 4, limits: 0 }, '%');
+		expect(says).toBe('Rising by 5.5 percentage points a year.');
+	});
+
+	it('falls with a minus, and a small p is not written out', () => {
+		const { says, because } = sayTrend(
+			{ verdict: 'falling', slopePerYear: -0.0123, lower: -0.02, upper: -0.004, p: 0.00001, results: 40, years: 4, limits: 3 },
+			'mg/L'
+		);
+		expect(says).toBe('Falling by 0.012 mg/L a year.');
+		expect(because).toBe(
+			'Between −0.020 and −0.004 mg/L a year with 90 % confidence: 40 results over 4 years, each month held against the same month; 3 known only as a limit; p under 0.001.'
+		);
+	});
+});

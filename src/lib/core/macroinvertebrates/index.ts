@@ -1,0 +1,8 @@
+// how many kinds, how even
+export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson } from './diversity';
+export { rarefactionCurve, rarefy } from './rarefaction';
+// what they say of the water
+export { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';
+export { bioticIndexInterval } from './interval';
+// when to stop picking
+export { pickAdvice, type PickAdvice, type Picked } from './picking';

@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { isUnitOf, parameterCodes, parameters, unitCodes, type ParameterCode, type Unit } from '../quantity';
+import { WadingLimit } from '../safety';
+import { Limits } from './limits';
+
+const Word = z.string().min(1).max(60);
+const Sentence = z.string().min(1).max(400);
+
+const common = {
+	id: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/),
+	title: Word,
+	/** What to do, said at the step. */
+	how: Sentence,
+	/** What rules speak of: "bacteria", "in-water", "stirs-bed". */
+	tags: z.array(Word),
+	caution: Word.optional(),
+	/** What leaving without it costs; absent where nothing is lost. */
+	costIfMissing: Sentence.optional()
+};
+
+export const Step = z.discriminatedUnion('tool', [
+	z.object({ ...common, tool: z.literal('arrive') }),
+	z.object({
+		...common,
+		tool: z.literal('bottle'),
+		bottle: z.object({ id: Word, kind: z.enum(['bacteria', 'nutrients']), preserved: z.enum(['acid']).optional() })
+	}),
+	z.object({
+		...common,
+		tool: z.literal('reading'),
+		parameter: z.enum(parameterCodes),
+		unit: z.enum(unitCodes),
+		/** One figure is asked for each: id and the word for its place. */
+		slots: z.array(z.object({ id: Word, label: Word })).min(1),
+		/** Replicates further apart than this are asked about; in the parameter's own unit. */
+		spreadLimit: z.number().positive().optional()
+	}),
+	z.object({ ...common, tool: z.literal('tube'), tubeLength_cm: z.number().positive(), minimumDepth_cm: z.number().positive() }),
+	z.object({
+		...common,
+		tool: z.literal('flow'),
+		/** Units in which tape, rod and meter are read; metres and metres a second where left out. */
+		tapeUnit: z.enum(['m', 'ft']).optional(),
+		velocityUnit: z.enum(['m_s', 'ft_s']).optional(),
+		leastVerticals: z.number().int().min(3),
+		/** No vertical should carry more of the flow than this, percent. */
+		shareLimit_percent: z.number().positive().max(100),
+		/** Expanded uncertainty at which more verticals are no longer asked for, percent. */
+		enough_percent: z.number().positive()
+	}),
+	z.object({ ...common, tool: z.literal('leave') })
+]);
+export type Step = z.infer<typeof Step>;
+
+/** "What carries `first` comes before what carries `then`, because." `*` is every other step. */
+export const OrderRule = z.object({ first: Word, then: Word, because: Sentence });
+export type OrderRule = z.infer<typeof OrderRule>;
+
+/** A method card: what is done at a visit, with every number that people may differ on. Data, versioned. */
+export const MethodCard = z.object({
+	code: z.string().regex(/^[a-z][a-z0-9-]{0,39}$/),
+	version: z.number().int().positive(),
+	title: Word,
+	summary: Sentence,
+	steps: z.array(Step).min(1),
+	rules: z.array(OrderRule),
+	wading: WadingLimit,
+	holding: z.object({
+		/** From the first bottle of a trip to plating, hours. */
+		bacteria_h: z.number().positive(),
+		/** A bottle not on ice by then is asked about, hours. */
+		withoutIce_h: z.number().positive()
+	}),
+	/** Units in which figures are shown, where not in the parameter's own: feet, Fahrenheit, the ion instead of N. */
+	shown: z
+		.partialRecord(z.enum(parameterCodes), z.enum(unitCodes))
+		.refine((shown) => Object.entries(shown).every(([code, unit]) => isUnitOf(code as ParameterCode, unit)), {
+			error: 'a parameter is shown in a unit of its own kind'
+		})
+		.optional(),
+	/** Numbers that a program may set its own way; what is left out is as in `limits.ts`. */
+	limits: Limits.partial().optional()
+});
+export type MethodCard = z.infer<typeof MethodCard>;
+
+/** The unit in which a card's figures of a parameter are shown. */
+export const shownUnit = (card: Pick<MethodCard, 'shown'>, code: ParameterCode): Unit => card.shown?.[code] ?? parameters[code].unit;

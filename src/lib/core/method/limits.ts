@@ -1,0 +1,53 @@
+import { z } from 'zod';
+
+const share = z.number().positive().max(1);
+const positive = z.number().positive();
+const whole = z.number().int().positive();
+
+/** The numbers of a method on which programs differ, beyond those that a step carries. Each says what it is, for screen and paper. */
+export const Limits = z.object({
+	plateReadable_h: positive.describe('hours after which a plate may be read'),
+	plateTooOld_h: positive.describe('hours after which a plate must not be read'),
+	plateLeastTemperature_C: z.number().describe('°C under which a plate grows too slowly for the clock'),
+	plateFewColonies: whole.describe('colonies under which a plate says little'),
+	plateManyColonies: whole.describe('colonies over which they run together'),
+	plateMost_mL: positive.describe('mL, the most that is poured on a plate'),
+	plateLeast_mL: positive.describe('mL, the least that is poured on a plate'),
+	duplicates_percent: positive.describe('percent of their mean that duplicates may lie apart'),
+	floatCoefficient: share.describe('by which a float’s surface speed is reduced'),
+	flume: z
+		.object({ coefficient: positive, exponent: positive, submergenceLimit: share, minimumHead_m: z.number().nonnegative(), maximumHead_m: positive })
+		.optional()
+		.describe('a flume’s rating, coefficient × head^exponent, and where it holds'),
+	drySummer_days: positive.describe('days that wet gear dries in summer before it goes into other water'),
+	drySpringAutumn_days: positive.describe('days that wet gear dries in spring and autumn'),
+	dryWinter_days: positive.describe('days that wet gear dries in winter'),
+	pickLeast_min: positive.describe('minutes that a timed pick lasts at least'),
+	pickMore_min: positive.describe('minutes by which a pick goes on after a new taxon'),
+	pickMost_min: positive.describe('minutes that a timed pick lasts at most')
+});
+export type Limits = z.infer<typeof Limits>;
+
+const usual: Limits = {
+	plateReadable_h: 48,
+	plateTooOld_h: 72,
+	plateLeastTemperature_C: 18,
+	plateFewColonies: 15,
+	plateManyColonies: 150,
+	plateMost_mL: 5,
+	plateLeast_mL: 1,
+	duplicates_percent: 30,
+	floatCoefficient: 0.85,
+	drySummer_days: 7,
+	drySpringAutumn_days: 18,
+	dryWinter_days: 30,
+	pickLeast_min: 40,
+	pickMore_min: 5,
+	pickMost_min: 60
+};
+
+/** A card's limits, with the usual ones where it sets none. */
+export const limitsOf = (card: { limits?: { [Name in keyof Limits]?: Limits[Name] | undefined } | undefined }): Limits => ({
+	...usual,
+	...(card.limits as Limits | undefined)
+}); // a parsed card holds no key without a value

@@ -1,0 +1,2 @@
+// loads along a reach
+export { upstreamDownstreamLoads, type LoadStation } from './load-balance';

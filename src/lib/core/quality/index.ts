@@ -1,0 +1,8 @@
+// doubts
+export { weightOf, type Evidence, type Flag, type FlagCode, type Weight } from './reasons';
+// how sure
+export { readingUncertainty } from './uncertainty';
+// slips of unit and point
+export { readingSlips, slipGuesses, type Range, type SlipGuess } from './slips';
+// an instrument against what is known
+export { checkBuffers, checkSleeve, checkStandard, checkThermometer, type CalibrationRules } from './calibration';

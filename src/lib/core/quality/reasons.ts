@@ -1,0 +1,96 @@
+/*
+ * The one catalogue of doubts. Each code has its weight and the evidence that goes with it; the sentence for it stands in
+ * interpret/words. `note`: worth knowing. `ask`: the person is asked. `spoils`: the figure cannot be used as it stands.
+ */
+
+export interface Evidence {
+	implausible: { parameter: string; seen: string; usual: string };
+	'outside-history': { parameter: string; seen: string; low: string; high: string; visits: number };
+	'replicates-apart': { parameter: string; spread: string; limit: string; readings: number };
+	'open-both-ways': { parameter: string };
+	'unit-slip': { parameter: string; seen: string; instead: string; slip: string; low: string; high: string; from: string };
+	'held-too-long': { label: string; held_h: number; limit_h: number };
+	'not-on-ice': { label: string; after_h: number };
+	'out-of-order': { first: string; then: string; because: string };
+	'plate-too-early': { label: string; age_h: number; readable_h: number };
+	'plate-too-old': { label: string; age_h: number; limit_h: number };
+	'plate-too-cold': { label: string; seen_C: number; least_C: number };
+	'plate-crowded': { label: string; volume_mL: number; instead_mL: number };
+	'plate-sparse': { label: string; colonies: number; volume_mL: number; instead_mL: number };
+	'blank-grew': { label: string; colonies: number };
+	'blank-not-clean': { label: string; parameter: string; seen: string };
+	'duplicates-apart': { parameter: string; first: string; second: string; apart_percent: number; limit_percent: number };
+	'duplicate-alone': { label: string };
+	'below-blank': { drops: number; blankDrops: number };
+	'flume-submerged': { submergence_percent: number; limit_percent: number };
+	'flume-out-of-range': { head_m: number; low_m: number; high_m: number };
+	'flume-unrated': Record<string, never>;
+	'gauging-incomplete': { lacks: string };
+	'below-stall-speed': { distance_m: number; velocity_m_s: number; stall_m_s: number; instrument: string };
+	'beyond-meter': { parameter: string; seen: string; instrument: string; low: string; high: string };
+	'calibration-missing': { instrument: string; parameter: string };
+	'calibration-old': { instrument: string; parameter: string; days: number; limit_days: number };
+	'share-over-limit': { distance_m: number; share_percent: number; limit_percent: number };
+	'few-verticals': { verticals: number; least: number };
+	'edge-missing': { side: string };
+	'section-impossible': { why: string };
+	'vertical-incomplete': { distance_m: number; lacks: string };
+	'over-wading-limit': { depth_m: number; velocity_m_s: number; limit: string };
+	'life-jacket': { depth_m: number; limit_m: number };
+	'not-sampled': { reason: string };
+	supersaturated: { percent: number };
+	'two-values': { path: string; shown: string; other: string };
+	'clock-skew': { device: string; minutes: number };
+	'changed-since-review': { parameter: string; judged: string; now: string };
+}
+
+export type FlagCode = keyof Evidence;
+export type Weight = 'note' | 'ask' | 'spoils';
+
+export const weights = {
+	implausible: 'ask',
+	'outside-history': 'ask',
+	'replicates-apart': 'ask',
+	'open-both-ways': 'spoils',
+	'unit-slip': 'ask',
+	'held-too-long': 'spoils',
+	'not-on-ice': 'ask',
+	'out-of-order': 'ask',
+	'plate-too-early': 'ask',
+	'plate-too-old': 'spoils',
+	'plate-too-cold': 'ask',
+	'plate-crowded': 'note',
+	'plate-sparse': 'note',
+	'blank-grew': 'spoils',
+	'blank-not-clean': 'spoils',
+	'duplicates-apart': 'ask',
+	'duplicate-alone': 'ask',
+	'below-blank': 'ask',
+	'flume-submerged': 'spoils',
+	'flume-out-of-range': 'spoils',
+	'flume-unrated': 'spoils',
+	'gauging-incomplete': 'ask',
+	'below-stall-speed': 'ask',
+	'beyond-meter': 'ask',
+	'calibration-missing': 'ask',
+	'calibration-old': 'ask',
+	'share-over-limit': 'note',
+	'few-verticals': 'note',
+	'edge-missing': 'spoils',
+	'section-impossible': 'spoils',
+	'vertical-incomplete': 'ask',
+	'over-wading-limit': 'note',
+	'life-jacket': 'note',
+	'not-sampled': 'note',
+	supersaturated: 'note',
+	'two-values': 'ask',
+	'clock-skew': 'ask',
+	'changed-since-review': 'ask'
+} as const satisfies Record<FlagCode, Weight>;
+
+/** A doubt about a measurement: which, where in the sheet, about which parameter's result, on what evidence. */
+export type Flag = {
+	[C in FlagCode]: { code: C; path: string; parameter: string | null; evidence: Evidence[C] };
+}[FlagCode];
+
+export const weightOf = (flag: Flag): Weight => weights[flag.code];

@@ -1,0 +1,53 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { readingSlips, slipGuesses } from '.';
+
+describe('slips that would explain a figure', () => {
+	it.each([
+		['Fahrenheit', 62, 'degC', { low: 1, high: 19 }, /Fahrenheit/, 16.67],
+		['centimetres', 34, 'm', { low: 0.1, high: 0.6 }, /centimetres/, 0.34],
+		['feet', 1.2, 'm', { low: 0.2, high: 0.5 }, /feet/, 0.366],
+		['a point too far right', 72, 'mg_L', { low: 5, high: 14 }, /to the left/, 7.2],
+		['a point too far left', 0.74, 'mg_L', { low: 5, high: 14 }, /to the right/, 7.4],
+		['a meter that changed its unit', 0.31, 'uS_cm', { low: 150, high: 600 }, /mS\/cm/, 310]
+	] as const)('%s', (_, number, unit, range, slip, instead) => {
+		const [guess] = slipGuesses(number, unit, range);
+		expect(guess!.slip).toMatch(slip);
+		expect(guess!.instead).toBeCloseTo(instead, 2);
+	});
+
+	it('are none for a figure that lies where it belongs, or that nothing explains', () => {
+		expect(slipGuesses(11, 'degC', { low: 1, high: 19 })).toEqual([]);
+		expect(slipGuesses(400, 'degC', { low: 10, high: 19 })).toEqual([]);
+		// a murky day, not inches
+		expect(slipGuesses(9, 'cm', { low: 17, high: 79 })).toEqual([]);
+	});
+
+	it('always lead into the range, never out of it', () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: -100, max: 1000, noNaN: true }),
+				fc.double({ min: 0, max: 50, noNaN: true }),
+				fc.double({ min: 0.1, max: 50, noNaN: true }),
+				(x, low, width) => {
+					for (const { instead } of slipGuesses(x, 'm', { low, high: low + width })) {
+						expect(instead).toBeGreaterThanOrEqual(low);
+						expect(instead).toBeLessThanOrEqual(low + width);
+					}
+				}
+			)
+		);
+	});
+
+	it('of a reading are judged in the unit it was typed in', () => {
+		// 12 typed where Fahrenheit was asked for: in Celsius it would be 53.6 °F
+		expect(readingSlips('water-temperature', 12, 'degF', { low: 5, high: 18 })[0]).toMatchObject({
+			slip: expect.stringMatching(/Celsius/),
+			instead: expect.closeTo(53.6, 9)
+		});
+		expect(readingSlips('nitrate', 22, 'mg_L_N', { low: 0.5, high: 8 })[0]).toMatchObject({
+			slip: expect.stringMatching(/nitrate/),
+			instead: expect.closeTo(4.97, 2)
+		});
+	});
+});

@@ -1,0 +1,68 @@
+import { convert, parameters, type ParameterCode, type Unit } from '../quantity';
+
+/** A figure that would lie where it belongs if one usual slip had been made. */
+export interface SlipGuess {
+	/** In words that begin a sentence: "Typed in feet", "A point too far to the right". */
+	slip: string;
+	/** What it would be then, in the unit the figure was typed in. */
+	instead: number;
+}
+
+export interface Range {
+	low: number;
+	high: number;
+}
+
+/** Units that people type where another was asked for. */
+const mistakenFor: Partial<Record<Unit, readonly { typed: Unit; slip: string }[]>> = {
+	degC: [{ typed: 'degF', slip: 'If it was read in Fahrenheit,' }],
+	degF: [{ typed: 'degC', slip: 'If it was read in Celsius,' }],
+	m: [
+		{ typed: 'cm', slip: 'If it was typed in centimetres,' },
+		{ typed: 'ft', slip: 'If it was read in feet,' }
+	],
+	cm: [
+		{ typed: 'm', slip: 'If it was typed in metres,' },
+		{ typed: 'inch', slip: 'If it was read in inches,' }
+	],
+	ft: [{ typed: 'm', slip: 'If it was read in metres,' }],
+	m_s: [{ typed: 'ft_s', slip: 'If it was read in feet a second,' }],
+	ft_s: [{ typed: 'm_s', slip: 'If it was read in metres a second,' }],
+	uS_cm: [{ typed: 'mS_cm', slip: 'If the meter had gone over to mS/cm,' }],
+	mS_cm: [{ typed: 'uS_cm', slip: 'If the meter had gone over to µS/cm,' }],
+	mg_L: [{ typed: 'ug_L', slip: 'If it was read in µg/L,' }],
+	mg_L_N: [
+		{ typed: 'mg_L_NO3', slip: 'If it was read as nitrate and not as N,' },
+		{ typed: 'mg_L_NO2', slip: 'If it was read as nitrite and not as N,' }
+	],
+	mg_L_P: [{ typed: 'mg_L_PO4', slip: 'If it was read as phosphate and not as P,' }]
+};
+
+/** Far enough outside a range that a slip is likelier than a strange day: half as much again as its top, half its bottom, or half its width away. */
+function isFarOutside(number: number, { low, high }: Range): boolean {
+	const width = high - low;
+	if (number > high) return number > high * 1.5 || number > high + width / 2;
+	return number < low && (low > 0 ? number < low / 2 : number < low - width / 2);
+}
+
+/**
+ * Usual slips that would explain a figure which lies far outside a range: each brings it inside. The likeliest first: a wrong unit
+ * before a lost point. Empty where the figure does not lie far out, or no slip explains it. Never a correction: the person
+ * looks again.
+ */
+export function slipGuesses(number: number, unit: Unit, { low, high }: Range): SlipGuess[] {
+	if (!isFarOutside(number, { low, high })) return [];
+	const guesses: SlipGuess[] = [
+		...(mistakenFor[unit] ?? []).map(({ typed, slip }) => ({ slip, instead: convert(number, typed, unit) })),
+		{ slip: 'With the point one place to the left,', instead: number / 10 },
+		{ slip: 'With the point one place to the right,', instead: number * 10 }
+	];
+	return guesses.filter((g) => g.instead >= low && g.instead <= high);
+}
+
+/** The same for a parameter's reading, its range given in the parameter's own unit. */
+export function readingSlips(code: ParameterCode, number: number, unit: Unit, range: Range): SlipGuess[] {
+	const own = parameters[code].unit;
+	const [a, b] = [convert(range.low, own, unit), convert(range.high, own, unit)];
+	return slipGuesses(number, unit, { low: Math.min(a, b), high: Math.max(a, b) });
+}

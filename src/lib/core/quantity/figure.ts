@@ -1,0 +1,66 @@
+import { z } from 'zod';
+import { convert, unitCodes, units, type Unit } from './unit';
+
+const common = {
+	unit: z.enum(unitCodes),
+	/** Code of the instrument that gave the figure. */
+	instrument: z.string().min(1).max(40).optional(),
+	/** How it was read, in the method card's word. */
+	method: z.string().min(1).max(40).optional()
+};
+const number = z.number({ error: 'a number is needed here' });
+
+/**
+ * A figure as it was read: a value, or only known to lie below or above a limit, with its unit.
+ * "Not detected below 0.05" and "over 120" are values, never 0 and never a note.
+ */
+export const Figure = z.union(
+	[z.strictObject({ value: number, ...common }), z.strictObject({ below: number, ...common }), z.strictObject({ above: number, ...common })],
+	{ error: 'a figure is { value | below | above, unit }, with a number and a known unit' }
+);
+export type Figure = z.infer<typeof Figure>;
+
+export type Qualifier = 'below' | 'above' | null;
+
+/** The number a figure carries and on which side of it the truth lies (null: at it). */
+export function amount(figure: Figure): { number: number; qualifier: Qualifier } {
+	if ('below' in figure) return { number: figure.below, qualifier: 'below' };
+	if ('above' in figure) return { number: figure.above, qualifier: 'above' };
+	return { number: figure.value, qualifier: null };
+}
+
+export const exactly = (value: number, unit: Unit): Figure => ({ value, unit });
+export const lessThan = (below: number, unit: Unit): Figure => ({ below, unit });
+export const moreThan = (above: number, unit: Unit): Figure => ({ above, unit });
+export const withQualifier = (number: number, qualifier: Qualifier, unit: Unit): Figure =>
+	qualifier === 'below' ? lessThan(number, unit) : qualifier === 'above' ? moreThan(number, unit) : exactly(number, unit);
+
+/** The same figure in another unit of its dimension; instrument and method stay. Throws RangeError across dimensions. */
+export function figureIn(figure: Figure, unit: Unit): Figure {
+	const { number, qualifier } = amount(figure);
+	const { instrument, method } = figure;
+	return {
+		...withQualifier(convert(number, figure.unit, unit), qualifier, unit),
+		...(instrument === undefined ? {} : { instrument }),
+		...(method === undefined ? {} : { method })
+	};
+}
+
+/** The number to so many significant digits, with no exponent and no digits that the uncertainty does not bear. */
+export function significant(number: number, digits: number): string {
+	if (number === 0) return '0';
+	const decimals = Math.max(0, digits - 1 - Math.floor(Math.log10(Math.abs(number))));
+	const scale = 10 ** Math.max(0, Math.floor(Math.log10(Math.abs(number))) + 1 - digits);
+	return (scale > 1 ? Math.round(number / scale) * scale : number).toFixed(Math.min(decimals, 12));
+}
+
+/** A number as it is written, without the digits that a change of unit leaves behind. */
+export const writeNumber = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
+
+/** A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`. `decimals` absent: as typed. */
+export function writeFigure(figure: Figure, decimals?: number): string {
+	const { number, qualifier } = amount(figure);
+	const digits = decimals === undefined ? String(number) : number.toFixed(decimals);
+	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
+	return `${side}${digits.replace('-', '−')} ${units[figure.unit].symbol}`;
+}

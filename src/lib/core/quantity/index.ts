@@ -1,0 +1,26 @@
+// units
+export { areAlike, convert, unitCodes, units, type Unit } from './unit';
+// figures
+export { amount, exactly, Figure, figureIn, significant, withQualifier, writeFigure, writeNumber, type Qualifier } from './figure';
+export { meanFigure } from './mean-figure';
+// figures reckoned with
+export { certain, decimalsBorne, follows, measured, rounded, sumOf, type Measured } from './measured';
+// how a figure was worked out
+export { addedUp, geometricMeanOf, given, meanOf, minus, over, plus, times, type Given, type Step, type Working } from './working';
+// parameters
+export {
+	isImplausible,
+	isParameterCode,
+	isUnitOf,
+	parameterCodes,
+	parameters,
+	plausibleRange,
+	whyImpossible,
+	type Parameter,
+	type ParameterCode
+} from './parameter';
+// what a person typed
+export { inPlaceUnit, whyNoMeasure, type AsTyped } from './as-typed';
+export { readTyped, type Typed } from './typed';
+// contracts of a formula's input
+export { atLeast, finite, inRange, listOf, openShare, orDefault, pairedLists, positive, whole } from './argument';

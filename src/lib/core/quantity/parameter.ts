@@ -1,0 +1,66 @@
+import { amount, figureIn, writeNumber, type Figure } from './figure';
+import { areAlike, ionOf, units, type Ion, type Unit } from './unit';
+
+/**
+ * What is measured, in which unit it is kept and judged, how finely it is shown, and two ranges:
+ * `possible` (outside it a figure is a slip of the pen and refused) and `plausible` (outside it the person is asked).
+ */
+export interface Parameter {
+	readonly name: string;
+	readonly unit: Unit;
+	/** The ion it is a concentration of, where a unit could name another. */
+	readonly ion?: Ion;
+	readonly decimals: number;
+	readonly possible: readonly [number, number];
+	readonly plausible: readonly [number, number];
+}
+
+export const parameters = {
+	'air-temperature': { name: 'Air temperature', unit: 'degC', decimals: 1, possible: [-60, 60], plausible: [-25, 40] },
+	'water-temperature': { name: 'Water temperature', unit: 'degC', decimals: 1, possible: [-2, 45], plausible: [-0.5, 30] },
+	'dissolved-oxygen': { name: 'Dissolved oxygen', unit: 'mg_L', decimals: 1, possible: [0, 40], plausible: [1, 18] },
+	'oxygen-saturation': { name: 'Oxygen saturation', unit: 'percent', decimals: 0, possible: [0, 400], plausible: [20, 140] },
+	conductivity: { name: 'Conductivity, as read', unit: 'uS_cm', decimals: 0, possible: [0, 80_000], plausible: [10, 3000] },
+	conductance25: { name: 'Conductivity at 25 °C', unit: 'uS_cm', decimals: 0, possible: [0, 90_000], plausible: [10, 3500] },
+	ph: { name: 'pH', unit: 'pH', decimals: 1, possible: [0, 14], plausible: [5, 9.5] },
+	'tube-depth': { name: 'Clarity in the tube', unit: 'cm', decimals: 0, possible: [0, 200], plausible: [3, 120] },
+	turbidity: { name: 'Turbidity from the tube', unit: 'NTU', decimals: 0, possible: [0, 10_000], plausible: [0, 500] },
+	discharge: { name: 'Discharge', unit: 'm3_s', decimals: 3, possible: [-100, 1000], plausible: [0, 20] },
+	'e-coli': { name: 'E. coli', unit: 'cfu_100mL', decimals: 0, possible: [0, 1e8], plausible: [0, 50_000] },
+	nitrate: { name: 'Nitrate', unit: 'mg_L_N', ion: 'nitrate', decimals: 2, possible: [0, 500], plausible: [0, 15] },
+	nitrite: { name: 'Nitrite', unit: 'mg_L_N', ion: 'nitrite', decimals: 3, possible: [0, 50], plausible: [0, 2] },
+	phosphate: { name: 'Phosphate', unit: 'mg_L_P', ion: 'phosphate', decimals: 2, possible: [0, 100], plausible: [0, 1] }
+} as const satisfies Record<string, Parameter>;
+
+export type ParameterCode = keyof typeof parameters;
+export const parameterCodes = Object.keys(parameters) as [ParameterCode, ...ParameterCode[]];
+export const isParameterCode = (word: string): word is ParameterCode => Object.hasOwn(parameters, word);
+
+const span = ([low, high]: readonly [number, number], symbol: string) => `${low} to ${high} ${symbol}`.replaceAll('-', '−');
+
+/** Whether a parameter's figures can be typed or shown in a unit: of its dimension, and not of another ion. */
+export function isUnitOf(code: ParameterCode, unit: Unit): boolean {
+	const parameter: Parameter = parameters[code];
+	const ion = ionOf(unit);
+	return areAlike(unit, parameter.unit) && (ion === null || parameter.ion === undefined || ion === parameter.ion);
+}
+
+/** Why this figure cannot be one of this parameter (a wrong unit, a number no stream has), or null. */
+export function whyImpossible(code: ParameterCode, figure: Figure): string | null {
+	const parameter: Parameter = parameters[code];
+	if (!isUnitOf(code, figure.unit)) return `${parameter.name} is kept in ${units[parameter.unit].symbol}; ${units[figure.unit].symbol} is another kind of unit`;
+	const { number } = amount(figureIn(figure, parameter.unit));
+	const [low, high] = parameter.possible;
+	if (number >= low && number <= high) return null;
+	return `${parameter.name} of ${writeNumber(number)} ${units[parameter.unit].symbol} is not possible: ${span(parameter.possible, units[parameter.unit].symbol)}`;
+}
+
+/** True when a possible figure is still unlikely enough to ask the person about. */
+export function isImplausible(code: ParameterCode, figure: Figure): boolean {
+	const parameter: Parameter = parameters[code];
+	const { number } = amount(figureIn(figure, parameter.unit));
+	return number < parameter.plausible[0] || number > parameter.plausible[1];
+}
+
+/** The usual range in words, for the question that follows an unlikely figure. */
+export const plausibleRange = (code: ParameterCode): string => span(parameters[code].plausible, units[parameters[code].unit].symbol);

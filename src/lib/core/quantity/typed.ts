@@ -1,0 +1,18 @@
+import type { Qualifier } from './figure';
+
+export type Typed = { number: number; qualifier: Qualifier } | { why: string };
+
+/**
+ * The number that a person typed: decimal point or comma, a minus of either kind, `<` or `>` before it for below and
+ * over. What cannot be read comes back with the reason, in words for the person who typed it.
+ */
+export function readTyped(text: string): Typed {
+	const trimmed = text.trim();
+	const side = trimmed.startsWith('<') ? 'below' : trimmed.startsWith('>') ? 'above' : null;
+	const digits = (side ? trimmed.slice(1) : trimmed).trim().replace('−', '-').replace(',', '.');
+	if (digits === '' || digits === '-' || digits === '.') return { why: 'Type a number.' };
+	if (/[a-z]/i.test(digits)) return { why: 'Only digits, please; the unit is already set.' };
+	if ((digits.match(/[.,]/g)?.length ?? 0) > 1) return { why: 'There are two decimal points.' };
+	if (!/^-?(\d+\.?\d*|\.\d+)$/.test(digits)) return { why: `“${trimmed}” is not a number.` };
+	return { number: Number(digits), qualifier: side };
+}

@@ -1,0 +1,15 @@
+/** The caution shown at a step, in two lines. Local rules, permits, the landowner's leave and trained people come first. */
+export const cautions = {
+	water: [
+		'Never alone. High, brown or rising water, ice, thunder, a sewage smell: leave, and say why.',
+		'Local rules, the landowner’s leave and trained people come first.'
+	],
+	wading: [
+		'Face upstream, feel before each step, unbuckle the pack. Cold water takes your strength in minutes.',
+		'Local rules and trained people come first; if in doubt, stay out.'
+	],
+	sewage: ['Gloves on, cuts covered, no food. Wash before you eat.', 'Where sewage shows, local rules and the authority come first.']
+} as const satisfies Record<string, readonly [string, string]>;
+
+export const cautionFor = (code: string | undefined): readonly [string, string] | null =>
+	code !== undefined && Object.hasOwn(cautions, code) ? cautions[code as keyof typeof cautions] : null;

@@ -1,0 +1,4 @@
+// to wade or not
+export { wadingStanding, WadingLimit, type Water } from './wading';
+// said at the step
+export { cautionFor } from './cautions';

@@ -1,0 +1,31 @@
+import { expect, it } from 'vitest';
+import { cautionFor, wadingStanding, type WadingLimit } from '.';
+
+const beginners: WadingLimit = { school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 };
+const knee: WadingLimit = { school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 };
+const crew: WadingLimit = { school: 'product', product_m2_s: 0.6 };
+
+it.each<[string, WadingLimit, object, string]>([
+	['deep and fast', beginners, { depth_m: 0.4, velocity_m_s: 0.5 }, 'over'],
+	['deep and slow', beginners, { depth_m: 0.4, velocity_m_s: 0.2 }, 'under'],
+	['shallow, speed not tried', beginners, { depth_m: 0.2 }, 'under'],
+	['deep, speed not tried', beginners, { depth_m: 0.4 }, 'unknown'],
+	['at the limit itself', beginners, { depth_m: 0.3, velocity_m_s: 0.9 }, 'under'],
+	['above the knee', knee, { depth_m: 0.6 }, 'over'],
+	['under the knee', knee, { depth_m: 0.4 }, 'lifeJacket'],
+	['nothing tried', knee, {}, 'unknown'],
+	['a crew in strong water', crew, { depth_m: 0.8, velocity_m_s: 0.9 }, 'over'],
+	['a crew with half the figures', crew, { depth_m: 0.8 }, 'unknown']
+])('%s', (_, limit, water, standing) => {
+	expect(wadingStanding(water, limit)).toBe(standing);
+});
+
+it('a caution has two lines and defers to local rules; it never says that something is safe', () => {
+	for (const code of ['water', 'wading', 'sewage']) {
+		const caution = cautionFor(code)!;
+		expect(caution).toHaveLength(2);
+		expect(caution.join(' ')).toMatch(/[Ll]ocal rules/);
+		expect(caution.join(' ')).not.toMatch(/\bsafe\b/);
+	}
+	expect(cautionFor('toString')).toBeNull();
+});

@@ -1,0 +1,1 @@
+export { contextFrom, Satchel, type SatchelSite } from './satchel';

@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import type { Context, InstrumentFacts } from '../evaluate';
+import { Threshold } from '../interpret';
+import { Entry } from '../logbook';
+import { MethodCard } from '../method';
+import type { GearWarning } from '../schedule';
+
+const Person = z.object({ id: z.string(), name: z.string(), initials: z.string() });
+
+/** What a phone carries to work with no network: reference data as they stood, and the visits that are still open. */
+export const Satchel = z.object({
+	packedAt: z.iso.datetime(),
+	program: z.object({ id: z.string(), name: z.string(), timeZone: z.string() }),
+	member: Person.extend({ role: z.string(), teamId: z.string().nullable() }),
+	people: z.array(Person),
+	team: z.array(Person),
+	sites: z.array(
+		z.object({
+			id: z.string(),
+			code: z.string(),
+			name: z.string(),
+			about: z.string(),
+			hazards: z.string(),
+			elevation_m: z.number(),
+			usual: z.custom<NonNullable<Context['site']['usual']>>((v) => typeof v === 'object' && v !== null)
+		})
+	),
+	cards: z.array(z.object({ id: z.string(), inUse: z.boolean(), card: MethodCard })),
+	thresholds: z.array(Threshold),
+	instruments: z.array(z.object({ kind: z.string(), facts: z.custom<InstrumentFacts>((v) => typeof v === 'object' && v !== null) })),
+	rounds: z.array(
+		z.object({
+			id: z.string(),
+			name: z.string(),
+			startsAt: z.iso.datetime(),
+			cardVersionId: z.string(),
+			siteIds: z.array(z.string()),
+			crewIds: z.array(z.string()).default([]),
+			quality: z.array(z.object({ siteId: z.string(), kind: z.enum(['duplicate', 'blank']) })).default([]),
+			/** Codes of the instruments that its team takes along. */
+			kit: z.array(z.string()).default([]),
+			/** What is wrong with the gear, as known when this was packed. */
+			gear: z.array(z.custom<GearWarning>((v) => typeof v === 'object' && v !== null)).default([])
+		})
+	),
+	/** All lines of visits that are still open, and of those that belong to the rounds above. */
+	entries: z.array(Entry),
+	/** Where to go on reading the program's logbook. */
+	cursor: z.string(),
+	clock: z.object({ now_ms: z.number(), isFixed: z.boolean() })
+});
+export type Satchel = z.infer<typeof Satchel>;
+export type SatchelSite = Satchel['sites'][number];
+
+/** The context for a visit to one of the satchel's sites; null when the site is not in it. */
+export function contextFrom(satchel: Satchel, siteId: string, now_ms: number): Context | null {
+	const site = satchel.sites.find((s) => s.id === siteId);
+	if (!site) return null;
+	return {
+		now_ms,
+		site: { elevation_m: site.elevation_m, usual: site.usual },
+		instruments: instrumentsOf(satchel)
+	};
+}
+
+/** A satchel is never changed, so its instruments are listed once, and what is concluded from them need not be concluded again. */
+function instrumentsOf(satchel: Satchel): Context['instruments'] {
+	const known = listed.get(satchel);
+	if (known) return known;
+	const instruments = Object.fromEntries(satchel.instruments.map((i) => [i.facts.code, i.facts]));
+	listed.set(satchel, instruments);
+	return instruments;
+}
+
+const listed = new WeakMap<Satchel, Context['instruments']>();

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import { sayItem } from '../interpret';
+import { agenda, nextGrab, type ProgramFacts } from '.';
+
+const now = Date.UTC(2026, 4, 14, 11, 20);
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+const nothing: ProgramFacts = {
+	clocks: [],
+	openVisits: [],
+	sites: [],
+	rounds: [],
+	waiting: { results: 0, visits: 0, oldest_ms: null },
+	conflicts: [],
+	calibrations: []
+};
+
+describe('the next grab', () => {
+	it.each([
+		[3, 'early'],
+		[16, 'open'],
+		[28, 'due'],
+		[36, 'due'],
+		[38, 'late']
+	])('%d days after the last is %s', (days, state) => {
+		expect(nextGrab(now - days * DAY, now).state).toBe(state);
+	});
+});
+
+describe('the agenda', () => {
+	const bottle = { kind: 'bacteria-holding', visitId: 'v', label: 'B1', site: 'Site', start_ms: now - HOUR, due_ms: now + 3 * HOUR, last_ms: now + 5 * HOUR };
+
+	it('is empty when nothing is due', () => {
+		expect(agenda(nothing, now)).toEqual([]);
+	});
+
+	it('puts what is late first, then what runs out soonest, then what is to come', () => {
+		const items = agenda(
+			{
+				...nothing,
+				clocks: [bottle, { ...bottle, label: 'B2', last_ms: now - HOUR }],
+				rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + 2 * DAY, sites: ['S1'] }],
+				conflicts: [{ visitId: 'v', site: 'Site' }],
+				sites: [
+					{ code: 'S1', name: 'Site 1', lastGrab_ms: now - 40 * DAY },
+					{ code: 'S2', name: 'Site 2', lastGrab_ms: null }
+				]
+			},
+			now
+		);
+		expect(items.map((i) => [i.kind, i.when])).toEqual([
+			['grab', 'late'],
+			['bottle', 'late'],
+			['bottle', 'now'],
+			['conflict', 'now'],
+			['round', 'later']
+		]);
+	});
+
+	it('knows the round that goes to a site that is due, and asks for none while someone is there', () => {
+		const due: ProgramFacts = {
+			...nothing,
+			sites: [{ code: 'S1', name: 'Site 1', lastGrab_ms: now - 29 * DAY }],
+			rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + DAY, sites: ['S1'] }]
+		};
+		const [grab] = agenda(due, now);
+		expect(sayItem(grab!, now, 'Etc/UTC').reason).toBe('Day 29 since the last; aimed at 30. Upper round goes there Fri 15 May.');
+		const there = { ...due, rounds: [], openVisits: [{ visitId: 'v', site: 'Site 1', crew: ['Ada'], tied: 1, asked: 9, started_ms: now - HOUR }] };
+		expect(agenda(there, now).map((i) => i.kind)).toEqual(['open-visit']);
+	});
+
+	it('asks for calibration only of what is in use and has run out', () => {
+		const meter = { instrument: 'M-1', parameter: 'dissolved oxygen', limit_days: 2, lastUsed_ms: now - DAY };
+		const kinds = (last_ms: number | null, lastUsed_ms = now - DAY) =>
+			agenda({ ...nothing, calibrations: [{ ...meter, last_ms, lastUsed_ms }] }, now).map((i) => i.kind);
+		expect(kinds(now - 2 * DAY)).toEqual([]);
+		expect(kinds(now - 200 * DAY)).toEqual(['calibration']);
+		expect(kinds(null)).toEqual(['calibration']);
+		expect(kinds(null, now - 90 * DAY)).toEqual([]);
+	});
+
+	it('says every kind of item in whole words', () => {
+		const items = agenda(
+			{
+				...nothing,
+				clocks: [bottle],
+				waiting: { results: 3, visits: 1, oldest_ms: now - DAY },
+				conflicts: [{ visitId: 'v', site: 'Site' }],
+				openVisits: [{ visitId: 'v', site: 'Site', crew: [], tied: 0, asked: 9, started_ms: now }]
+			},
+			now
+		);
+		for (const item of items) {
+			const said = sayItem(item, now, 'Etc/UTC');
+			expect([said.deed.join(''), said.reason, said.lane.name].join(' ')).not.toMatch(/undefined|NaN|null/);
+			expect(said.act?.href).toMatch(/^\/(visits|review|sites)/);
+		}
+	});
+});

@@ -1,0 +1,89 @@
+import { nextGrab, type GrabWindow } from './spacing';
+
+/** What is known of a program at a moment, from which everything that is due follows. Instants in ms since 1970. */
+export interface ProgramFacts {
+	/** What is running somewhere: bottles to be plated, plates to be read, gear to dry. */
+	clocks: { kind: string; visitId: string; label: string; site: string; start_ms: number; due_ms: number; last_ms: number }[];
+	openVisits: { visitId: string; site: string; crew: string[]; tied: number; asked: number; started_ms: number }[];
+	sites: { code: string; name: string; lastGrab_ms: number | null }[];
+	rounds: { id: string; name: string; starts_ms: number; sites: string[] }[];
+	waiting: { results: number; visits: number; oldest_ms: number | null };
+	conflicts: { visitId: string; site: string }[];
+	calibrations: { instrument: string; parameter: string; last_ms: number | null; limit_days: number; lastUsed_ms: number }[];
+}
+
+export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
+	| ({ kind: 'bottle' | 'plate' | 'gear' } & Omit<ProgramFacts['clocks'][number], 'kind'>)
+	| ({ kind: 'open-visit' } & ProgramFacts['openVisits'][number])
+	| { kind: 'grab'; code: string; name: string; window: GrabWindow; round: { name: string; starts_ms: number } | null }
+	| ({ kind: 'round' } & ProgramFacts['rounds'][number])
+	| ({ kind: 'review' } & ProgramFacts['waiting'])
+	| ({ kind: 'conflict' } & ProgramFacts['conflicts'][number])
+	| ({ kind: 'calibration'; days: number | null } & ProgramFacts['calibrations'][number])
+);
+
+const DAY_ms = 86_400_000;
+const HOUR_ms = 3_600_000;
+const REVIEW_WITHIN_days = 21;
+const IN_USE_days = 45;
+
+/** Everything that is due, the most pressing first: late, then now, then what is to come. */
+export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
+	const items: Item[] = [
+		...facts.clocks.flatMap((clock) => running(clock, now_ms)),
+		...facts.openVisits.map((v): Item => ({ kind: 'open-visit', when: now_ms - v.started_ms > 12 * HOUR_ms ? 'late' : 'now', at_ms: v.started_ms, ...v })),
+		...grabs(facts, now_ms),
+		...facts.rounds.filter((r) => r.starts_ms > now_ms).map((r): Item => ({ kind: 'round', when: 'later', at_ms: r.starts_ms, ...r })),
+		...reviews(facts.waiting, now_ms),
+		...facts.conflicts.map((c): Item => ({ kind: 'conflict', when: 'now', at_ms: now_ms + DAY_ms, ...c })),
+		...calibrations(facts, now_ms)
+	];
+	const rank = { late: 0, now: 1, later: 2 };
+	return items.sort((a, b) => rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
+}
+
+const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = { 'bacteria-holding': 'bottle', incubation: 'plate', drying: 'gear' };
+
+/** A bottle runs out from the start; a plate and wet gear can wait until their time has come. */
+function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: number): Item[] {
+	const what = kindOf[kind];
+	if (!what) return [];
+	const when = clock.last_ms < now_ms ? 'late' : what === 'bottle' || clock.due_ms <= now_ms ? 'now' : 'later';
+	return [{ kind: what, when: what === 'gear' && when === 'late' ? 'now' : when, at_ms: when === 'later' ? clock.due_ms : clock.last_ms, ...clock }];
+}
+
+function grabs({ sites, rounds, openVisits }: ProgramFacts, now_ms: number): Item[] {
+	return sites.flatMap(({ code, name, lastGrab_ms }): Item[] => {
+		if (lastGrab_ms === null || openVisits.some((v) => v.site === name)) return [];
+		const window = nextGrab(lastGrab_ms, now_ms);
+		if (window.state !== 'due' && window.state !== 'late') return [];
+		const round = rounds.filter((r) => r.starts_ms > now_ms - 12 * HOUR_ms && r.sites.includes(code)).sort((a, b) => a.starts_ms - b.starts_ms)[0];
+		return [
+			{
+				kind: 'grab',
+				when: window.state === 'late' ? 'late' : 'now',
+				at_ms: window.last_ms,
+				code,
+				name,
+				window,
+				round: round ? { name: round.name, starts_ms: round.starts_ms } : null
+			}
+		];
+	});
+}
+
+function reviews(waiting: ProgramFacts['waiting'], now_ms: number): Item[] {
+	if (waiting.visits === 0) return [];
+	const oldest = waiting.oldest_ms ?? now_ms;
+	return [{ kind: 'review', when: now_ms - oldest > REVIEW_WITHIN_days * DAY_ms ? 'late' : 'now', at_ms: oldest + REVIEW_WITHIN_days * DAY_ms, ...waiting }];
+}
+
+/** An instrument that is in use and whose calibration has run out. */
+function calibrations({ calibrations: all }: ProgramFacts, now_ms: number): Item[] {
+	return all.flatMap((c): Item[] => {
+		if (now_ms - c.lastUsed_ms > IN_USE_days * DAY_ms) return [];
+		const days = c.last_ms === null ? null : Math.floor((c.lastUsed_ms - c.last_ms) / DAY_ms);
+		if (days !== null && days <= c.limit_days) return [];
+		return [{ kind: 'calibration', when: 'late', at_ms: (c.last_ms ?? now_ms) + c.limit_days * DAY_ms, days, ...c }];
+	});
+}

@@ -1,0 +1,25 @@
+// spacing of grabs
+export { nextGrab, type GrabSpacing, type GrabState, type GrabWindow } from './spacing';
+// how long gear must dry
+export { dryingDays, type DryingTimes } from './drying';
+// everything that is due
+export { agenda, type Item, type ProgramFacts } from './agenda';
+// drives
+export { driveBetween, type Drive, type DriveGuess, type Position } from './drive';
+// the day of a round
+export { byBetterDay, followOrder, type DayPlan, type RoundQuestion, type RoundStop, type Slack, type TimedStop } from './round/day';
+export { bestDay, type BestDay } from './round/best-order';
+export { ifDelayed, ifLeftOut, remedies, type Alternatives, type Remedy } from './round/what-if';
+export { restOfDay, type SoFar } from './round/under-way';
+// a season
+export { weekday, weekOf, type Circuit, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season/season';
+export { Board, type Breach } from './season/breaches';
+export { propose, type Proposal, type ProposeOptions } from './season/propose';
+export { type Blocker, type Unmet } from './season/why-not';
+export { placeQualitySamples, type PlannedVisit, type QualityRates, type QualitySample } from './season/quality-samples';
+export { samplerTasks, type Sampler, type SamplerTask, type SamplerTimes } from './season/samplers';
+// what to pack
+export { packList, type PackGroup, type PackLine, type PackQuestion } from './pack/pack-list';
+export { gearWarnings, type GearFacts, type GearQuestion, type GearWarning } from './pack/gear-state';
+export { factsFromWire, type SeasonWire } from './season/wire';
+export { nearestDay } from './season/nearest-day';

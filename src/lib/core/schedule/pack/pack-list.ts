@@ -1,0 +1,80 @@
+import type { MethodCard } from '../../method';
+
+/** What a round is packed from. */
+export interface PackQuestion {
+	card: Pick<MethodCard, 'steps'>;
+	/** Sites to be visited, by code. */
+	sites: readonly string[];
+	duplicates: readonly string[];
+	blanks: readonly string[];
+	people: number;
+	/** Instruments that the card's readings need, by kind, as the team has them. */
+	instruments: readonly { code: string; kind: string }[];
+}
+
+export type PackGroup = 'bottles' | 'with the bottles' | 'people' | 'instruments' | 'paper';
+
+export interface PackLine {
+	/** Stays the same for the same thing, so that a tick finds it again. */
+	id: string;
+	group: PackGroup;
+	what: string;
+	count: number;
+	/** mL, kg or the like; absent where things are counted. */
+	unit?: string;
+	because: string;
+}
+
+const BLANK_mL = 250; // deionised water for one blank: rinse and fill
+const RINSE_mL_A_SITE = 200; // tap water for probes
+const ICE_kg_A_COOLER = 2;
+const BOTTLES_A_COOLER = 12;
+const SPARE_SHARE = 10;
+
+/**
+ * The counted list of what a round needs, each line with its reason: bottles are analyses × (routine + duplicate +
+ * blank); what goes with them follows from their number and from how they are preserved.
+ */
+export function packList({ card, sites, duplicates, blanks, people, instruments }: PackQuestion): PackLine[] {
+	const lines: PackLine[] = [];
+	const add = (id: string, group: PackGroup, what: string, count: number, because: string, unit?: string) => {
+		if (count > 0) lines.push({ id, group, what, count, because, ...(unit ? { unit } : {}) });
+	};
+	const samples = sites.length + duplicates.length + blanks.length;
+	const each = `${sites.length} ${sites.length === 1 ? 'site' : 'sites'}${duplicates.length ? ` + ${counted(duplicates, 'duplicate')}` : ''}${blanks.length ? ` + ${counted(blanks, 'blank')}` : ''}`;
+	const bottles = card.steps.flatMap((s) => (s.tool === 'bottle' ? [s.bottle] : []));
+	for (const bottle of bottles) add(`bottle-${bottle.id}`, 'bottles', bottleWords[bottle.kind], samples, each);
+	const all = bottles.length * samples;
+	const spare = Math.ceil(all / SPARE_SHARE);
+	add('bottle-spare', 'bottles', 'spare bottles, the same kinds', spare, `one in ${SPARE_SHARE} is dropped, opened too early or touched inside`);
+	const preserved = bottles.filter((b) => b.preserved !== undefined);
+	for (const bottle of preserved) {
+		add(`vial-${bottle.id}`, 'with the bottles', `${bottle.preserved} vials`, samples, `one for each ${bottleWords[bottle.kind]}, matched by label`);
+		add(`bag-${bottle.preserved}`, 'with the bottles', `bag for bottles with ${bottle.preserved}`, 1, 'bottles are bagged by what preserves them');
+	}
+	if (all > 0)
+		add('bag-plain', 'with the bottles', preserved.length ? 'bag for bottles with nothing added' : 'bag for the bottles', 1, 'a leak stays in its bag');
+	add('deionised', 'with the bottles', 'deionised water', blanks.length * bottles.length * BLANK_mL, `${BLANK_mL} mL for each bottle of a blank`, 'mL');
+	const coolers = Math.ceil((all + spare) / BOTTLES_A_COOLER);
+	add('cooler', 'with the bottles', 'cooler', coolers, `up to ${BOTTLES_A_COOLER} bottles in each`);
+	add('ice', 'with the bottles', 'ice', coolers * ICE_kg_A_COOLER, 'on ice bacteria neither grow nor die', 'kg');
+	add('label', 'with the bottles', 'labels, printed', all, 'on the bottle, never on the lid, before it is filled');
+	add('gloves', 'people', 'pairs of gloves', people * sites.length, `${people} people × ${sites.length} sites`);
+	if (preserved.some((b) => b.preserved === 'acid')) add('eyes', 'people', 'eye protection', people, 'acid is used');
+	add('vest', 'people', 'vests and throw bag', people, 'one each; nobody goes alone');
+	for (const tool of instruments) add(`tool-${tool.code}`, 'instruments', `${tool.kind} ${tool.code}`, 1, 'the card asks for its figures');
+	if (instruments.length) add('rinse', 'instruments', 'jar of tap water for the probes', sites.length * RINSE_mL_A_SITE, `${RINSE_mL_A_SITE} mL a site`, 'mL');
+	if (card.steps.some((s) => s.tool === 'flow')) add('tape', 'instruments', 'tape, wading rod, two pegs', 1, 'the flow is measured');
+	if (card.steps.some((s) => s.tool === 'tube')) add('tube', 'instruments', 'clarity tube', 1, 'the card asks for clarity');
+	add('sheet', 'paper', 'blank data sheets', sites.length + 1, 'one for each site and a spare, should a phone fail');
+	if (all > 0) add('custody', 'paper', 'custody form', 1, 'in a bag inside the lid of the cooler');
+	add('pencil', 'paper', 'pencils', 2, 'ink runs, and one falls in');
+	return lines;
+}
+
+const bottleWords: Record<Extract<MethodCard['steps'][number], { tool: 'bottle' }>['bottle']['kind'], string> = {
+	bacteria: 'sterile bacteria bottles',
+	nutrients: 'nutrient bottles'
+};
+
+const counted = (sites: readonly string[], word: string): string => `${sites.length} ${word}${sites.length === 1 ? '' : 's'} (${sites.join(', ')})`;

@@ -1,0 +1,117 @@
+import { weekday, type Circuit, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season';
+
+/** A rule that a round breaks, with the figures that show it. */
+export type Breach =
+	| { rule: 'too-soon'; days: number; least_days: number; neighbour: 'last' | 'next' }
+	| { rule: 'too-far'; days: number; most_days: number }
+	| { rule: 'weekday'; weekday: number; allowed: readonly number[] }
+	| { rule: 'lab-closed'; weekday: number }
+	| { rule: 'lab-full'; bottles: number; most: number }
+	| { rule: 'wet-gear'; kit: string; water: string; days: number; dry_days: number }
+	| { rule: 'crew-short'; have: number; want: number }
+	| { rule: 'skill-missing'; skill: Skill }
+	| { rule: 'not-free'; personId: string }
+	| { rule: 'twice-that-day'; personId: string }
+	| { rule: 'outside-season' };
+
+/** A season's rounds by circuit, by day and by kit, so that a rule is looked up and not searched for. */
+export class Board {
+	readonly #byCircuit = new Map<string, SeasonRound[]>();
+	readonly #byKit = new Map<string, { day: number; water: string; id: string }[]>();
+	readonly #byDay = new Map<number, SeasonRound[]>();
+	readonly #circuits: Map<string, Circuit>;
+	readonly #people: Map<string, Volunteer>;
+
+	constructor(
+		readonly facts: SeasonFacts,
+		rounds: Iterable<SeasonRound> = []
+	) {
+		this.#circuits = new Map(facts.circuits.map((c) => [c.id, c]));
+		this.#people = new Map(facts.people.map((p) => [p.id, p]));
+		for (const round of rounds) this.add(round);
+	}
+
+	circuit = (id: string): Circuit => {
+		const circuit = this.#circuits.get(id);
+		if (!circuit) throw new RangeError(`no circuit ${id}`);
+		return circuit;
+	};
+
+	/** Rounds that took or will take place: those refused or missed keep no rule and break none. */
+	add(round: SeasonRound): void {
+		if (round.state === 'refused' || round.state === 'missed') return;
+		const circuit = this.circuit(round.circuitId);
+		push(this.#byCircuit, circuit.id, round);
+		push(this.#byKit, circuit.kit, { day: round.day, water: circuit.water, id: round.id });
+		push(this.#byDay, round.day, round);
+	}
+
+	remove(round: SeasonRound): void {
+		const circuit = this.circuit(round.circuitId);
+		drop(this.#byCircuit, circuit.id, round.id);
+		drop(this.#byKit, circuit.kit, round.id);
+		drop(this.#byDay, round.day, round.id);
+	}
+
+	/** Rules that a day itself breaks for a circuit, whoever goes: weekday, lab, gear. */
+	dayBreaches(circuit: Circuit, day: number, self: string | null = null): Breach[] {
+		const { facts } = this;
+		const found: Breach[] = [];
+		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
+		if (!circuit.weekdays.includes(weekday(day))) found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
+		if (circuit.bottles > 0) {
+			if (!facts.lab.weekdays.includes(weekday(day)) || facts.lab.closed.includes(day)) found.push({ rule: 'lab-closed', weekday: weekday(day) });
+			const others = this.on(day).filter((r) => r.id !== self);
+			const bottles = circuit.bottles + others.reduce((n, r) => n + this.circuit(r.circuitId).bottles, 0);
+			if (bottles > facts.lab.bottlesADay) found.push({ rule: 'lab-full', bottles, most: facts.lab.bottlesADay });
+		}
+		if (!facts.disinfected.has(circuit.kit))
+			for (const wet of this.#byKit.get(circuit.kit) ?? []) {
+				if (wet.id === self || wet.water === circuit.water) continue;
+				const days = Math.abs(day - wet.day);
+				const dry_days = facts.dryingDays(Math.min(day, wet.day));
+				if (days < dry_days) found.push({ rule: 'wet-gear', kit: circuit.kit, water: wet.water, days, dry_days });
+			}
+		return found;
+	}
+
+	/** Every rule that a round breaks on its day, its crew's among them. */
+	breaches(round: SeasonRound): Breach[] {
+		const circuit = this.circuit(round.circuitId);
+		const { spacing } = circuit;
+		const found = this.dayBreaches(circuit, round.day, round.id);
+		const days = (this.#byCircuit.get(circuit.id) ?? []).filter((r) => r.id !== round.id).map((r) => r.day);
+		const last = Math.max(...days.filter((d) => d <= round.day));
+		const next = Math.min(...days.filter((d) => d > round.day));
+		if (round.day - last < spacing.least_days) found.unshift({ rule: 'too-soon', days: round.day - last, least_days: spacing.least_days, neighbour: 'last' });
+		if (next - round.day < spacing.least_days) found.unshift({ rule: 'too-soon', days: next - round.day, least_days: spacing.least_days, neighbour: 'next' });
+		if (Number.isFinite(last) && round.day - last > spacing.most_days) found.push({ rule: 'too-far', days: round.day - last, most_days: spacing.most_days });
+		if (round.crew.length < circuit.crew) found.push({ rule: 'crew-short', have: round.crew.length, want: circuit.crew });
+		for (const skill of circuit.needs) if (!round.crew.some((id) => this.#people.get(id)?.skills.includes(skill))) found.push({ rule: 'skill-missing', skill });
+		for (const personId of round.crew) {
+			if (!this.isFree(personId, round.day)) found.push({ rule: 'not-free', personId });
+			if (this.on(round.day).some((r) => r.id !== round.id && r.crew.includes(personId))) found.push({ rule: 'twice-that-day', personId });
+		}
+		return found;
+	}
+
+	isFree(personId: string, day: number): boolean {
+		const person = this.#people.get(personId);
+		return person !== undefined && person.weekdays.includes(weekday(day)) && !person.away.some((a) => day >= a.from && day <= a.to);
+	}
+
+	on = (day: number): readonly SeasonRound[] => this.#byDay.get(day) ?? [];
+	of = (circuitId: string): readonly SeasonRound[] => this.#byCircuit.get(circuitId) ?? [];
+}
+
+function push<K, T>(map: Map<K, T[]>, key: K, item: T): void {
+	const list = map.get(key);
+	if (list) list.push(item);
+	else map.set(key, [item]);
+}
+
+function drop<K, T extends { id: string }>(map: Map<K, T[]>, key: K, id: string): void {
+	const list = map.get(key);
+	const at = list?.findIndex((r) => r.id === id) ?? -1;
+	if (at !== -1) list!.splice(at, 1);
+}

@@ -1,0 +1,34 @@
+import type { Board } from './breaches';
+import type { Circuit, Volunteer } from './season';
+
+/** Rounds that each person has had or has been given: who has had fewest is asked first. */
+export type Shares = Map<string, number>;
+
+/**
+ * Who goes: for each skill that is needed the holder with the smallest share, then whoever has the smallest share; the
+ * circuit's own team before others. Null with what is lacking where nobody suitable is free.
+ */
+export function crewFor(
+	board: Board,
+	circuit: Circuit,
+	day: number,
+	shares: Shares,
+	rank: ReadonlyMap<string, number>
+): { crew: string[] } | { lacking: 'people' | Circuit['needs'][number] } {
+	const busy = new Set(board.on(day).flatMap((r) => r.crew));
+	const share = (p: Volunteer) => shares.get(p.id) ?? 0;
+	const own = (p: Volunteer) => (p.teamId === circuit.teamId ? 0 : 1);
+	const free = board.facts.people
+		.filter((p) => !busy.has(p.id) && (p.teamId === circuit.teamId || p.teamId === null) && board.isFree(p.id, day))
+		.sort((a, b) => own(a) - own(b) || share(a) - share(b) || rank.get(a.id)! - rank.get(b.id)!);
+	const crew: Volunteer[] = [];
+	for (const skill of circuit.needs) {
+		if (crew.some((p) => p.skills.includes(skill))) continue;
+		const holder = free.find((p) => p.skills.includes(skill) && !crew.includes(p));
+		if (!holder) return { lacking: skill };
+		crew.push(holder);
+	}
+	for (const person of free) if (crew.length < circuit.crew && !crew.includes(person)) crew.push(person);
+	if (crew.length < circuit.crew) return { lacking: 'people' };
+	return { crew: crew.map((p) => p.id) };
+}

@@ -1,0 +1,66 @@
+import type { GrabSpacing } from '../spacing';
+
+/*
+ * A season as the planner sees it: circuits (sites that are visited together by one team), their rounds, the people, the
+ * lab. Days are whole numbers, days since 1970-01-01 in the program's own calendar.
+ */
+
+export type Skill = 'trained crew' | 'plates' | 'acids';
+
+export interface Circuit {
+	id: string;
+	name: string;
+	siteIds: readonly string[];
+	/** Rivers whose water wets the gear: gear goes into another one only dry or disinfected. */
+	water: string;
+	/** The gear that is carried: nets, boots, buckets of one team. */
+	kit: string;
+	teamId: string;
+	/** Days of the week on which it may run, 0 Sunday to 6 Saturday. */
+	weekdays: readonly number[];
+	spacing: GrabSpacing;
+	crew: number;
+	needs: readonly Skill[];
+	/** Bottles that one round hands in. */
+	bottles: number;
+}
+
+export interface Volunteer {
+	id: string;
+	teamId: string | null;
+	skills: readonly Skill[];
+	weekdays: readonly number[];
+	/** Days away, first and last. */
+	away: readonly { from: number; to: number }[];
+}
+
+export interface SeasonRound {
+	id: string;
+	circuitId: string;
+	day: number;
+	crew: readonly string[];
+	state: 'planned' | 'done' | 'missed' | 'refused';
+}
+
+export interface SeasonFacts {
+	from: number;
+	to: number;
+	circuits: readonly Circuit[];
+	people: readonly Volunteer[];
+	lab: {
+		/** Days of the week on which bottles are taken. */
+		weekdays: readonly number[];
+		closed: readonly number[];
+		bottlesADay: number;
+	};
+	/** Days that gear dries if it got wet on that day. */
+	dryingDays: (day: number) => number;
+	/** Kits that are disinfected between waters. */
+	disinfected: ReadonlySet<string>;
+}
+
+/** The day of the week of a day number, 0 Sunday to 6 Saturday. */
+export const weekday = (day: number): number => (((day + 4) % 7) + 7) % 7;
+
+/** Monday of the week of a day. */
+export const weekOf = (day: number): number => day - ((weekday(day) + 6) % 7);

@@ -1,0 +1,83 @@
+import Dexie, { type EntityTable, type Table } from 'dexie';
+import type { Entry } from '$lib/core/logbook';
+import type { Satchel } from '$lib/core/satchel';
+import { holdDraft, letGoDraft } from './held';
+
+/** Where a line stands: kept on this device only, sent and taken, or refused with the reason. */
+export type KeptState = 'kept' | 'sent' | 'refused';
+
+export type KeptEntry = Entry & { state: KeptState; why?: string };
+
+/** What is being typed and not yet kept, by visit and place; survives a reload and a dead battery. */
+export interface Draft {
+	key: string;
+	text: string;
+}
+
+/** The latest word on one line of a round's packing list. */
+export interface Tick {
+	roundId: string;
+	line: string;
+	isPacked: boolean;
+	by: string;
+	at: string;
+	state: 'kept' | 'sent';
+}
+
+export interface Packed {
+	key: 'satchel';
+	satchel: Satchel;
+	/** What to add to this device's clock: not 0 only where the server's clock is fixed for show. */
+	clockOffset_ms: number;
+}
+
+class FieldStore extends Dexie {
+	entries!: EntityTable<KeptEntry, 'id'>;
+	drafts!: EntityTable<Draft, 'key'>;
+	packed!: EntityTable<Packed, 'key'>;
+	ticks!: Table<Tick, [string, string]>;
+	marks!: Table<{ key: string; value: string }, string>;
+
+	constructor() {
+		// strict: a write is on the disk before it counts as done, so that a phone may go dark at any moment
+		super('keen-riffle', { chromeTransactionDurability: 'strict' });
+		this.version(1).stores({ entries: 'id, visitId, path, [state+by], state', drafts: 'key', packed: 'key', marks: 'key' });
+		this.version(2).stores({ ticks: '[roundId+line], roundId' });
+	}
+}
+
+export const store = new FieldStore();
+
+/** This device's name in the logbook: made once, the same for all its tabs. */
+export async function deviceName(): Promise<string> {
+	return store.transaction('rw', store.marks, async () => {
+		const there = await store.marks.get('device');
+		if (there) return there.value;
+		const value = `device-${Array.from(crypto.getRandomValues(new Uint8Array(5)), (b) => b.toString(16).padStart(2, '0')).join('')}`;
+		await store.marks.put({ key: 'device', value });
+		return value;
+	});
+}
+
+export const draftKey = (visitId: string, path: string): string => `${visitId} ${path}`;
+
+/** Keeps what is being typed: held at once, then on the disk. */
+export async function keepDraft(key: string, text: string): Promise<void> {
+	holdDraft(key, text);
+	await (text === '' ? store.drafts.delete(key) : store.drafts.put({ key, text }));
+	letGoDraft(key, text);
+}
+
+/** Drafts of one visit by path. */
+export async function draftsOf(visitId: string): Promise<Record<string, string>> {
+	const drafts = await store.drafts.where('key').startsWith(`${visitId} `).toArray();
+	return Object.fromEntries(drafts.map((d) => [d.key.slice(visitId.length + 1), d.text]));
+}
+
+/** Codes of instruments that figures on this device were read with, the latest first: a crew's own kit comes to hand first. */
+export async function instrumentsLastUsed(): Promise<string[]> {
+	const figures = await store.entries.where('path').startsWith('readings/').or('path').startsWith('gaugings/').toArray();
+	figures.sort((a, b) => (a.at < b.at ? 1 : -1));
+	const codes = figures.map((e) => (e.path.endsWith('/instrument') ? e.value : (e.value as { instrument?: unknown } | null)?.instrument));
+	return [...new Set(codes.filter((code) => typeof code === 'string'))];
+}

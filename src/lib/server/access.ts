@@ -1,0 +1,132 @@
+import type { Entry } from '../core/logbook';
+import type { Role } from './db/schema';
+
+/*
+ * Who may do what: the one place that knows. Every route names the action it needs in `routeActions`; the server refuses
+ * a route that is not named there. What depends on the thing itself (whose visit, which line) is asked with a subject.
+ */
+
+export interface Member {
+	id: string;
+	programId: string;
+	userId: string;
+	role: Role;
+	name: string;
+	initials: string;
+	teamId: string | null;
+	removedAt: Date | null;
+}
+
+export type Action =
+	/** Today, its clocks and what is next. */
+	| 'see-today'
+	/** A site's story; viewers see accepted results only. */
+	| 'see-site'
+	| 'see-unreviewed'
+	/** A visit's sheet and logbook. */
+	| 'see-visit'
+	/** The queue of visits that wait for review. */
+	| 'see-queue'
+	/** The season, its rounds and what they are packed from. */
+	| 'see-plan'
+	/** Change the season and its rounds. */
+	| 'plan'
+	/** The field app, its satchel and the exchange of entries. */
+	| 'sample'
+	/** Write one line of a visit's logbook. */
+	| 'write-entry';
+
+export interface VisitSubject {
+	teamId: string | null;
+	openedBy: string;
+}
+
+export interface Subject {
+	visit?: VisitSubject;
+	path?: string;
+	op?: Entry['op'];
+}
+
+/** Whether this member may do this to that. A member who was removed may do nothing. */
+export function can(member: Member, action: Action, subject: Subject = {}): boolean {
+	if (member.removedAt !== null) return false;
+	switch (action) {
+		case 'see-site':
+			return true;
+		case 'see-today':
+		case 'see-unreviewed':
+			return member.role !== 'viewer';
+		case 'see-plan':
+			return member.role !== 'viewer';
+		case 'plan':
+			return member.role === 'coordinator';
+		case 'see-queue':
+			return member.role === 'reviewer' || member.role === 'coordinator';
+		case 'sample':
+			return member.role !== 'viewer';
+		case 'see-visit':
+			return member.role === 'monitor' ? subject.visit === undefined || isOwn(member, subject.visit) : member.role !== 'viewer';
+		case 'write-entry':
+			return mayWrite(member, subject);
+	}
+}
+
+const isOwn = (member: Member, visit: VisitSubject) => visit.openedBy === member.id || (visit.teamId !== null && visit.teamId === member.teamId);
+
+/**
+ * Reviews are a reviewer's, who also strikes one of two values that disagree; lab results, plates and titrations are the bench's, all else the
+ * field's; a coordinator does everything.
+ */
+function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
+	const isReview = path.startsWith('reviews/');
+	const isLab = /^(bottles\/[^/]+\/(results\/|atLabAt$)|plates\/|titrations\/)/.test(path);
+	switch (member.role) {
+		case 'coordinator':
+			return true;
+		case 'reviewer':
+			return isReview || op === 'strike';
+		case 'bench':
+			return isLab;
+		case 'monitor':
+			return !isReview && (visit === undefined || isOwn(member, visit));
+		case 'viewer':
+			return false;
+	}
+}
+
+/** Which lines a member sees when a phone asks for what it has not seen: all of the program's, or own and team's. */
+export const readScope = (member: Member): 'all' | 'own' | 'none' =>
+	member.removedAt !== null || member.role === 'viewer' ? 'none' : member.role === 'monitor' ? 'own' : 'all';
+
+/** What each route needs. `public` is open to all; `any-member` to whoever belongs to a program. */
+export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
+	'/': 'public',
+	'/(public)/sign-in': 'public',
+	'/(public)/sign-out': 'public',
+	// the field app's pages hold no data: what they show is in the phone's own store, filled through the api
+	'/(field)/sample': 'public',
+	'/(field)/sample/[visit]': 'public',
+	'/(field)/sample/[visit]/[step]': 'public',
+	'/(field)/pack': 'public',
+	'/(field)/pack/[round]': 'public',
+	'/(office)/today': 'see-today',
+	'/(office)/sites': 'see-site',
+	'/(office)/sites/[code]': 'see-site',
+	'/(office)/sites/[code]/series.csv': 'see-site',
+	'/(office)/sites/[code]/points.json': 'see-site',
+	'/(office)/visits/[id]': 'see-visit',
+	'/(office)/review': 'see-queue',
+	'/(office)/plan': 'see-plan',
+	'/(office)/plan/change': 'plan',
+	'/(office)/plan/calibrate/[code]': 'sample',
+	'/(office)/plan/season.ics': 'see-plan',
+	'/(office)/plan/rounds/[id]': 'see-plan',
+	'/(office)/plan/rounds/[id]/labels.pdf': 'see-plan',
+	'/(office)/plan/rounds/[id]/paper.pdf': 'see-plan',
+	'/(office)/plan/rounds/[id]/round.gpx': 'see-plan',
+	'/(office)/plan/rounds/[id]/round.geojson': 'see-plan',
+	// a member who was removed may still hand in what was written before; the exchange itself sees to that
+	'/api/sync': 'any-member',
+	'/api/satchel': 'sample',
+	'/api/pack': 'sample'
+};

@@ -1,0 +1,77 @@
+import { sql } from 'drizzle-orm';
+import type { ProgramFacts } from '../../../core/schedule';
+import { isParameterCode, parameters } from '../../../core/quantity';
+import type { Db } from '../connect';
+
+const DAY_ms = 86_400_000;
+const ROUNDS_AHEAD_days = 45;
+
+/** What is running, open, due and waiting in a program, for the agenda and the clocks rail. */
+export async function programFacts(db: Db, programId: string, now_ms: number): Promise<ProgramFacts> {
+	const now = new Date(now_ms).toISOString();
+	const { rows: clocks } = await db.execute<{ kind: string; visit_id: string; label: string; site: string; start_at: Date; due_at: Date; last_at: Date }>(sql`
+		select c.kind, c.visit_id, c.label, s.name as site, c.start_at, c.due_at, c.last_at from running_clock c
+		join visit v on v.program_id = c.program_id and v.id = c.visit_id
+		join site s on s.program_id = v.program_id and s.id = v.site_id
+		where c.program_id = ${programId} and c.last_at > ${now}::timestamptz - interval '1 day' order by c.last_at`);
+	const { rows: open } = await db.execute<{ id: string; site: string; crew: string[]; tied: number; asked: number; started_at: Date }>(sql`
+		select v.id, s.name as site, v.steps_tied as tied, v.steps_asked as asked, v.started_at,
+			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name) as crew
+		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+		where v.program_id = ${programId} and not v.is_finished order by v.started_at`);
+	const { rows: sites } = await db.execute<{ code: string; name: string; last: Date | null }>(sql`
+		select s.code, s.name, (select max(v.started_at) from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished) as last
+		from site s where s.program_id = ${programId} order by s.code`);
+	const { rows: rounds } = await db.execute<{ id: string; name: string; starts_at: Date; sites: string[] }>(sql`
+		select r.id, r.name, r.starts_at, array(select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids) order by array_position(r.site_ids, s.id)) as sites
+		from round r where r.program_id = ${programId} and r.refused_because is null and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${new Date(now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString()}
+		order by r.starts_at`);
+	const { rows: waiting } = await db.execute<{ results: string | null; visits: string; oldest: Date | null }>(sql`
+		select sum(awaits_review) as results, count(*) as visits, min(started_at) as oldest from visit where program_id = ${programId} and awaits_review > 0`);
+	const { rows: conflicts } = await db.execute<{ id: string; site: string }>(sql`
+		select v.id, s.name as site from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+		where v.program_id = ${programId} and v.awaits_review > 0 and v.conflicts > 0 order by v.started_at desc limit 5`);
+	return {
+		clocks: clocks.map((b) => ({
+			kind: b.kind,
+			visitId: b.visit_id,
+			label: b.label,
+			site: b.site,
+			start_ms: +new Date(b.start_at),
+			due_ms: +new Date(b.due_at),
+			last_ms: +new Date(b.last_at)
+		})),
+		openVisits: open.map((v) => ({ visitId: v.id, site: v.site, crew: v.crew, tied: v.tied, asked: v.asked, started_ms: +new Date(v.started_at) })),
+		sites: sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last) })),
+		rounds: rounds.map((r) => ({ id: r.id, name: r.name, starts_ms: +new Date(r.starts_at), sites: r.sites })),
+		waiting: {
+			results: Number(waiting[0]?.results ?? 0),
+			visits: Number(waiting[0]?.visits ?? 0),
+			oldest_ms: waiting[0]?.oldest ? +new Date(waiting[0].oldest) : null
+		},
+		conflicts: conflicts.map((c) => ({ visitId: c.id, site: c.site })),
+		calibrations: await calibrationFacts(db, programId, now)
+	};
+}
+
+/** The last calibration and last use of each instrument that has a calibration rule. Use is read from the sheets of recent visits. */
+async function calibrationFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['calibrations']> {
+	const { rows } = await db.execute<{ instrument: string; parameter: string; limit_days: number; last: Date | null; last_used: Date }>(sql`
+		with used as (
+			select f.figure->>'instrument' as code, p.parameter, max(v.started_at) as last_used
+			from visit v, jsonb_each(v.sheet->'readings') as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
+			where v.program_id = ${programId} and v.started_at > ${now}::timestamptz - interval '45 days'
+			group by 1, 2
+		)
+		select i.code as instrument, u.parameter, (i.measures->u.parameter->>'calibrationDays')::float8 as limit_days, u.last_used,
+			(select max(c.at) from calibration c where c.program_id = i.program_id and c.instrument_id = i.id and c.parameter = u.parameter and c.passed) as last
+		from used u join instrument i on i.program_id = ${programId} and i.code = u.code
+		where i.measures->u.parameter ? 'calibrationDays' order by i.code, u.parameter`);
+	return rows.map((r) => ({
+		instrument: r.instrument,
+		parameter: isParameterCode(r.parameter) ? parameters[r.parameter].name.toLowerCase() : r.parameter,
+		limit_days: r.limit_days,
+		last_ms: r.last === null ? null : +new Date(r.last),
+		lastUsed_ms: +new Date(r.last_used)
+	}));
+}

@@ -1,0 +1,77 @@
+import { sql } from 'drizzle-orm';
+import type { ParameterCode, Qualifier, Unit } from '../../../core/quantity';
+import type { Db } from '../connect';
+
+export interface SeriesPoint {
+	at_ms: number;
+	value: number;
+	qualifier: Qualifier;
+	unit: Unit;
+	uncertainty: number | null;
+	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
+	visitId: string;
+}
+
+export interface Span {
+	from: Date;
+	to: Date;
+}
+
+/** Points drawn one by one; a span with more is told as one figure a stretch. */
+export const MOST_POINTS = 400;
+
+export interface Stretch {
+	at_ms: number;
+	low: number;
+	middle: number;
+	high: number;
+	results: number;
+}
+
+export type Series = { kind: 'points'; points: SeriesPoint[] } | { kind: 'stretches'; stretches: Stretch[] };
+
+const seen = (acceptedOnly: boolean) => (acceptedOnly ? sql`and status in ('accepted', 'qualified')` : sql``);
+
+/** One parameter's results at a site over a span: point by point, or where they are many, the spread in equal stretches of time. */
+export async function seriesOf(db: Db, programId: string, siteId: string, parameter: ParameterCode, span: Span, acceptedOnly: boolean): Promise<Series> {
+	const points = await pointsOf(db, programId, siteId, parameter, span, acceptedOnly, MOST_POINTS + 1);
+	if (points.length <= MOST_POINTS) return { kind: 'points', points };
+	const { rows } = await db.execute<{ at: Date; low: number; middle: number; high: number; results: number }>(sql`
+		select to_timestamp(avg(extract(epoch from at))) as at, min(value) as low, percentile_cont(0.5) within group (order by value) as middle, max(value) as high, count(*)::int as results
+		from result where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter} and at between ${span.from.toISOString()} and ${span.to.toISOString()}
+			and status <> 'rejected' ${seen(acceptedOnly)}
+		group by width_bucket(extract(epoch from at), ${span.from.getTime() / 1000}, ${span.to.getTime() / 1000}, 200) order by 1`);
+	return { kind: 'stretches', stretches: rows.map((r) => ({ at_ms: +new Date(r.at), low: r.low, middle: r.middle, high: r.high, results: r.results })) };
+}
+
+/** Results one by one, newest last. */
+export async function pointsOf(
+	db: Db,
+	programId: string,
+	siteId: string,
+	parameter: ParameterCode,
+	span: Span,
+	acceptedOnly: boolean,
+	most: number
+): Promise<SeriesPoint[]> {
+	const { rows } = await db.execute<Omit<SeriesPoint, 'at_ms' | 'visitId'> & { at: Date; visit_id: string }>(sql`
+		select at, value, qualifier, unit, uncertainty, status, visit_id from result
+		where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter} and at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
+		order by at desc limit ${most}`);
+	return rows.map(({ at, visit_id, ...r }) => ({ ...r, at_ms: +new Date(at), visitId: visit_id })).reverse();
+}
+
+/** Which parameters a site has results of, and when its first and last were. One look into the index for each parameter. */
+export async function parametersAt(
+	db: Db,
+	programId: string,
+	siteId: string,
+	all: readonly ParameterCode[]
+): Promise<{ parameter: ParameterCode; first: Date; last: Date }[]> {
+	const { rows } = await db.execute<{ parameter: ParameterCode; first: Date; last: Date }>(sql`
+		select p.parameter, a.at as first, z.at as last from unnest(${sql.param([...all])}::text[]) with ordinality as p(parameter, n)
+		cross join lateral (select at from result where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter order by at limit 1) a
+		cross join lateral (select at from result where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter order by at desc limit 1) z
+		order by p.n`);
+	return rows.map((r) => ({ parameter: r.parameter, first: new Date(r.first), last: new Date(r.last) }));
+}

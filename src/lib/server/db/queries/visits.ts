@@ -1,0 +1,73 @@
+import { sql } from 'drizzle-orm';
+import type { VisitSubject } from '../../access';
+import type { Db } from '../connect';
+
+export interface VisitRow {
+	id: string;
+	started_ms: number;
+	site: { code: string; name: string; about: string };
+	isFinished: boolean;
+	awaitsReview: number;
+	conflicts: number;
+	flags: number;
+	crew: string[];
+	subject: VisitSubject;
+	cardTitle: string;
+	cardVersion: number;
+}
+
+type Row = {
+	id: string;
+	started_at: Date;
+	code: string;
+	name: string;
+	about: string;
+	is_finished: boolean;
+	awaits_review: number;
+	conflicts: number;
+	flags: number;
+	crew: string[];
+	team_id: string | null;
+	opened_by: string;
+	card: string;
+	version: number;
+};
+
+const select = sql`
+	select v.id, v.started_at, s.code, s.name, s.about, v.is_finished, v.awaits_review, v.conflicts, v.team_id, v.opened_by,
+		(select count(*)::int from flag f where f.program_id = v.program_id and f.visit_id = v.id) as flags,
+		array(select m.initials from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.initials) as crew,
+		c.body->>'title' as card, c.version
+	from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+	join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id`;
+
+const visitOf = (r: Row): VisitRow => ({
+	id: r.id,
+	started_ms: +new Date(r.started_at),
+	site: { code: r.code, name: r.name, about: r.about },
+	isFinished: r.is_finished,
+	awaitsReview: r.awaits_review,
+	conflicts: r.conflicts,
+	flags: r.flags,
+	crew: r.crew,
+	subject: { teamId: r.team_id, openedBy: r.opened_by },
+	cardTitle: r.card,
+	cardVersion: r.version
+});
+
+export async function visitById(db: Db, programId: string, id: string): Promise<VisitRow | null> {
+	const { rows } = await db.execute<Row>(sql`${select} where v.program_id = ${programId} and v.id = ${id}`);
+	return rows[0] ? visitOf(rows[0]) : null;
+}
+
+/** Visits with results that nobody has judged yet, oldest first. */
+export async function visitsAwaitingReview(db: Db, programId: string, most = 100): Promise<VisitRow[]> {
+	const { rows } = await db.execute<Row>(sql`${select} where v.program_id = ${programId} and v.awaits_review > 0 order by v.started_at limit ${most}`);
+	return rows.map(visitOf);
+}
+
+/** The last visits to a site, newest first. */
+export async function visitsTo(db: Db, programId: string, siteId: string, most: number): Promise<VisitRow[]> {
+	const { rows } = await db.execute<Row>(sql`${select} where v.program_id = ${programId} and v.site_id = ${siteId} order by v.started_at desc limit ${most}`);
+	return rows.map(visitOf);
+}

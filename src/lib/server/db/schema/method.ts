@@ -1,0 +1,100 @@
+import { sql } from 'drizzle-orm';
+import { boolean, check, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import type { InstrumentFacts } from '../../../core/evaluate';
+import type { MethodCard } from '../../../core/method';
+import { member, program, team } from './program';
+
+export const methodCard = pgTable(
+	'method_card',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		code: text().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
+);
+
+export const methodCardVersion = pgTable(
+	'method_card_version',
+	{
+		programId: uuid('program_id').notNull(),
+		id: uuid().notNull(),
+		cardId: uuid('card_id').notNull(),
+		version: integer().notNull(),
+		body: jsonb().$type<MethodCard>().notNull(),
+		inUseSince: timestamp('in_use_since', { withTimezone: true }).notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.cardId, t.version),
+		foreignKey({ columns: [t.programId, t.cardId], foreignColumns: [methodCard.programId, methodCard.id] }),
+		check('version_positive', sql`${t.version} > 0`)
+	]
+);
+
+export const instrument = pgTable(
+	'instrument',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		code: text().notNull(),
+		kind: text().notNull(),
+		serialNumber: text('serial_number').notNull(),
+		measures: jsonb().$type<InstrumentFacts['measures']>().notNull(),
+		/** A calibration from before then no longer counts. */
+		batteryChangedAt: timestamp('battery_changed_at', { withTimezone: true })
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
+);
+
+export const calibration = pgTable(
+	'calibration',
+	{
+		programId: uuid('program_id').notNull(),
+		id: uuid().notNull(),
+		instrumentId: uuid('instrument_id').notNull(),
+		parameter: text().notNull(),
+		at: timestamp({ withTimezone: true }).notNull(),
+		byMemberId: uuid('by_member_id').notNull(),
+		passed: boolean().notNull(),
+		note: text().notNull().default('')
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		foreignKey({ columns: [t.programId, t.instrumentId], foreignColumns: [instrument.programId, instrument.id] }),
+		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] }),
+		index().on(t.programId, t.instrumentId, t.parameter, t.at)
+	]
+);
+
+/** A day's trip to several sites. */
+export const round = pgTable(
+	'round',
+	{
+		programId: uuid('program_id').notNull(),
+		id: uuid().notNull(),
+		name: text().notNull(),
+		startsAt: timestamp('starts_at', { withTimezone: true }).notNull(),
+		teamId: uuid('team_id').notNull(),
+		cardVersionId: uuid('card_version_id').notNull(),
+		siteIds: uuid('site_ids').array().notNull(),
+		circuitId: uuid('circuit_id'),
+		crewIds: uuid('crew_ids').array().notNull().default([]),
+		/** Why this date was refused; a refused round keeps its place on the board and nothing more. */
+		refusedBecause: text('refused_because'),
+		/** Duplicates and blanks that are taken on it. */
+		quality: jsonb().$type<{ siteId: string; kind: 'duplicate' | 'blank' }[]>().notNull().default([])
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
+		foreignKey({ columns: [t.programId, t.cardVersionId], foreignColumns: [methodCardVersion.programId, methodCardVersion.id] }),
+		index().on(t.programId, t.startsAt),
+		check('some_site', sql`cardinality(${t.siteIds}) > 0`),
+		check('refusal_has_reason', sql`${t.refusedBecause} is null or length(trim(${t.refusedBecause})) > 0`)
+	]
+);

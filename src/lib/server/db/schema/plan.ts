@@ -1,0 +1,124 @@
+import { sql } from 'drizzle-orm';
+import { boolean, check, doublePrecision, foreignKey, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import { methodCard, round } from './method';
+import { member, program, team } from './program';
+
+export const placeKind = pgEnum('place_kind', ['depot', 'lab']);
+
+/** When a lab takes bottles: minutes since the local midnight. */
+export interface Hours {
+	weekday: number;
+	opens_min: number;
+	closes_min: number;
+}
+
+/** Where rounds start, and where bottles go. */
+export const place = pgTable(
+	'place',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		kind: placeKind().notNull(),
+		name: text().notNull(),
+		latitude: doublePrecision().notNull(),
+		longitude: doublePrecision().notNull(),
+		hours: jsonb().$type<Hours[]>().notNull().default([]),
+		/** Days on which a lab is shut, as ISO dates. */
+		closedOn: text('closed_on').array().notNull().default([]),
+		bottlesADay: integer('bottles_a_day').notNull().default(100),
+		/** From handing in to the last plate, minutes. */
+		bench_min: integer('bench_min').notNull().default(0)
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.name),
+		check('place_on_earth', sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180`),
+		check('bottles_not_negative', sql`${t.bottlesADay} >= 0 and ${t.bench_min} >= 0`)
+	]
+);
+
+/** Minutes by road that somebody has timed, between sites and places; one direction stands for both. */
+export const drive = pgTable(
+	'drive',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		fromId: uuid('from_id').notNull(),
+		toId: uuid('to_id').notNull(),
+		minutes: integer().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.fromId, t.toId] }), check('drive_takes_time', sql`${t.minutes} >= 0 and ${t.fromId} <> ${t.toId}`)]
+);
+
+/** Sites that one team visits together, again and again through a season. */
+export const circuit = pgTable(
+	'circuit',
+	{
+		programId: uuid('program_id').notNull(),
+		id: uuid().notNull(),
+		name: text().notNull(),
+		teamId: uuid('team_id').notNull(),
+		cardId: uuid('card_id').notNull(),
+		siteIds: uuid('site_ids').array().notNull(),
+		/** The river whose water wets the gear. */
+		water: text().notNull(),
+		depotId: uuid('depot_id').notNull(),
+		labId: uuid('lab_id'),
+		weekdays: integer().array().notNull(),
+		least_days: integer('least_days').notNull(),
+		aim_days: integer('aim_days').notNull(),
+		most_days: integer('most_days').notNull(),
+		crew: integer().notNull(),
+		needs: text().array().notNull().default([]),
+		/** No one starts before or after, minutes since the local midnight. */
+		earliestStart_min: integer('earliest_start_min').notNull(),
+		latestStart_min: integer('latest_start_min').notNull(),
+		disinfects: boolean().notNull().default(false)
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.name),
+		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
+		foreignKey({ columns: [t.programId, t.cardId], foreignColumns: [methodCard.programId, methodCard.id] }),
+		foreignKey({ columns: [t.programId, t.depotId], foreignColumns: [place.programId, place.id] }),
+		foreignKey({ columns: [t.programId, t.labId], foreignColumns: [place.programId, place.id] }),
+		check('spacing_in_order', sql`${t.least_days} > 0 and ${t.least_days} <= ${t.aim_days} and ${t.aim_days} <= ${t.most_days}`),
+		check('circuit_has_sites', sql`cardinality(${t.siteIds}) > 0 and cardinality(${t.weekdays}) > 0 and ${t.crew} > 0`),
+		check('starts_in_order', sql`${t.earliestStart_min} between 0 and ${t.latestStart_min} and ${t.latestStart_min} < 1440`)
+	]
+);
+
+/** What has been put into the car: the latest word on each line of a round's list, by whoever said it last. */
+export const packTick = pgTable(
+	'pack_tick',
+	{
+		programId: uuid('program_id').notNull(),
+		roundId: uuid('round_id').notNull(),
+		line: text().notNull(),
+		isPacked: boolean('is_packed').notNull(),
+		at: timestamp({ withTimezone: true, precision: 3 }).notNull(),
+		byMemberId: uuid('by_member_id').notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.roundId, t.line] }),
+		foreignKey({ columns: [t.programId, t.roundId], foreignColumns: [round.programId, round.id] }),
+		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] })
+	]
+);
+
+/** Reagents, strips, buffers, standards: what goes out of date. */
+export const consumable = pgTable(
+	'consumable',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		what: text().notNull(),
+		expiresOn: text('expires_on').notNull()
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] }), check('expires_on_a_date', sql`${t.expiresOn} ~ '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'`)]
+);

@@ -1,0 +1,78 @@
+import { sql } from 'drizzle-orm';
+import { bigint, boolean, check, foreignKey, index, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import type { Threshold } from '../../../core/interpret';
+import { user } from './sign-in';
+
+export const role = pgEnum('role', ['monitor', 'coordinator', 'reviewer', 'bench', 'viewer']);
+export type Role = (typeof role.enumValues)[number];
+
+/** What a program decides for itself. */
+export interface ProgramSettings {
+	thresholds: Threshold[];
+	/** First and last day of the season that is planned, as ISO dates. */
+	season?: { from: string; to: string };
+}
+
+export const program = pgTable('program', {
+	id: uuid().primaryKey(),
+	code: text().notNull().unique(),
+	name: text().notNull(),
+	timeZone: text('time_zone').notNull(),
+	settings: jsonb().$type<ProgramSettings>().notNull(),
+	/** Demo programs offer their sign-ins on the sign-in page. */
+	isDemo: boolean('is_demo').notNull().default(false)
+});
+
+/**
+ * The last place given out in a program's logbook. Taken under a row lock that is held to the end of the writing
+ * transaction, so places become visible in their own order and a reader's cursor cannot step over one.
+ */
+export const logbookTip = pgTable('logbook_tip', {
+	programId: uuid('program_id')
+		.primaryKey()
+		.references(() => program.id),
+	lastSeq: bigint('last_seq', { mode: 'number' }).notNull().default(0)
+});
+
+export const team = pgTable(
+	'team',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		name: text().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.name)]
+);
+
+export const member = pgTable(
+	'member',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		userId: text('user_id')
+			.notNull()
+			.references(() => user.id),
+		role: role().notNull(),
+		name: text().notNull(),
+		initials: text().notNull(),
+		teamId: uuid('team_id'),
+		/** What the person was trained in, the days of the week they can (0 Sunday), and when they are away. */
+		skills: text().array().notNull().default([]),
+		weekdays: integer().array().notNull().default([0, 1, 2, 3, 4, 5, 6]),
+		away: jsonb().$type<{ from: string; to: string }[]>().notNull().default([]),
+		/** Set when the person leaves the program: what they wrote stays, what they may read ends. */
+		removedAt: timestamp('removed_at', { withTimezone: true })
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.userId),
+		unique().on(t.programId, t.initials),
+		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
+		index().on(t.userId),
+		check('initials_short', sql`length(${t.initials}) between 1 and 6`)
+	]
+);

@@ -1,0 +1,321 @@
+import { eq, sql } from 'drizzle-orm';
+import type { Entry } from '../../core/logbook';
+import { streamVisit, streamVisit1 } from '../../core/method';
+import { seeded, type Chance } from '../../core/statistics';
+import type { Member } from '../access';
+import { createUser } from '../auth/library';
+import type { Db } from '../db/connect';
+import {
+	calibration,
+	instrument,
+	logbookTip,
+	member,
+	methodCard,
+	methodCardVersion,
+	program,
+	round as roundTable,
+	site,
+	stream,
+	team,
+	user
+} from '../db/schema';
+import { receiveEntries } from '../sync/receive';
+import { sites, streams, type DemoSite } from './catchment';
+import { instruments, kitOf } from './instruments';
+import { DEMO_PASSWORD, emailOf, people } from './people';
+import { placesAndCircuits, refusedDate, seasonOf } from './plan';
+import { reviewVisits } from './reviews';
+import { FORGOTTEN_PROBE_days, incidents, roundDays, SECOND_VERSION_days, stormDaysAgo, teams, type Team } from './season';
+import { thresholds } from './thresholds';
+import { benchEntries, seededId, visitEntries, type VisitPlan, type Writer } from './visit-entries';
+import { truthAt, weather } from './water-model';
+
+const MINUTE_ms = 60_000;
+const HOUR_ms = 60 * MINUTE_ms;
+const DAY_ms = 24 * HOUR_ms;
+const SEED = 20_260_514;
+
+interface Cast {
+	programId: string;
+	writers: Map<string, Writer & { member: Member }>;
+	sites: (DemoSite & { id: string })[];
+	cards: { id: string; card: VisitPlan['cardVersion']['card'] }[];
+	teamIds: Record<Team, string>;
+	circuitIds: Record<Team, string>;
+	chance: Chance;
+	now_ms: number;
+}
+
+/**
+ * Loads the demo: an invented catchment, its people and three years of visits, every line of which goes through the same
+ * door as a real one. All or nothing, and nothing when it is there already. `onProgress` hears the share that is done.
+ */
+export async function loadDemo(db: Db, now_ms: number, onProgress: (share: number) => void): Promise<'loaded' | 'there already'> {
+	if ((await db.select({ id: program.id }).from(program).where(eq(program.isDemo, true))).length) return 'there already';
+	const userIds = await demoUsers(db);
+	await db.transaction(async (tx) => {
+		const cast = await referenceData(tx, userIds, now_ms);
+		const plans = planRounds(cast);
+		for (let i = 0; i < plans.length; i += ROUNDS_AT_ONCE) {
+			await writeRounds(tx, cast, plans.slice(i, i + ROUNDS_AT_ONCE));
+			onProgress(Math.min(1, (i + ROUNDS_AT_ONCE) / plans.length));
+		}
+		await comingRounds(tx, cast);
+		await reviewVisits(tx, cast.programId, cast.writers.get('RH')!, now_ms, cast.chance);
+		for (const { member: m, leftDaysAgo } of cast.writers.values())
+			if (leftDaysAgo !== undefined)
+				await tx
+					.update(member)
+					.set({ removedAt: new Date(now_ms - leftDaysAgo * DAY_ms) })
+					.where(eq(member.id, m.id));
+	});
+	return 'loaded';
+}
+
+async function demoUsers(db: Db): Promise<Map<string, string>> {
+	const ids = new Map<string, string>();
+	for (const person of people) {
+		const email = emailOf(person);
+		const [there] = await db.select({ id: user.id }).from(user).where(eq(user.email, email));
+		ids.set(person.initials, there?.id ?? (await createUser({ email, name: person.name, password: DEMO_PASSWORD })));
+	}
+	return ids;
+}
+
+async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: number): Promise<Cast> {
+	const chance = seeded(SEED);
+	const id = () => seededId(now_ms - 1200 * DAY_ms, chance);
+	const programId = id();
+	await tx.insert(program).values({
+		id: programId,
+		code: 'tessel',
+		name: 'Tessel Stream Watch',
+		timeZone: 'Etc/UTC',
+		settings: { thresholds, season: seasonOf(now_ms) },
+		isDemo: true
+	});
+	await tx.insert(logbookTip).values({ programId });
+	const teamIds = Object.fromEntries(teams.map((name) => [name, id()])) as Record<Team, string>;
+	await tx.insert(team).values(teams.map((name) => ({ programId, id: teamIds[name], name })));
+
+	const members = people.map((p) => ({
+		programId,
+		id: id(),
+		userId: userIds.get(p.initials)!,
+		role: p.role,
+		name: p.name,
+		initials: p.initials,
+		teamId: p.team ? teamIds[p.team] : null,
+		skills: p.skills ?? [],
+		away: p.away ? [{ from: isoDay(now_ms, p.away[0]), to: isoDay(now_ms, p.away[1]) }] : [],
+		removedAt: null
+	}));
+	await tx.insert(member).values(members);
+	const writers = new Map(people.map((p, i) => [p.initials, { ...p, id: members[i]!.id, member: members[i]! }]));
+
+	const streamIds = new Map(streams.map((s) => [s.name, id()]));
+	await tx.insert(stream).values(
+		streams.map((s) => ({
+			programId,
+			id: streamIds.get(s.name)!,
+			name: s.name,
+			length_km: s.length_km,
+			joinsStreamId: s.joins ? streamIds.get(s.joins.stream)! : null,
+			joinsAt_km: s.joins?.at_km ?? null
+		}))
+	);
+	const placed = sites.map((s) => ({ ...s, id: id() }));
+	await tx.insert(site).values(
+		placed.map((s, i) => ({
+			programId,
+			id: s.id,
+			streamId: streamIds.get(s.stream)!,
+			code: s.code,
+			name: s.name,
+			about: s.about,
+			hazards: s.hazards,
+			river_km: s.river_km,
+			elevation_m: s.elevation_m,
+			latitude: 48.4 - 0.011 * i,
+			longitude: -27.3 + 0.008 * (i % 4)
+		}))
+	);
+
+	const cardId = id();
+	await tx.insert(methodCard).values({ programId, id: cardId, code: streamVisit.code });
+	const cards = [streamVisit1, streamVisit].map((card) => ({ id: id(), card }));
+	await tx.insert(methodCardVersion).values(
+		cards.map(({ id: versionId, card }, i) => ({
+			programId,
+			id: versionId,
+			cardId,
+			version: card.version,
+			body: card,
+			inUseSince: new Date(now_ms - [1200, SECOND_VERSION_days][i]! * DAY_ms)
+		}))
+	);
+
+	const circuitIds = await placesAndCircuits(tx, { programId, newId: id, sites: placed, teamIds, cardId, now_ms });
+	const coordinator = writers.get('OT')!.id;
+	for (const tool of instruments) {
+		const instrumentId = id();
+		await tx.insert(instrument).values({
+			programId,
+			id: instrumentId,
+			code: tool.code,
+			kind: tool.kind,
+			serialNumber: tool.serialNumber,
+			measures: tool.measures,
+			batteryChangedAt: tool.code === 'M-3' ? new Date(now_ms - 3 * DAY_ms) : null
+		});
+		const days = teams.filter((t) => tool.code.endsWith(`-${kitOf[t]}`)).flatMap((t) => roundDays(t, now_ms));
+		const rows = Object.entries(tool.measures).flatMap(([parameter, m]) =>
+			m?.calibrationDays === undefined
+				? []
+				: days
+						.filter((ago) => !(tool.calibrated === 'forgotten' && parameter === 'dissolved-oxygen' && ago < FORGOTTEN_PROBE_days))
+						.map((ago) => ({
+							programId,
+							id: id(),
+							instrumentId,
+							parameter,
+							at: new Date(roundStart(now_ms, ago) - 50 * MINUTE_ms),
+							byMemberId: coordinator,
+							passed: true,
+							note: ''
+						}))
+		);
+		if (rows.length) await tx.insert(calibration).values(rows);
+	}
+	return { programId, writers, sites: placed, cards, teamIds, circuitIds, chance, now_ms };
+}
+
+interface RoundPlan {
+	id: string;
+	team: Team;
+	startsAt_ms: number;
+	visits: VisitPlan[];
+}
+
+/** A round leaves at 08:40; today's was timed so that its second visit is going on now. */
+const roundStart = (now_ms: number, daysAgo: number): number =>
+	daysAgo === 0 ? now_ms - 130 * MINUTE_ms : Math.floor((now_ms - daysAgo * DAY_ms) / DAY_ms) * DAY_ms + 8 * HOUR_ms + 40 * MINUTE_ms;
+
+const cardAt = ({ cards, now_ms }: Cast, at_ms: number) => (at_ms < now_ms - SECOND_VERSION_days * DAY_ms ? cards[0]! : cards[1]!);
+
+/** Rounds that are handed in together; fewer would only take longer. */
+const ROUNDS_AT_ONCE = 12;
+const BETWEEN_SITES_ms = 104 * MINUTE_ms;
+const NOW_ON_SITE_min = 26;
+
+function planRounds(cast: Cast): RoundPlan[] {
+	const { chance, now_ms } = cast;
+	const w = weather(SEED + 1, 1200, stormDaysAgo);
+	const rounds = teams.flatMap((name) => roundDays(name, now_ms).map((daysAgo, i, all) => ({ name, daysAgo, back: all.length - 1 - i })));
+	rounds.sort((a, b) => b.daysAgo - a.daysAgo);
+	return rounds.map(({ name, daysAgo, back }) => {
+		const startsAt_ms = roundStart(now_ms, daysAgo);
+		const id = seededId(startsAt_ms - DAY_ms, chance);
+		const onDay = cast.sites.filter((s) => s.team === name && !(daysAgo === 0 && s.code === 'TE3') && incidents[s.code]?.[back] !== 'missed');
+		const visits = onDay.map((place, i): VisitPlan => {
+			const startedAt_ms = startsAt_ms + i * BETWEEN_SITES_ms;
+			const incident = incidents[place.code]?.[back];
+			return {
+				id: seededId(startedAt_ms, chance),
+				site: place,
+				cardVersion: cardAt(cast, startedAt_ms),
+				roundId: id,
+				startedAt_ms,
+				crew: crewFor(cast, name, back, daysAgo),
+				kit: kitOf[name],
+				truth: truthAt(place, startedAt_ms, daysAgo, Math.min(1, daysAgo / 1080), w, chance),
+				oxygenDrift: name === 'Middle' && daysAgo < FORGOTTEN_PROBE_days ? 0.085 * (1 - daysAgo / FORGOTTEN_PROBE_days) : 0,
+				...(daysAgo === 0 && place.code === 'EB1' ? { stopAfter_min: NOW_ON_SITE_min - 8 } : {}),
+				...(back === 0 && place.code === 'TE2' ? { leavesGearWet: true } : {}),
+				...(incident && incident !== 'missed' ? { incident } : {})
+			};
+		});
+		return { id, team: name, startsAt_ms, visits };
+	});
+}
+
+function crewFor({ writers }: Cast, name: Team, back: number, daysAgo: number): [Writer, Writer] {
+	const there = [...writers.values()].filter((p) => p.team === name && (p.leftDaysAgo === undefined || p.leftDaysAgo < daysAgo));
+	return [there[back % there.length]!, there[(back + 1) % there.length]!];
+}
+
+/** The lines of some rounds, each handed in by who wrote it: first those of the visits they opened, then those of others' visits. */
+async function writeRounds(tx: Db, cast: Cast, rounds: readonly RoundPlan[]): Promise<void> {
+	await tx.insert(roundTable).values(
+		rounds.map((r) => ({
+			programId: cast.programId,
+			id: r.id,
+			name: `${r.team} round`,
+			startsAt: new Date(r.startsAt_ms),
+			teamId: cast.teamIds[r.team],
+			cardVersionId: cardAt(cast, r.startsAt_ms).id,
+			siteIds: cast.sites.filter((s) => s.team === r.team).map((s) => s.id),
+			circuitId: cast.circuitIds[r.team],
+			crewIds: r.visits[0]?.crew.map((w) => w.id) ?? []
+		}))
+	);
+	const openedBy = new Map(rounds.flatMap((r) => r.visits.map((v) => [v.id, v.crew[0].id] as const)));
+	const lines = rounds.flatMap((r) => linesOf(cast, r));
+	const received_ms = Math.min(cast.now_ms, Math.max(...rounds.map((r) => r.startsAt_ms)) + 5 * DAY_ms);
+	for (const isOpener of [true, false])
+		for (const writer of cast.writers.values()) {
+			const theirs = lines.filter((l) => l.by === writer.id && (openedBy.get(l.visitId) === writer.id) === isOpener);
+			const { refused } = await receiveEntries(tx, writer.member, theirs, { now_ms: received_ms, skew_ms: null });
+			if (refused.length) throw new RangeError(`the demo wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
+		}
+	await tx.execute(sql`analyze entry, result, visit, flag`); // the planner does not see by itself how fast these grow
+}
+
+function linesOf({ chance, now_ms, writers }: Cast, round: RoundPlan): Entry[] {
+	const lastLeft_ms = Math.max(round.startsAt_ms, ...round.visits.map((v) => v.startedAt_ms + HOUR_ms));
+	const atLab_ms = (v: VisitPlan) =>
+		round.startsAt_ms > now_ms - DAY_ms
+			? Infinity
+			: v.incident === 'late-to-lab'
+				? v.startedAt_ms + 9.3 * HOUR_ms
+				: Math.min(lastLeft_ms + 35 * MINUTE_ms, v.startedAt_ms + 5.7 * HOUR_ms);
+	return round.visits.flatMap((v) => [...visitEntries(v, chance), ...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance)]);
+}
+
+/** What is planned next, so that Today has something to say. */
+async function comingRounds(tx: Db, { programId, sites: all, cards, teamIds, circuitIds, writers, chance, now_ms }: Cast): Promise<void> {
+	const of = (name: Team) => {
+		const on = all.filter((s) => s.team === name);
+		return {
+			programId,
+			id: seededId(now_ms, chance),
+			name: `${name} round`,
+			teamId: teamIds[name],
+			cardVersionId: cards[1]!.id,
+			siteIds: on.map((s) => s.id),
+			circuitId: circuitIds[name],
+			crewIds: [...writers.values()]
+				.filter((w) => w.team === name && w.leftDaysAgo === undefined)
+				.slice(0, 2)
+				.map((w) => w.id),
+			quality:
+				name === 'Lower'
+					? [
+							{ siteId: on.at(-1)!.id, kind: 'duplicate' as const },
+							{ siteId: on[0]!.id, kind: 'blank' as const }
+						]
+					: []
+		};
+	};
+	const coming: [Team, number][] = [
+		['Lower', 1],
+		['Upper', 18]
+	];
+	for (const [name, inDays] of coming)
+		await tx.insert(roundTable).values({ ...of(name), startsAt: new Date(roundStart(now_ms, -weekdayFrom(now_ms, inDays))) });
+	await refusedDate(tx, of('Lower'), now_ms);
+}
+
+/** Days ahead, put off over a weekend, when no lab takes bottles. */
+const weekdayFrom = (now_ms: number, inDays: number): number => inDays + [1, 0, 0, 0, 0, 0, 2][new Date(now_ms + inDays * DAY_ms).getUTCDay()]!;
+const isoDay = (now_ms: number, inDays: number): string => new Date(now_ms + inDays * DAY_ms).toISOString().slice(0, 10);

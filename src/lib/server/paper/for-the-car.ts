@@ -1,0 +1,159 @@
+import type { Content, ContentTable, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { BottleLabel } from '../../core/custody';
+import { sayLimit, sayMinute } from '../../core/interpret';
+import type { MethodCard, OrderedStep, Step } from '../../core/method';
+import { units, type Unit } from '../../core/quantity';
+import type { DayPlan } from '../../core/schedule';
+import { print } from './print';
+
+/* What is carried on paper: the round sheet, blank field sheets, the custody form. Blank lines are for a pencil. */
+
+export interface PaperRound {
+	title: string;
+	date: string;
+	crew: string;
+	depot: string;
+	lab: string | null;
+	sites: readonly { id: string; code: string; name: string; about: string; hazards: string }[];
+	plan: DayPlan;
+	card: MethodCard;
+	steps: readonly OrderedStep[];
+	labels: readonly BottleLabel[];
+}
+
+const LINE = '____________';
+const CAUTION =
+	'Local rules, permits, the landowner’s leave and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
+
+const page = (title: string, content: Content[]): TDocumentDefinitions => ({
+	info: { title },
+	pageSize: 'A4',
+	pageMargins: [42, 32, 42, 28],
+	defaultStyle: { fontSize: 10, lineHeight: 1.15 },
+	styles: {
+		title: { fontSize: 18, bold: true },
+		section: { fontSize: 12, bold: true, margin: [0, 10, 0, 3] },
+		small: { fontSize: 8.5 },
+		strong: { bold: true }
+	},
+	content
+});
+
+const ruled = (widths: (number | string)[], head: string[], rows: Content[][]): ContentTable => ({
+	table: { headerRows: 1, widths, body: [head.map((text) => ({ text, bold: true, fontSize: 9 })), ...rows] },
+	layout: { hLineWidth: () => 0.6, vLineWidth: () => 0, hLineColor: () => '#888888', paddingTop: () => 4, paddingBottom: () => 4 }
+});
+
+/** The day on one page: when to leave, where to be when, and the last moment at the lab. */
+export const printRoundSheet = (round: PaperRound): Promise<Buffer> => {
+	const { plan } = round;
+	const site = (id: string) => round.sites.find((s) => s.id === id)!;
+	const lastMoment = plan.firstBottle_min === null || plan.slack.holding_min === null ? null : (plan.plated_min ?? 0) + plan.slack.holding_min;
+	return print(
+		page(round.title, [
+			{ text: round.title, style: 'title' },
+			{ text: `${round.date}. ${round.crew}. Leave ${round.depot} at ${sayMinute(plan.start_min)}.`, margin: [0, 2, 0, 8] },
+			ruled(
+				[46, 90, '*', 60],
+				['there', 'site', 'what to know', 'leave'],
+				plan.stops.map((s) => [
+					sayMinute(s.begin_min),
+					{ text: [{ text: `${site(s.id).code} `, style: 'strong' }, site(s.id).name] },
+					{ text: [site(s.id).about, site(s.id).hazards].filter(Boolean).join('. '), fontSize: 9 },
+					sayMinute(s.leave_min)
+				])
+			),
+			...(round.lab === null
+				? []
+				: [
+						{ text: 'The lab', style: 'section' },
+						{
+							text: `${round.lab}, there at ${sayMinute(plan.end_min)}.${lastMoment === null ? '' : ` The last plate must be poured by ${sayMinute(lastMoment)}, if the first bottle is filled at ${sayMinute(plan.firstBottle_min!)}. Filled earlier, it runs out earlier by as much.`}`
+						}
+					]),
+			{ text: 'Before anyone goes in', style: 'section' },
+			{ text: `Nobody wades where it is ${sayLimit(round.card.wading)}. ${CAUTION}` },
+			{ text: `Card: ${round.card.title}, version ${round.card.version}.`, style: 'small', margin: [0, 14, 0, 0] }
+		])
+	);
+};
+
+/** A blank sheet for each site, its steps in the order of the card's rules, in case a phone fails. */
+export const printFieldSheets = (round: PaperRound): Promise<Buffer> =>
+	print(
+		page(
+			`Field sheets, ${round.title}`,
+			round.sites.flatMap((site, i): Content[] => [
+				{ text: `${site.code} ${site.name}`, style: 'title', ...(i > 0 ? { pageBreak: 'before' as const } : {}) },
+				{ text: `${site.about}. ${site.hazards}`, style: 'small' },
+				{ text: `date ${round.date}     time ${LINE}     crew ${LINE}${LINE}`, margin: [0, 6, 0, 2] },
+				{ text: 'A slip is struck through once and initialled, never rubbed out.', style: 'small' },
+				...round.steps.flatMap(({ step }, n): Content[] => [
+					{ text: `${n + 1}  ${step.title}`, style: 'section', margin: [0, 6, 0, 1] },
+					{ text: step.how, style: 'small' },
+					{
+						...blanks(
+							step,
+							round.labels.filter((l) => l.site === site.code)
+						),
+						margin: [0, 3, 0, 0]
+					}
+				])
+			])
+		)
+	);
+
+/** The typeface of the papers has no micro sign; meters, too, write uS/cm. */
+const onPaper = (unit: Unit): string => units[unit].symbol.replace('µ', 'u');
+
+function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | ContentTable {
+	switch (step.tool) {
+		case 'arrive':
+			return { text: `depth at the edge ${LINE} m    speed ${LINE} m/s    wade / bank / bridge / leave    why ${LINE}${LINE}` };
+		case 'bottle':
+			return {
+				text: labels
+					.filter((l) => l.kind === step.bottle.kind)
+					.map((l) => `${l.code}   filled at ____ : ____   on ice at ____ : ____`)
+					.join('\n')
+			};
+		case 'reading':
+			return { text: `${step.slots.map((s) => `${s.label} ${LINE}`).join('    ')} ${onPaper(step.unit)}    read with ${LINE}` };
+		case 'tube':
+			return { text: `disc just shows at ${LINE} cm    or still visible when full (over ${step.tubeLength_cm} cm) [  ]` };
+		case 'flow': {
+			const [tape, speed] = [step.tapeUnit ?? 'm', units[step.velocityUnit ?? 'm_s'].symbol];
+			const rows = Array.from({ length: 6 }, () => [' ', ' ', ' ', ' ', ' ', ' ']);
+			return ruled(['*', '*', '*', '*', '*', '*'], [`tape, ${tape}`, `depth, ${tape}`, speed, `tape, ${tape}`, `depth, ${tape}`, speed], rows);
+		}
+		case 'leave':
+			return { text: `lids [  ]   labels [  ]   ice [  ]   nothing left [  ]      left at ____ : ____` };
+	}
+}
+
+/** Who has the bottles, from when to when: one line for each bottle, and room for every hand they pass through. */
+export const printCustodyForm = (round: PaperRound): Promise<Buffer> =>
+	print(
+		page(`Custody, ${round.title}`, [
+			{ text: 'Custody of bottles', style: 'title' },
+			{ text: `${round.title}, ${round.date}, to ${round.lab ?? LINE}. In a bag inside the lid of the cooler.`, margin: [0, 2, 0, 8] },
+			ruled(
+				[100, 90, 50, 70, '*'],
+				['bottle', 'for', 'added', 'filled at', 'remarks'],
+				round.labels.map((l) => [
+					{ text: l.code, style: 'strong' },
+					`${l.kind}${l.role === 'routine' ? '' : `, ${l.role}`}`,
+					l.preserved ?? 'nothing',
+					'____ : ____',
+					''
+				])
+			),
+			{ text: 'From hand to hand', style: 'section' },
+			ruled(
+				['*', '*', 80, 80],
+				['given by', 'taken by', 'date and time', '°C in the cooler'],
+				Array.from({ length: 4 }, () => [' ', ' ', ' ', ' '])
+			),
+			{ text: `seal number ${LINE}    on arrival: seal whole [  ]   ice left [  ]   lids tight [  ]   °C ${LINE}`, margin: [0, 12, 0, 0] }
+		])
+	);

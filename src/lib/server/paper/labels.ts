@@ -1,0 +1,65 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { BottleLabel } from '../../core/custody';
+import { toString as matrixCode } from 'qrcode';
+import { print } from './print';
+
+const MM = 72 / 25.4;
+
+/** Labels that are sold everywhere, in mm: a sheet of 24 on A4, and a roll for small label printers. */
+const stocks = {
+	sheet: { width: 70, height: 37, across: 3, down: 8, top: 0.5, left: 0 },
+	roll: { width: 62, height: 29, across: 1, down: 1, top: 0, left: 0 }
+} as const;
+export type LabelStock = keyof typeof stocks;
+export const labelStocks = Object.keys(stocks) as [LabelStock, ...LabelStock[]];
+
+/** Room that a reader needs around a code: four of its dots, in points. */
+const QUIET = 10;
+
+const roleWords = { routine: '', duplicate: 'duplicate', blank: 'blank' } as const;
+const kindWords = { bacteria: 'bacteria, sterile', nutrients: 'nutrients' } as const;
+
+/** The labels of a round as PDF. `addressOf` gives what the matrix code says: an address that opens the bottle in Sample. */
+export async function printLabels(
+	labels: readonly BottleLabel[],
+	nameOf: (site: string) => string,
+	stock: LabelStock,
+	addressOf: (code: string) => string
+): Promise<Buffer> {
+	const size = stocks[stock];
+	const code_mm = size.height - 6.5;
+	const codes = new Map<string, string>();
+	for (const { code } of labels) codes.set(code, await matrixCode(addressOf(code), { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }));
+	const cell = (label: BottleLabel): Content => ({
+		columns: [
+			{ svg: codes.get(label.code)!, width: code_mm * MM },
+			{
+				width: '*',
+				stack: [
+					{ text: label.code, bold: true, fontSize: 10 },
+					{ text: nameOf(label.site), fontSize: 9 },
+					{ text: [kindWords[label.kind], ...(label.preserved ? [`, ${label.preserved}`] : [])], fontSize: 7.5 },
+					...(label.role === 'routine' ? [] : [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 9 }]),
+					{ text: 'filled at  ____ : ____', fontSize: 8, margin: [0, 3, 0, 0] as [number, number, number, number] },
+					{ text: 'by  ________', fontSize: 8 }
+				]
+			}
+		],
+		columnGap: QUIET,
+		margin: [QUIET, QUIET - 2, 2, 0]
+	});
+	const rows: Content[][] = [];
+	for (let i = 0; i < labels.length; i += size.across)
+		rows.push(Array.from({ length: size.across }, (_, k): Content => (labels[i + k] ? cell(labels[i + k]!) : '')));
+	const page: TDocumentDefinitions['pageSize'] = stock === 'sheet' ? 'A4' : { width: size.width * MM, height: size.height * MM };
+	return print({
+		info: { title: 'Bottle labels' },
+		pageSize: page,
+		pageMargins: [size.left * MM, size.top * MM, 0, 0],
+		content: rows.map((row, i): Content => ({
+			table: { widths: row.map(() => size.width * MM), heights: size.height * MM - 0.2, body: [row] },
+			layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingLeft: () => 0, paddingRight: () => 0, paddingTop: () => 0, paddingBottom: () => 0 },
+			...(i > 0 && i % size.down === 0 ? { pageBreak: 'before' as const } : {})
+		}))
+	});
+}

@@ -1,0 +1,68 @@
+import { sql } from 'drizzle-orm';
+import { gearWarnings, type GearFacts, type GearWarning } from '../../core/schedule';
+import type { InstrumentFacts } from '../../core/evaluate';
+import type { Db } from '../db/connect';
+
+const KIT_FROM_days = 120;
+const VELOCITY_FROM_visits = 12;
+const DAY_ms = 86_400_000;
+
+/** The instruments that a team takes along, as it last did, and what is wrong with its gear on the morning of a round. */
+export async function gearOfRound(
+	db: Db,
+	programId: string,
+	round: { teamId: string; siteIds: readonly string[]; starts_ms: number }
+): Promise<{ kit: string[]; warnings: GearWarning[] }> {
+	const starts = new Date(round.starts_ms).toISOString();
+	const { rows: tools } = await db.execute<{ id: string; code: string; kind: string; measures: InstrumentFacts['measures']; battery: Date | null }>(sql`
+		with lately as (
+			select sheet from visit where program_id = ${programId} and team_id = ${round.teamId}
+				and started_at between ${new Date(round.starts_ms - KIT_FROM_days * DAY_ms).toISOString()} and ${starts} order by started_at desc limit 8
+		), used as (
+			select distinct f.figure->>'instrument' as code from lately, jsonb_each(sheet->'readings') as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
+			union select g.value->>'instrument' from lately, jsonb_each(sheet->'gaugings') as g
+		)
+		select id, code, kind, measures, battery_changed_at as battery from instrument
+		where program_id = ${programId} and code in (select code from used) order by code`);
+	const { rows: done } = await db.execute<{ instrument_id: string; parameter: string; last: Date }>(sql`
+		select instrument_id, parameter, max(at) as last from calibration
+		where program_id = ${programId} and passed and instrument_id = any(${sql.param(tools.map((t) => t.id))}::uuid[]) group by 1, 2`);
+	const { rows: speeds } = await db.execute<{ site: string; low: number; high: number }>(sql`
+		select s.code as site, min(v.speed) as low, max(v.speed) as high from (
+			select w.site_id, (x.value->>'velocity_m_s')::float8 as speed
+			from (select site_id, sheet, row_number() over (partition by site_id order by started_at desc) as back from visit
+				where program_id = ${programId} and site_id = any(${sql.param(round.siteIds)}::uuid[]) and is_finished) w,
+				jsonb_each(w.sheet->'gaugings') as g, jsonb_each(g.value->'verticals') as x
+			where w.back <= ${VELOCITY_FROM_visits} and jsonb_typeof(x.value->'velocity_m_s') = 'number'
+		) v join site s on s.program_id = ${programId} and s.id = v.site_id group by 1 order by 1`);
+	const { rows: wet } = await db.execute<{ label: string; water: string; dry_at: Date }>(sql`
+		select c.label, t.name as water, c.last_at as dry_at from running_clock c
+		join visit v on v.program_id = c.program_id and v.id = c.visit_id
+		join site s on s.program_id = v.program_id and s.id = v.site_id
+		join stream t on t.program_id = s.program_id and t.id = s.stream_id
+		where c.program_id = ${programId} and c.kind = 'drying' and v.team_id = ${round.teamId} and c.last_at > ${starts}
+			and not (s.id = any(${sql.param(round.siteIds)}::uuid[]))`);
+	const { rows: old } = await db.execute<{ what: string; expires_on: string }>(sql`
+		select what, expires_on from consumable where program_id = ${programId} and expires_on < ${starts.slice(0, 10)} order by expires_on`);
+	const instruments = tools.map((tool): GearFacts => ({
+		code: tool.code,
+		kind: tool.kind,
+		calibrations: Object.entries(tool.measures).flatMap(([parameter, m]) => {
+			if (m?.calibrationDays === undefined) return [];
+			const last = done.find((d) => d.instrument_id === tool.id && d.parameter === parameter)?.last;
+			return [{ parameter, last_ms: last ? +new Date(last) : null, limit_days: m.calibrationDays }];
+		}),
+		batteryChanged_ms: tool.battery ? +new Date(tool.battery) : null,
+		velocity: tool.measures.velocity ? { low_m_s: tool.measures.velocity.low ?? 0, high_m_s: tool.measures.velocity.high ?? Infinity } : null
+	}));
+	return {
+		kit: tools.map((t) => t.code),
+		warnings: gearWarnings({
+			starts_ms: round.starts_ms,
+			instruments,
+			pastVelocity: speeds.map((s) => ({ site: s.site, low_m_s: Math.max(0, s.low), high_m_s: s.high })),
+			wet: wet.map((w) => ({ kit: w.label, water: w.water, dry_ms: +new Date(w.dry_at) })),
+			consumables: old.map((o) => ({ what: o.what, expires_ms: Date.parse(o.expires_on) }))
+		})
+	};
+}

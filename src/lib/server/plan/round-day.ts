@@ -1,0 +1,172 @@
+import { and, eq, sql } from 'drizzle-orm';
+import suncalc from 'suncalc';
+import { roundLabels, type BottleLabel } from '../../core/custody';
+import type { MethodCard } from '../../core/method';
+import { driveBetween, weekday, type Alternatives, type RoundQuestion, type SoFar } from '../../core/schedule';
+import type { Sheet } from '../../core/logbook';
+import type { Membership } from '../db/queries/members';
+import type { Db } from '../db/connect';
+import { circuit, drive, methodCardVersion, place, round, site } from '../db/schema';
+import { dateOfDay, dayNumber, minuteOfDay } from './local-day';
+
+const VISIT_min = 60; // where no past visit tells better
+const BOTTLE_min = 6;
+const STEP_min = 5;
+const VISITS_LEARNED_FROM = 12;
+/** Holding limits by school, hours from the first bottle to plating. */
+const SCHOOLS_h = [5, 6, 8, 24];
+
+/** Everything the planner of one round's day works from. */
+export interface RoundDay {
+	id: string;
+	name: string;
+	day: number;
+	start_min: number;
+	/** The plan's order, as places in `question.stops`. */
+	order: number[];
+	crewIds: string[];
+	quality: { siteId: string; kind: 'duplicate' | 'blank' }[];
+	refusedBecause: string | null;
+	sites: { id: string; code: string; name: string; about: string; hazards: string; latitude: number; longitude: number; visitLearnedFrom: number }[];
+	lab: string | null;
+	/** The lab takes nothing that day: whatever is left of other limits, the bottles are lost. */
+	isLabShut: boolean;
+	depot: string;
+	question: RoundQuestion;
+	alternatives: Alternatives;
+	/** Drives that nobody has timed. */
+	guesses: number;
+	card: MethodCard;
+	soFar: SoFar | null;
+}
+
+/** The question of a round's day, or null when there is no such round or it has no circuit to start from. */
+export async function loadRoundDay(db: Db, { programId, program: { timeZone } }: Membership, roundId: string, now_ms: number): Promise<RoundDay | null> {
+	const [row] = await db
+		.select({ round, circuit, card: methodCardVersion.body })
+		.from(round)
+		.innerJoin(circuit, and(eq(circuit.programId, round.programId), eq(circuit.id, round.circuitId)))
+		.innerJoin(methodCardVersion, and(eq(methodCardVersion.programId, round.programId), eq(methodCardVersion.id, round.cardVersionId)))
+		.where(and(eq(round.programId, programId), eq(round.id, roundId)));
+	if (!row) return null;
+	const all = await db.select().from(site).where(eq(site.programId, programId));
+	const sites = row.round.siteIds.map((id) => all.find((s) => s.id === id)!);
+	const places = await db.select().from(place).where(eq(place.programId, programId));
+	const depot = places.find((p) => p.id === row.circuit.depotId)!;
+	const lab = places.find((p) => p.id === row.circuit.labId) ?? null;
+	const entered = new Map((await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [`${d.fromId} ${d.toId}`, d.minutes]));
+	const learned = await learnedLengths(db, programId, row.round.siteIds);
+	const startsAt_ms = +row.round.startsAt;
+	const day = dayNumber(startsAt_ms, timeZone);
+	const between = sites.map((a) => sites.map((b) => driveBetween(a, b, entered)));
+	const toLabs = (l: typeof depot) => sites.map((s) => driveBetween(s, l, entered));
+	const fromStart = sites.map((s) => driveBetween(depot, s, entered));
+	const toLab = lab ? toLabs(lab) : sites.map(() => ({ minutes: 0, isGuess: false }));
+	const hoursOn = (l: typeof depot) => (l.closedOn.includes(dateOfDay(day)) ? null : (l.hours.find((h) => h.weekday === weekday(day)) ?? null));
+	const open = lab ? hoursOn(lab) : null;
+	const hasBottle = row.card.steps.some((s) => s.tool === 'bottle' && s.bottle.kind === 'bacteria');
+	const sun = suncalc.getTimes(new Date(startsAt_ms), sites[0]!.latitude, sites[0]!.longitude);
+	const question: RoundQuestion = {
+		stops: sites.map((s) => ({
+			id: s.id,
+			visit_min: learned.get(s.id)?.visit_min ?? VISIT_min,
+			bottle_min: hasBottle ? (learned.get(s.id)?.bottle_min ?? BOTTLE_min) : null
+		})),
+		drive: { fromStart: fromStart.map((d) => d.minutes), between: between.map((r) => r.map((d) => d.minutes)), toLab: toLab.map((d) => d.minutes) },
+		holding_min: row.card.holding.bacteria_h * 60,
+		bench_min: lab?.bench_min ?? 0,
+		lab: lab && open ? { opens_min: open.opens_min, closes_min: open.closes_min } : null,
+		start: { earliest_min: row.circuit.earliestStart_min, latest_min: row.circuit.latestStart_min, step_min: STEP_min },
+		light: Number.isNaN(+sun.sunrise)
+			? { from_min: 0, to_min: 1439 }
+			: { from_min: minuteOfDay(+sun.sunrise, timeZone), to_min: minuteOfDay(+sun.sunset, timeZone) }
+	};
+	if (question.light.to_min <= question.light.from_min) question.light = { from_min: 0, to_min: 1439 }; // the sun's day straddles this zone's midnight
+	return {
+		id: row.round.id,
+		name: row.round.name,
+		day,
+		start_min: minuteOfDay(startsAt_ms, timeZone),
+		order: sites.map((_, i) => i),
+		crewIds: row.round.crewIds,
+		quality: row.round.quality,
+		refusedBecause: row.round.refusedBecause,
+		sites: sites.map(({ id, code, name, about, hazards, latitude, longitude }) => ({
+			id,
+			code,
+			name,
+			about,
+			hazards,
+			latitude,
+			longitude,
+			visitLearnedFrom: learned.get(id)?.visits ?? 0
+		})),
+		lab: lab?.name ?? null,
+		isLabShut: lab !== null && open === null,
+		depot: depot.name,
+		question,
+		alternatives: {
+			labs: places.flatMap((p) => {
+				const hours = p.kind === 'lab' && p.id !== lab?.id ? hoursOn(p) : null;
+				return hours ? [{ name: p.name, lab: hours, toLab: toLabs(p).map((d) => d.minutes), holding_min: question.holding_min }] : [];
+			}),
+			schools: SCHOOLS_h.map((h) => ({ name: `${h} h school`, holding_min: h * 60 }))
+		},
+		guesses: [...fromStart, ...toLab].filter((d) => d.isGuess).length + between.flatMap((r, i) => r.slice(i + 1)).filter((d) => d.isGuess).length,
+		card: row.card,
+		soFar: await soFarOf(db, programId, roundId, day, timeZone, now_ms)
+	};
+}
+
+/** The labels of a round's bottles, its duplicates and blanks among them. */
+export function labelsOf(round: RoundDay): BottleLabel[] {
+	const at = (kind: 'duplicate' | 'blank') => round.quality.filter((q) => q.kind === kind).map((q) => round.sites.find((s) => s.id === q.siteId)?.code ?? '');
+	return roundLabels({
+		date: dateOfDay(round.day),
+		sites: round.sites.map((s) => s.code),
+		bottles: round.card.steps.flatMap((s) => (s.tool === 'bottle' ? [{ kind: s.bottle.kind, preserved: s.bottle.preserved }] : [])),
+		duplicates: at('duplicate'),
+		blanks: at('blank')
+	});
+}
+
+/** Usual minutes on site and until the first bacteria bottle, from the latest finished visits: the middle one, not the mean. */
+async function learnedLengths(
+	db: Db,
+	programId: string,
+	siteIds: readonly string[]
+): Promise<Map<string, { visit_min: number; bottle_min: number | null; visits: number }>> {
+	const { rows } = await db.execute<{ site_id: string; visit_min: number; bottle_min: number | null; visits: string }>(sql`
+		select site_id, percentile_cont(0.5) within group (order by on_site) as visit_min, percentile_cont(0.5) within group (order by bottle) as bottle_min, count(*) as visits
+		from (
+			select v.site_id, extract(epoch from (v.sheet->'leaving'->>'at')::timestamptz - v.started_at) / 60 as on_site,
+				extract(epoch from (v.sheet->'bottles'->'bacteria'->>'filledAt')::timestamptz - v.started_at) / 60 as bottle,
+				row_number() over (partition by v.site_id order by v.started_at desc) as back
+			from visit v
+			where v.program_id = ${programId} and v.site_id = any(${sql.param(siteIds)}::uuid[]) and v.is_finished and v.sheet->'bottles'->'bacteria' ? 'filledAt'
+		) as lately
+		where back <= ${VISITS_LEARNED_FROM} and on_site between 5 and 600 group by site_id`);
+	return new Map(
+		rows.map((r) => [
+			r.site_id,
+			{ visit_min: Math.round(r.visit_min), bottle_min: r.bottle_min === null ? null : Math.round(r.bottle_min), visits: Number(r.visits) }
+		])
+	);
+}
+
+/** What the crew's entries say of a day that is under way; null before the first. */
+async function soFarOf(db: Db, programId: string, roundId: string, day: number, timeZone: string, now_ms: number): Promise<SoFar | null> {
+	const { rows } = await db.execute<{ site_id: string; started_at: Date; sheet: Sheet; is_finished: boolean }>(sql`
+		select site_id, started_at, sheet, is_finished from visit where program_id = ${programId} and round_id = ${roundId} order by started_at`);
+	if (rows.length === 0 || dayNumber(now_ms, timeZone) !== day) return null;
+	const minute = (iso: string | undefined) => (iso === undefined ? null : minuteOfDay(Date.parse(iso), timeZone));
+	const bottle = (sheet: Sheet) => minute(Object.values(sheet.bottles ?? {}).find((b) => b.kind === 'bacteria')?.filledAt);
+	const there = rows.find((r) => !r.is_finished);
+	return {
+		now_min: minuteOfDay(now_ms, timeZone),
+		done: rows
+			.filter((r) => r.is_finished)
+			.map((r) => ({ id: r.site_id, leave_min: minute(r.sheet.leaving?.at) ?? minuteOfDay(+new Date(r.started_at), timeZone), bottle_min: bottle(r.sheet) })),
+		at: there ? { id: there.site_id, begin_min: minuteOfDay(+new Date(there.started_at), timeZone), bottle_min: bottle(there.sheet) } : null
+	};
+}

@@ -1,0 +1,152 @@
+import { sql } from 'drizzle-orm';
+import { evaluate, withHistory, type Context, type Outcome } from '../../core/evaluate';
+import { fold, instantOf } from '../../core/logbook';
+import type { Flag } from '../../core/quality';
+import { amount } from '../../core/quantity';
+import type { Db } from '../db/connect';
+import { usualBefore, visitFacts, type VisitFacts } from './facts';
+
+const MINUTE_ms = 60_000;
+const SKEW_WORTH_SAYING_min = 5;
+
+/**
+ * Works the named visits out from their entries and writes what follows: the sheet, results, flags, reviews and running
+ * clocks. Nothing here is truth; it can be thrown away and made again. Results come first for all of them, since what is
+ * unusual at a site is judged by its earlier results.
+ */
+export async function projectVisits(db: Db, programId: string, visitIds: readonly string[], now_ms: number): Promise<void> {
+	const facts = await visitFacts(db, programId, visitIds);
+	const first = facts.map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
+	await writeResults(db, programId, first);
+	const usual = await usualBefore(db, programId, facts);
+	const worked = first.map(({ visit, outcome }) => ({
+		visit,
+		outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) }
+	}));
+	await writeSheets(db, programId, worked);
+	await writeFlags(db, programId, worked);
+	await writeReviews(db, programId, worked);
+	await writeClocks(db, programId, worked);
+}
+
+export interface Worked {
+	visit: VisitFacts;
+	outcome: Outcome;
+}
+
+/** A visit's outcome as the server sees it: what `evaluate` says, and doubts about the clocks of the devices. */
+export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], now_ms: number): Outcome {
+	const context: Context = { now_ms, site: { elevation_m: visit.elevation_m, usual }, instruments: visit.instruments };
+	const outcome = evaluate(fold(visit.entries), visit.card, context);
+	return { ...outcome, flags: [...outcome.flags, ...skewFlags(visit)] };
+}
+
+const skewFlags = ({ skew_ms }: VisitFacts): Flag[] =>
+	Object.entries(skew_ms).flatMap(([device, skew]): Flag[] => {
+		const minutes = Math.round(skew / MINUTE_ms);
+		return Math.abs(minutes) < SKEW_WORTH_SAYING_min ? [] : [{ code: 'clock-skew', path: 'opening', parameter: null, evidence: { device, minutes } }];
+	});
+
+const ids = (worked: readonly Worked[]) => sql`any(${sql.param(worked.map((w) => w.visit.id))}::uuid[])`;
+const rows = (list: readonly object[]) => sql`${JSON.stringify(list)}::jsonb`;
+
+async function writeResults(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
+	if (worked.length === 0) return;
+	await db.execute(sql`delete from result where program_id = ${programId} and visit_id = ${ids(worked)}`);
+	const results = worked.flatMap(({ visit, outcome }) =>
+		outcome.results.map((r) => {
+			const { number: value, qualifier } = amount(r.figure);
+			return {
+				...r,
+				value,
+				qualifier,
+				unit: r.figure.unit,
+				site_id: visit.siteId,
+				at: visit.startedAt,
+				visit_id: visit.id,
+				figure: undefined,
+				working: undefined,
+				review: undefined
+			};
+		})
+	);
+	if (results.length === 0) return;
+	await db.execute(sql`
+		insert into result (program_id, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, readings, source, basis, status)
+		select ${programId}, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, readings, source, basis, status
+		from jsonb_to_recordset(${rows(results)}) as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, value float8,
+			qualifier qualifier, unit text, uncertainty float8, readings int, source result_source, basis text, status review_status)`);
+}
+
+async function writeSheets(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
+	const sheets = worked.map(({ visit, outcome }) => {
+		const asked = outcome.steps.filter((s) => s.state !== 'needless');
+		const finished = outcome.folded.sheet.leaving?.at !== undefined;
+		return {
+			id: visit.id,
+			sheet: outcome.folded.sheet,
+			is_finished: finished,
+			awaits_review: finished ? outcome.results.filter((r) => r.status === 'waiting').length : 0,
+			conflicts: outcome.folded.conflicts.length,
+			steps_tied: asked.filter((s) => s.state !== 'open').length,
+			steps_asked: asked.length
+		};
+	});
+	if (sheets.length === 0) return;
+	await db.execute(sql`
+		update visit v set sheet = r.sheet, is_finished = r.is_finished, awaits_review = r.awaits_review, conflicts = r.conflicts,
+			steps_tied = r.steps_tied, steps_asked = r.steps_asked
+		from jsonb_to_recordset(${rows(sheets)}) as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_tied int, steps_asked int)
+		where v.program_id = ${programId} and v.id = r.id`);
+}
+
+async function writeFlags(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
+	if (worked.length === 0) return;
+	await db.execute(sql`delete from flag where program_id = ${programId} and visit_id = ${ids(worked)}`);
+	const flags = worked.flatMap(({ visit, outcome }) => outcome.flags.map((flag, number) => ({ ...flag, visit_id: visit.id, number })));
+	if (flags.length === 0) return;
+	await db.execute(sql`
+		insert into flag (program_id, visit_id, number, code, path, parameter, evidence)
+		select ${programId}, visit_id, number, code, path, parameter, evidence
+		from jsonb_to_recordset(${rows(flags)}) as r(visit_id uuid, number int, code text, path text, parameter text, evidence jsonb)`);
+}
+
+async function writeReviews(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
+	if (worked.length === 0) return;
+	await db.execute(sql`delete from review where program_id = ${programId} and visit_id = ${ids(worked)}`);
+	const reviews = worked.flatMap(({ visit, outcome: { folded } }) =>
+		Object.entries(folded.sheet.reviews ?? {}).flatMap(([parameter, said]) => {
+			const entry = folded.lines.get(`reviews/${parameter}`)?.live;
+			if (!entry || !said) return [];
+			return [
+				{ visit_id: visit.id, parameter, entry_id: entry.id, verdict: said.verdict, reason: said.reason, by: entry.by, at: new Date(instantOf(entry.at)) }
+			];
+		})
+	);
+	if (reviews.length === 0) return;
+	await db.execute(sql`
+		insert into review (program_id, visit_id, parameter, entry_id, verdict, reason, by_member_id, at)
+		select ${programId}, visit_id, parameter, entry_id, verdict, reason, by, at
+		from jsonb_to_recordset(${rows(reviews)}) as r(visit_id uuid, parameter text, entry_id uuid, verdict verdict, reason text, by uuid, at timestamptz)`);
+}
+
+async function writeClocks(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
+	if (worked.length === 0) return;
+	await db.execute(sql`delete from running_clock where program_id = ${programId} and visit_id = ${ids(worked)}`);
+	const clocks = worked.flatMap(({ visit, outcome }) =>
+		outcome.clocks.map((c) => ({
+			visit_id: visit.id,
+			id: c.id,
+			kind: c.kind,
+			label: c.label,
+			start_at: new Date(c.start_ms),
+			due_at: new Date(c.due_ms),
+			last_at: new Date(c.last_ms)
+		}))
+	);
+	if (clocks.length === 0) return;
+	await db.execute(sql`
+		insert into running_clock (program_id, visit_id, id, kind, label, start_at, due_at, last_at)
+		select ${programId}, visit_id, id, kind, label, start_at, due_at, last_at
+		from jsonb_to_recordset(${rows(clocks)}) as r(visit_id uuid, id text, kind text, label text, start_at timestamptz, due_at timestamptz, last_at timestamptz)`);
+}

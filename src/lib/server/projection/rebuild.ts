@@ -1,0 +1,30 @@
+import { asc, eq } from 'drizzle-orm';
+import type { Db } from '../db/connect';
+import { visit } from '../db/schema';
+import { projectVisits } from './project';
+
+const AT_ONCE = 200;
+
+/** Works out every visit of a program again from its entries, in order of time. `onProgress` hears how many are done. */
+export async function rebuildProgram(
+	db: Db,
+	programId: string,
+	now_ms: number,
+	onProgress: (done: number, all: number) => void = () => undefined
+): Promise<number> {
+	const all = await db.select({ id: visit.id }).from(visit).where(eq(visit.programId, programId)).orderBy(asc(visit.startedAt), asc(visit.id));
+	// twice: what is unusual at a site rests on the results of earlier visits, which the first pass makes good
+	for (let pass = 0; pass < 2; pass++)
+		for (let i = 0; i < all.length; i += AT_ONCE) {
+			await db.transaction((tx) =>
+				projectVisits(
+					tx,
+					programId,
+					all.slice(i, i + AT_ONCE).map((v) => v.id),
+					now_ms
+				)
+			);
+			onProgress(pass * all.length + Math.min(i + AT_ONCE, all.length), 2 * all.length);
+		}
+	return all.length;
+}

@@ -1,0 +1,68 @@
+import { v7 } from 'uuid';
+import { judgedText, type Outcome, type Result } from '../../core/evaluate';
+import { tick, type Entry, type Verdict } from '../../core/logbook';
+import type { ParameterCode } from '../../core/quantity';
+import { can, type Member } from '../access';
+import type { Db } from '../db/connect';
+import { usualBefore, visitFacts } from '../projection/facts';
+import { outcomeOf, type Worked } from '../projection/project';
+import { receiveEntries } from '../sync/receive';
+
+/** A visit worked out as it stands now, for showing and judging; null when the program has no such visit. */
+export async function workedVisit(db: Db, programId: string, visitId: string, now_ms: number): Promise<Worked | null> {
+	const [visit] = await visitFacts(db, programId, [visitId]);
+	if (!visit) return null;
+	const usual = await usualBefore(db, programId, [visit]);
+	return { visit, outcome: outcomeOf(visit, usual.get(visit.id) ?? {}, now_ms) };
+}
+
+export type Done = { ok: true } | { ok: false; why: string };
+
+/** A reviewer's word on one result, written as a line of the visit's logbook. */
+export async function judgeResult(db: Db, member: Member, visitId: string, said: Verdict & { parameter: ParameterCode }, now_ms: number): Promise<Done> {
+	const worked = await workedVisit(db, member.programId, visitId, now_ms);
+	const result = worked?.outcome.results.find((r) => r.parameter === said.parameter);
+	if (!worked || !result) return { ok: false, why: 'This visit has no such result.' };
+	const stands = judgedText(result);
+	if (stands !== said.judged) return { ok: false, why: `The figure changed while you were reading: it was ${said.judged} and is now ${stands}. Look again.` };
+	const path = `reviews/${said.parameter}`;
+	const was = worked.outcome.folded.lines.get(path)?.live?.id ?? null;
+	return writeLines(db, member, worked, [{ path, op: 'set', value: { verdict: said.verdict, reason: said.reason, judged: said.judged }, was }], now_ms);
+}
+
+/** Accepts in one go every result of a visit that waits and that nothing is doubtful about. Says how many those were. */
+export async function acceptUndoubted(db: Db, member: Member, visitId: string, now_ms: number): Promise<Done> {
+	const worked = await workedVisit(db, member.programId, visitId, now_ms);
+	if (!worked) return { ok: false, why: 'The program has no such visit.' };
+	const lines = undoubted(worked.outcome).map((result) => ({
+		path: `reviews/${result.parameter}`,
+		op: 'set' as const,
+		value: { verdict: 'accept', reason: '', judged: judgedText(result) },
+		was: worked.outcome.folded.lines.get(`reviews/${result.parameter}`)?.live?.id ?? null
+	}));
+	return writeLines(db, member, worked, lines, now_ms);
+}
+
+/** Results that wait for a word and carry no doubt of their own. */
+export const undoubted = ({ results, flags }: Pick<Outcome, 'results' | 'flags'>): Result[] =>
+	results.filter((r) => r.status === 'waiting' && !flags.some((f) => f.parameter === r.parameter));
+
+/** Strikes one of two values that disagree, with a reason; it stays readable. */
+export async function strikeEntry(db: Db, member: Member, visitId: string, said: { entryId: string; reason: string }, now_ms: number): Promise<Done> {
+	const worked = await workedVisit(db, member.programId, visitId, now_ms);
+	const entry = worked?.visit.entries.find((e) => e.id === said.entryId);
+	if (!worked || !entry) return { ok: false, why: 'This visit has no such line.' };
+	return writeLines(db, member, worked, [{ path: entry.path, op: 'strike', value: said.reason, was: entry.id }], now_ms);
+}
+
+type NewLine = Pick<Entry, 'path' | 'op' | 'value' | 'was'>;
+
+async function writeLines(db: Db, member: Member, { visit }: Worked, lines: readonly NewLine[], now_ms: number): Promise<Done> {
+	let last = visit.entries.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null);
+	const entries = lines.map((line): Entry => ({ ...line, id: v7(), visitId: visit.id, at: (last = tick(last, now_ms)), by: member.id, device: 'office' }));
+	const { refused } = await receiveEntries(db, member, entries, { now_ms, skew_ms: null });
+	return refused[0] ? { ok: false, why: `${refused[0].why.charAt(0).toUpperCase()}${refused[0].why.slice(1)}.` } : { ok: true };
+}
+
+/** Whether this member may judge results and strike doubtful lines. */
+export const mayJudge = (member: Member): boolean => can(member, 'see-queue');

@@ -1,0 +1,85 @@
+import { eq, sql } from 'drizzle-orm';
+import type { MethodCard } from '../../core/method';
+import type { Satchel } from '../../core/satchel';
+import { readScope } from '../access';
+import type { Db } from '../db/connect';
+import { program } from '../db/schema';
+import type { Membership } from '../db/queries/members';
+import { peopleOf, teamMembers } from '../db/queries/members';
+import { entryOf, instrumentFacts, usualBefore } from '../projection/facts';
+import { gearOfRound } from '../plan/gear';
+import { cursorAt, tip } from './send';
+
+const DAY_ms = 86_400_000;
+const ROUNDS_BACK_days = 2;
+const ROUNDS_AHEAD_days = 21;
+
+interface RoundRow extends Record<string, unknown> {
+	id: string;
+	name: string;
+	starts_at: Date;
+	card_version_id: string;
+	site_ids: string[];
+	crew_ids: string[];
+	quality: { siteId: string; kind: 'duplicate' | 'blank' }[];
+	team_id: string;
+}
+
+/** What this member's phone carries: the program as it stands, rounds near in time, and every line of open visits. */
+export async function packSatchel(db: Db, member: Membership, clock: { now_ms: number; isFixed: boolean }): Promise<Satchel> {
+	const { programId } = member;
+	const now = new Date(clock.now_ms);
+	const upTo = await tip(db, programId);
+	const [settings] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
+	const people = await peopleOf(db, programId);
+	const { rows: sites } = await db.execute<Omit<Satchel['sites'][number], 'usual'>>(sql`
+		select id, code, name, about, hazards, elevation_m from site where program_id = ${programId} order by code`);
+	const usual = await usualBefore(
+		db,
+		programId,
+		sites.map((s) => ({ id: s.id, siteId: s.id, startedAt: now }))
+	);
+	const { rows: cards } = await db.execute<{ id: string; body: MethodCard; in_use: boolean }>(sql`
+		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
+	const { rows: kinds } = await db.execute<{ code: string; kind: string }>(
+		sql`select code, kind from instrument where program_id = ${programId} order by code`
+	);
+	const facts = (await instrumentFacts(db, programId))(now);
+	const { rows: rounds } = await db.execute<RoundRow>(sql`
+		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
+		where program_id = ${programId} and refused_because is null and starts_at between ${new Date(clock.now_ms - ROUNDS_BACK_days * DAY_ms).toISOString()} and ${new Date(clock.now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString()}
+			and (team_id = ${member.teamId} or ${readScope(member)} = 'all')
+		order by starts_at`);
+	const { rows: entries } = await db.execute<Parameters<typeof entryOf>[0]>(sql`
+		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
+		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
+		where v.program_id = ${programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
+			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
+	const gear = new Map<string, Awaited<ReturnType<typeof gearOfRound>>>();
+	for (const r of rounds) gear.set(r.id, await gearOfRound(db, programId, { teamId: r.team_id, siteIds: r.site_ids, starts_ms: +new Date(r.starts_at) }));
+	return {
+		packedAt: now.toISOString(),
+		program: { id: programId, name: member.program.name, timeZone: member.program.timeZone },
+		member: { id: member.id, name: member.name, initials: member.initials, role: member.role, teamId: member.teamId },
+		people: Object.entries(people).map(([id, person]) => ({ id, ...person })),
+		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
+		sites: sites.map((s) => ({ ...s, usual: usual.get(s.id) ?? {} })),
+		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
+		thresholds: settings!.settings.thresholds,
+		instruments: kinds.map(({ code, kind }) => ({ kind, facts: facts[code]! })),
+		rounds: rounds.map((r) => ({
+			id: r.id,
+			name: r.name,
+			startsAt: new Date(r.starts_at).toISOString(),
+			cardVersionId: r.card_version_id,
+			siteIds: r.site_ids,
+			crewIds: r.crew_ids,
+			quality: r.quality,
+			kit: gear.get(r.id)!.kit,
+			gear: gear.get(r.id)!.warnings
+		})),
+		entries: entries.map(entryOf),
+		cursor: cursorAt(upTo, member),
+		clock
+	};
+}

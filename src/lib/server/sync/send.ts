@@ -1,0 +1,56 @@
+import { createHash } from 'node:crypto';
+import { sql } from 'drizzle-orm';
+import type { Entry } from '../../core/logbook';
+import { readScope, type Member } from '../access';
+import type { Db } from '../db/connect';
+import { entryOf } from '../projection/facts';
+
+/** Entries in one answer; a device that was away longer asks again from the cursor. */
+export const PAGE = 2000;
+
+export interface Sent {
+	entries: Entry[];
+	cursor: string;
+	/** More lie beyond this cursor. */
+	more: boolean;
+}
+
+/**
+ * The entries a member may read from a cursor on, and the next cursor. A cursor holds a place in the program's logbook
+ * and the scope it was read with: when a person changes team or role, reading starts from the beginning again. Lines that
+ * were just taken from the same device are not sent back to it.
+ */
+export async function entriesSince(db: Db, member: Member, since: string | number | null | undefined, justTaken: readonly string[] = []): Promise<Sent> {
+	const from = placeIn(since, member);
+	const scope = readScope(member);
+	if (scope === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
+	const upTo = await tip(db, member.programId);
+	const own = sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
+	const { rows } = await db.execute<Parameters<typeof entryOf>[0] & { seq: string }>(sql`
+		select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
+		from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
+		where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} ${scope === 'own' ? own : sql``} ${justTaken.length ? sql`and e.id not in (select unnest(${sql.param([...justTaken])}::uuid[]))` : sql``}
+		order by e.seq limit ${PAGE}`);
+	const more = rows.length === PAGE;
+	return { entries: rows.map(entryOf), cursor: cursorAt(more ? Number(rows.at(-1)!.seq) : upTo, member), more };
+}
+
+/** The last place of a program's logbook that everything before is visible up to. */
+export async function tip(db: Db, programId: string): Promise<number> {
+	const { rows } = await db.execute<{ last_seq: string }>(sql`select last_seq from logbook_tip where program_id = ${programId}`);
+	return Number(rows[0]?.last_seq ?? 0);
+}
+
+export const cursorAt = (seq: number, member: Member): string => `${seq}.${scopeMark(member)}`;
+
+function placeIn(since: string | number | null | undefined, member: Member): number {
+	const [seq, mark] = String(since ?? '').split('.');
+	const place = Number(seq);
+	return mark === scopeMark(member) && Number.isSafeInteger(place) && place >= 0 ? place : 0;
+}
+
+const scopeMark = (m: Member) =>
+	createHash('sha256')
+		.update([m.programId, m.id, readScope(m), m.teamId].join(' '))
+		.digest('hex')
+		.slice(0, 10);

@@ -1,0 +1,66 @@
+<script module lang="ts">
+	import type { Threshold } from '$lib/core/interpret';
+	import type { ParameterCode } from '$lib/core/quantity';
+	import type { ChartPoint, ChartStretch } from './series-option';
+
+	export interface Props {
+		parameter: ParameterCode;
+		points: (ChartPoint & { visitId: string })[];
+		stretches: ChartStretch[];
+		threshold: Threshold | null;
+		timeZone: string;
+		/** Whether the visits behind the figures may be opened. */
+		mayOpen: boolean;
+	}
+</script>
+
+<script lang="ts">
+	import { judge, sayDay } from '$lib/core/interpret';
+	import { parameters, units, withQualifier, writeFigure, type Parameter } from '$lib/core/quantity';
+
+	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
+
+	const known: Parameter = $derived(parameters[parameter]);
+	const figure = (p: ChartPoint) => withQualifier(p.value, p.qualifier, known.unit);
+	const unit = $derived(units[known.unit].symbol);
+</script>
+
+<div class="scroll">
+	{#if stretches.length}
+		<table>
+			<thead><tr><th>Around</th><th class="number">lowest, {unit}</th><th class="number">middle, {unit}</th><th class="number">highest, {unit}</th></tr></thead>
+			<tbody>
+				{#each stretches as s (s.at_ms)}
+					<tr
+						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{s.low.toFixed(known.decimals)}</td><td class="number"
+							>{s.middle.toFixed(known.decimals)}</td
+						><td class="number">{s.high.toFixed(known.decimals)}</td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	{:else}
+		<table>
+			<thead><tr><th>Day</th><th class="number">{known.name}</th><th class="number">±</th><th>says</th><th>review</th></tr></thead>
+			<tbody>
+				{#each points.toReversed() as p (p.visitId)}
+					<tr class:struck={p.status === 'rejected'}>
+						<td
+							>{#if mayOpen}<a href="/visits/{p.visitId}">{sayDay(p.at_ms, timeZone, true)}</a>{:else}{sayDay(p.at_ms, timeZone, true)}{/if}</td
+						>
+						<td class="number">{writeFigure(figure(p), known.decimals)}</td>
+						<td class="number">{p.uncertainty?.toPrecision(2) ?? ''}</td>
+						<td>{threshold ? (judge(figure(p), threshold)?.word ?? '') : ''}</td>
+						<td>{p.status === 'waiting' ? 'waits' : p.status}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	{/if}
+</div>
+
+<style>
+	.scroll {
+		overflow-x: auto;
+	}
+</style>

@@ -1,0 +1,160 @@
+import type { Threshold } from '$lib/core/interpret';
+import type { Parameter } from '$lib/core/quantity';
+
+export interface ChartPoint {
+	at_ms: number;
+	value: number;
+	qualifier: 'below' | 'above' | null;
+	uncertainty: number | null;
+	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
+}
+
+export interface ChartStretch {
+	at_ms: number;
+	low: number;
+	middle: number;
+	high: number;
+}
+
+export interface ChartColours {
+	ink: string;
+	ink2: string;
+	rule: string;
+	water: string;
+	page: string;
+	good: string;
+	watch: string;
+	act: string;
+	danger: string;
+}
+
+export interface SeriesChartInput {
+	parameter: Parameter;
+	unitSymbol: string;
+	threshold: Threshold | null;
+	points: ChartPoint[];
+	stretches: ChartStretch[];
+	from_ms: number;
+	to_ms: number;
+	colours: ChartColours;
+}
+
+/** A series as a drawing: results as marks in time order, non-detects as open marks at their limit, a use's bands behind. */
+export function seriesOption({ parameter, unitSymbol, threshold, points, stretches, from_ms, to_ms, colours }: SeriesChartInput) {
+	const highest = Math.max(0, ...points.map((p) => p.value + (p.uncertainty ?? 0)), ...stretches.map((s) => s.high));
+	const lowest = Math.min(...points.map((p) => p.value - (p.uncertainty ?? 0)), ...stretches.map((s) => s.low), highest);
+	const wide = highest > 0 && lowest > 0 && highest / lowest > 60;
+	const good = points.filter((p) => p.status !== 'rejected');
+	return {
+		animation: false,
+		textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable', color: colours.ink },
+		grid: { left: 58, right: 18, top: 26, bottom: 30 },
+		tooltip: { trigger: 'item', backgroundColor: colours.page, borderColor: colours.rule, textStyle: { color: colours.ink } },
+		xAxis: {
+			type: 'time',
+			min: from_ms,
+			max: to_ms,
+			axisLine: { lineStyle: { color: colours.ink } },
+			axisLabel: { color: colours.ink2, hideOverlap: true },
+			splitLine: { show: false }
+		},
+		yAxis: {
+			type: wide ? 'log' : 'value',
+			scale: true,
+			name: unitSymbol + (wide ? ', each step ten times' : ''),
+			nameTextStyle: { color: colours.ink2, align: 'left', padding: [0, 0, 0, -44] },
+			axisLabel: { color: colours.ink2 },
+			splitLine: { lineStyle: { color: colours.rule } }
+		},
+		series: [
+			...(stretches.length
+				? [
+						{
+							type: 'line',
+							name: 'lowest',
+							data: stretches.map((s) => [s.at_ms, s.low]),
+							symbol: 'none',
+							lineStyle: { color: colours.water, width: 1, opacity: 0.5 }
+						},
+						{
+							type: 'line',
+							name: 'middle',
+							data: stretches.map((s) => [s.at_ms, s.middle]),
+							symbol: 'none',
+							lineStyle: { color: colours.water, width: 2 },
+							markArea: bands(threshold, colours, lowest)
+						},
+						{
+							type: 'line',
+							name: 'highest',
+							data: stretches.map((s) => [s.at_ms, s.high]),
+							symbol: 'none',
+							lineStyle: { color: colours.water, width: 1, opacity: 0.5 }
+						}
+					]
+				: []),
+			{
+				type: 'line',
+				name: parameter.name,
+				data: good.map((p) => [p.at_ms, p.value]),
+				symbol: 'none',
+				lineStyle: { color: colours.water, width: 1, opacity: 0.45 },
+				...(stretches.length ? {} : { markArea: bands(threshold, colours, lowest) })
+			},
+			marks(
+				'measured',
+				points.filter((p) => p.qualifier === null && p.status !== 'rejected' && p.status !== 'waiting'),
+				'circle',
+				colours.water,
+				colours.page
+			),
+			marks(
+				'waiting for review',
+				points.filter((p) => p.qualifier === null && p.status === 'waiting'),
+				'rect',
+				colours.water,
+				colours.page
+			),
+			marks(
+				'below or above a limit',
+				points.filter((p) => p.qualifier !== null && p.status !== 'rejected'),
+				'circle',
+				colours.page,
+				colours.water
+			),
+			marks(
+				'rejected',
+				points.filter((p) => p.status === 'rejected'),
+				'path://M-5 -5L5 5M5 -5L-5 5',
+				colours.danger,
+				colours.danger
+			)
+		]
+	};
+}
+
+const marks = (name: string, points: readonly ChartPoint[], symbol: string, fill: string, edge: string) => ({
+	type: 'scatter',
+	name,
+	symbol,
+	symbolSize: 9,
+	itemStyle: { color: fill, borderColor: edge, borderWidth: 1.8 },
+	data: points.map((p) => [p.at_ms, p.value])
+});
+
+/** The bands of a use, each named at its left edge. */
+function bands(threshold: Threshold | null, colours: ChartColours, lowest: number) {
+	if (!threshold) return undefined;
+	return {
+		silent: true,
+		label: { position: 'insideTopLeft', color: colours.ink2, fontSize: 12 },
+		data: threshold.bands.map((band, i) => [
+			{
+				name: `${threshold.use}: ${band.word}`,
+				yAxis: i === 0 ? Math.min(band.from, lowest) : band.from,
+				itemStyle: { color: colours[band.state], opacity: 0.55 }
+			},
+			{ yAxis: threshold.bands[i + 1]?.from ?? Infinity }
+		])
+	};
+}

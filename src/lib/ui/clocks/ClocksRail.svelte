@@ -1,0 +1,213 @@
+<script module lang="ts">
+	export interface Lane {
+		id: string;
+		name: string;
+		say: string;
+		state: 'late' | 'now' | 'later';
+		start_ms: number;
+		/** When it ought to be done; null where there is only an end. */
+		due_ms: number | null;
+		last_ms: number;
+		href: string | null;
+	}
+	export interface Props {
+		lanes: Lane[];
+		now_ms: number;
+		timeZone: string;
+	}
+	const MOST_LANES = 5;
+</script>
+
+<script lang="ts">
+	import { sayTime } from '$lib/core/interpret';
+	import { placeOnRail, railMarks, type RailMark } from './rail-scale';
+
+	let { lanes, now_ms, timeZone }: Props = $props();
+
+	const at = (ms: number) => 100 * placeOnRail(ms, now_ms);
+	const dayWord = (ms: number) => new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone }).format(ms);
+	const markWord = ({ at_ms, kind }: RailMark, i: number) => {
+		if (kind === 'hour') return sayTime(at_ms, timeZone);
+		if (kind === 'week') return `${Math.round((at_ms - now_ms) / 604_800_000)} wk`;
+		return railMarksNow[i - 1]?.kind !== 'day' ? 'tomorrow' : dayWord(at_ms);
+	};
+	const startOfDay = (ms: number) => {
+		const hours = new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: 'numeric', hourCycle: 'h23', timeZone }).formatToParts(ms);
+		const part = (type: string) => Number(hours.find((p) => p.type === type)?.value ?? 0);
+		return ms - (part('hour') * 60 + part('minute')) * 60_000;
+	};
+	const railMarksNow = $derived(railMarks(now_ms, startOfDay));
+	const shown = $derived(lanes.slice(0, MOST_LANES));
+	const more = $derived(lanes.length - shown.length);
+</script>
+
+<section class="rail" aria-label="Clocks">
+	<div class="ruler" aria-hidden="true">
+		<span class="now" style:left="{at(now_ms)}%">{sayTime(now_ms, timeZone)}</span>
+		{#each railMarksNow as mark, i (mark.at_ms)}<span class="tick {mark.kind}" style:left="{100 * mark.place}%">{markWord(mark, i)}</span>{/each}
+	</div>
+	<ul>
+		{#each shown as lane (lane.id)}
+			{@const past = lane.last_ms < now_ms}
+			{@const from = at(lane.start_ms)}
+			{@const to = past ? at(now_ms) : at(lane.last_ms)}
+			<li class={lane.state}>
+				<span class="lane-name"
+					>{#if lane.href}<a href={lane.href}>{lane.name}</a>{:else}{lane.name}{/if}</span
+				>
+				<span class="track" aria-hidden="true">
+					{#if past}
+						<i class="over" style:left="0" style:width="{to}%"></i>
+					{:else}
+						<i class="good" style:left="{from}%" style:width="{Math.max(0.4, to - from)}%"></i>
+						{#if lane.due_ms !== null && lane.due_ms > now_ms - 86_400_000}
+							<i class="wanted" style:left="{from}%" style:width="{Math.max(0, at(lane.due_ms) - from)}%"></i>
+							<i class="due" style:left="{at(lane.due_ms)}%"></i>
+						{/if}
+						<i class="last" style:left="{to}%"></i>
+					{/if}
+				</span>
+				<span class="lane-say" style:left="calc(var(--names) + (100% - var(--names)) * {Math.min(to, 82) / 100} + 8px)">{lane.say}</span>
+			</li>
+		{/each}
+	</ul>
+	{#if shown.length === 0}<p class="small">Nothing is running. A clock starts here when a bottle is filled or a grab falls due.</p>{/if}
+	{#if more > 0}<p class="small more">and {more} more under Next</p>{/if}
+	<span class="now-line" style:left="calc(var(--names) + (100% - var(--names)) * {at(now_ms) / 100})" aria-hidden="true"></span>
+</section>
+
+<style>
+	.rail {
+		--names: 176px;
+		position: relative;
+		padding: 0;
+	}
+	.ruler {
+		position: relative;
+		margin-left: var(--names);
+		height: 24px;
+		border-bottom: 1.5px solid var(--ink);
+		font-size: 12px;
+	}
+	.ruler span {
+		position: absolute;
+		transform: translateX(-50%);
+		white-space: nowrap;
+	}
+	.ruler .tick::after {
+		content: '';
+		position: absolute;
+		left: 50%;
+		top: 17px;
+		height: 7px;
+		border-left: 1px solid var(--ink);
+	}
+	.ruler .week {
+		color: var(--ink-2);
+	}
+	.ruler .now {
+		font-weight: 700;
+		font-size: 13px;
+		color: var(--water);
+	}
+	li {
+		position: relative;
+		display: grid;
+		grid-template-columns: var(--names) 1fr;
+		height: 24px;
+		align-items: center;
+		font-size: 13px;
+	}
+	.lane-name {
+		overflow: hidden;
+		white-space: nowrap;
+		text-overflow: ellipsis;
+		padding-right: 8px;
+	}
+	.lane-name a {
+		display: inline-block;
+		line-height: 24px;
+		color: inherit;
+		text-decoration-color: var(--rule);
+	}
+	.late .lane-name,
+	.now .lane-name {
+		font-weight: 650;
+	}
+	.track {
+		position: relative;
+		height: 100%;
+	}
+	.track i {
+		position: absolute;
+		top: 50%;
+		transform: translateY(-50%);
+	}
+	.good {
+		height: 9px;
+		background: var(--water-3);
+	}
+	.wanted {
+		height: 3px;
+		background: var(--water);
+	}
+	.now .wanted {
+		background: var(--ochre);
+	}
+	.due,
+	.last {
+		width: 0;
+		height: 14px;
+		border-left: 3px solid var(--water);
+	}
+	.now .due {
+		border-color: var(--ochre);
+	}
+	.last {
+		border-left: 2px solid var(--ink);
+	}
+	.over {
+		height: 5px;
+		background: repeating-linear-gradient(90deg, var(--danger) 0 6px, transparent 6px 10px);
+	}
+	.lane-say {
+		position: absolute;
+		white-space: nowrap;
+	}
+	.late .lane-say {
+		color: var(--danger);
+		font-weight: 650;
+	}
+	.now-line {
+		position: absolute;
+		top: 16px;
+		bottom: 0;
+		border-left: 2px solid var(--water);
+		pointer-events: none;
+	}
+	.more {
+		position: absolute;
+		right: 0;
+		bottom: -2px;
+	}
+	/* on a phone: the words are enough */
+	@media (max-width: 640px) {
+		.ruler,
+		.track,
+		.now-line,
+		li:nth-child(n + 3) {
+			display: none;
+		}
+		li {
+			grid-template-columns: 1fr auto;
+			height: auto;
+			min-height: 26px;
+		}
+		.lane-say {
+			position: static;
+		}
+		.more {
+			position: static;
+		}
+	}
+</style>

@@ -1,0 +1,149 @@
+import { describe, expect, it } from 'vitest';
+import type { GaugingView } from '$lib/core/evaluate';
+import { sectionUnits, streamVisit, type SectionUnits } from '$lib/core/method';
+import { sayAdvice } from './advice';
+import { inColumn, sayAsRead } from './as-read';
+import { FlowEntry } from './flow-entry.svelte';
+import { drawSection } from './section-drawing';
+
+const wanted = { least: 4, enough_percent: 8, shareLimit_percent: 30 };
+const view = (n: number, more: Partial<GaugingView> = {}): GaugingView => ({
+	id: 'main',
+	verticals: Array.from({ length: n }, (_, i) => ({ id: `v${i}`, distance_m: i + 1, depth_m: 0.3, velocity_m_s: 0.4, share_percent: 100 / n })),
+	start: { distance_m: 0, depth_m: 0 },
+	end: { distance_m: n + 1, depth_m: 0 },
+	provisional: false,
+	width_m: n + 1,
+	area_m2: 1,
+	discharge_m3s: 0.3,
+	meanVelocity_ms: 0.3,
+	uncertainty: {
+		discharge_m3s: 0.3,
+		verticalsUsed: n - 2,
+		depthSd_m: 0.01,
+		velocitySd_ms: 0.01,
+		relativeUncertainty: 0.05,
+		expandedPercent: 10,
+		varianceShares: null
+	},
+	next: { distance_m: 1.5, nowPercent: 10, thenPercent: 7.5 },
+	working: null,
+	schools: [],
+	...more
+});
+
+describe('the advice at a gauging', () => {
+	it.each<[string, GaugingView | null, RegExp]>([
+		['nothing typed', null, /^Start at the edge/],
+		['two verticals', view(2), /^Go on across/],
+		['enough verticals, no far edge', view(5, { end: null }), /^Note the far edge/],
+		['unsure', view(5), /^Best next: a vertical at 1\.5 m/],
+		['sure', view(5, { uncertainty: { ...view(5).uncertainty!, expandedPercent: 6 } }), /^That is enough/]
+	])('%s', (_, now, first) => {
+		expect(sayAdvice(now, wanted).first).toMatch(first);
+	});
+});
+
+describe('the drawing of a section', () => {
+	it('keeps every vertical inside and names its exaggeration', () => {
+		const drawing = drawSection(view(6), 340, 200)!;
+		expect(drawing.strips).toHaveLength(6);
+		for (const strip of drawing.strips) {
+			expect(strip.x).toBeGreaterThan(drawing.left);
+			expect(strip.x).toBeLessThan(drawing.right);
+			expect(strip.bedY).toBeLessThan(200);
+		}
+		expect(drawing.exaggeration).toBeGreaterThan(1);
+	});
+
+	it('draws what is only half typed, and nothing where there is nothing', () => {
+		const half = view(2, { start: null, end: null, verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] });
+		expect(drawSection(half, 340, 200)?.strips[0]?.speed).toBeNull();
+		expect(JSON.stringify(drawSection(half, 340, 200))).not.toMatch(/NaN/);
+		expect(drawSection(view(0), 340, 200)).toBeNull();
+	});
+});
+
+describe('typing a section', () => {
+	const metric = sectionUnits(streamVisit);
+	const feet: SectionUnits = { tape: 'ft', velocity: 'ft_s', area: 'ft2', discharge: 'ft3_s' };
+	const entry = (units = metric) =>
+		new FlowEntry(
+			'main',
+			() => 'new',
+			units,
+			() => undefined
+		);
+
+	it('goes from the edge to a vertical’s distance, depth, velocity, and on to the next', () => {
+		const typing = entry();
+		typing.begin(null);
+		expect(typing.path()).toBe('gaugings/main/edges/startDistance_m');
+		const path = ['0.4', '0.8', '0,12', '0.14'].map((text) => {
+			typing.type(text);
+			expect(typing.take()).toBe(Number(text.replace(',', '.')));
+			typing.advance();
+			return typing.path();
+		});
+		expect(path).toEqual(['distance_m', 'depth_m', 'velocity_m_s', 'distance_m'].map((field) => `gaugings/main/verticals/new/${field}`));
+	});
+
+	it('refuses what cannot be, asks about what is rare, and takes it the second time', () => {
+		const typing = entry();
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.type('12');
+		expect(typing.take()).toBeNull();
+		expect(typing.said).toMatch(/not possible/);
+		typing.type('3.1');
+		expect(typing.take()).toBeNull();
+		expect(typing.said).toMatch(/Is the unit right/);
+		expect(typing.take()).toBe(3.1);
+	});
+
+	it('takes up where a gauging was left', () => {
+		const typing = entry();
+		typing.begin(view(2, { verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] }));
+		expect(typing.path()).toBe('gaugings/main/verticals/a/velocity_m_s');
+	});
+
+	it('asks in feet where the card does, keeps the figure as it was read, and judges it in its own unit', () => {
+		const steps = streamVisit.steps.map((s) => (s.tool === 'flow' ? { ...s, tapeUnit: 'ft' as const, velocityUnit: 'ft_s' as const } : s));
+		expect(sectionUnits({ steps, shown: { discharge: 'ft3_s' } })).toEqual(feet);
+		const typing = entry(feet);
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.type('3.1'); // rare in metres, ordinary in feet
+		expect(typing.take()).toEqual({ value: 3.1, unit: 'ft' });
+		typing.type('12');
+		expect(typing.take()).toBeNull();
+		expect(typing.said).toMatch(/12 ft is rarely waded/);
+		typing.choose({ row: 'v1', field: 'velocity_m_s' });
+		typing.type('1.2');
+		expect(typing.take()).toEqual({ value: 1.2, unit: 'ft_s' });
+	});
+
+	it('shows a figure as read, and says its unit where the column has another', () => {
+		expect([sayAsRead({ value: 1.5, unit: 'ft' }, 'ft'), sayAsRead({ value: 1.5, unit: 'ft' }, 'm'), sayAsRead(0.4, 'm'), sayAsRead(0.4, 'ft_s')]).toEqual([
+			'1.5',
+			'1.5 ft',
+			'0.4',
+			'0.4 m/s'
+		]);
+		expect([inColumn(0.3048, 'ft'), inColumn(0.3048, 'm'), inColumn(-0.3048, 'ft_s')]).toEqual(['1', '0.305', '−1']);
+		const advice = sayAdvice(view(5), wanted, 'ft');
+		expect(advice.first).toBe('Best next: a vertical at 4.921 ft.');
+		expect(drawSection(view(3), 340, 200, 'ft')!.strips[0]!.depth).toBe('1.0');
+		expect(drawSection(view(3), 340, 200, 'ft')!.ticks.map((t) => t.text)).toContain('10');
+	});
+
+	it('shows what another tab is typing until a hand types here, and lets it go once it is kept there', () => {
+		const typing = entry();
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.resume({ 'gaugings/main/verticals/v1/depth_m': '0.' });
+		expect(typing.text).toBe('0.');
+		typing.resume({});
+		expect(typing.text).toBe('');
+		typing.type('0.3');
+		typing.resume({ 'gaugings/main/verticals/v1/depth_m': '0' });
+		expect(typing.text).toBe('0.3');
+	});
+});

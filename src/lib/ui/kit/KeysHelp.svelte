@@ -1,0 +1,67 @@
+<script module lang="ts">
+	export interface Props {
+		tabs: { word: string; key: string }[];
+		open: boolean;
+	}
+	const others = [
+		{ word: 'On a site: the chart as a table, and back', key: 't' },
+		{ word: 'This list', key: '?' },
+		{ word: 'Close it', key: 'Esc' }
+	];
+</script>
+
+<script lang="ts">
+	import { Dialog } from '@skeletonlabs/skeleton-svelte';
+
+	let { tabs, open = $bindable() }: Props = $props();
+</script>
+
+<Dialog {open} onOpenChange={(e) => (open = e.open)}>
+	<Dialog.Backdrop class="keys-backdrop" />
+	<Dialog.Positioner class="keys-positioner">
+		<Dialog.Content class="keys-panel">
+			<Dialog.Title class="keys-title">Keys</Dialog.Title>
+			<table>
+				<tbody>
+					{#each [...tabs, ...others] as { word, key } (key)}<tr><td>{word}</td><td class="number"><kbd>{key}</kbd></td></tr>{/each}
+				</tbody>
+			</table>
+			<Dialog.CloseTrigger class="act">Close</Dialog.CloseTrigger>
+		</Dialog.Content>
+	</Dialog.Positioner>
+</Dialog>
+
+<style>
+	:global(.keys-backdrop) {
+		position: fixed;
+		inset: 0;
+		background: color-mix(in oklab, var(--ink) 35%, transparent);
+		z-index: 20;
+	}
+	:global(.keys-positioner) {
+		position: fixed;
+		inset: 0;
+		display: grid;
+		place-items: center;
+		z-index: 21;
+	}
+	:global(.keys-panel) {
+		width: min(92vw, 420px);
+		padding: 20px 24px;
+		background: var(--page);
+		border: 1px solid var(--ink);
+		display: grid;
+		gap: 12px;
+	}
+	:global(.keys-title) {
+		font: 600 21px var(--head);
+	}
+	kbd {
+		font: 600 14px var(--text);
+		border: 1px solid var(--ink-3);
+		border-radius: 4px;
+		padding: 1px 7px;
+		background: var(--paper);
+		color: var(--ink);
+	}
+</style>

@@ -1,0 +1,200 @@
+<script module lang="ts">
+	import type { Snippet } from 'svelte';
+
+	export interface Tab {
+		word: string;
+		href: string;
+		key: string;
+	}
+	export interface Props {
+		tabs: Tab[];
+		path: string;
+		person: { name: string; role: string };
+		children: Snippet;
+	}
+</script>
+
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import KeysHelp from './KeysHelp.svelte';
+	import ModeChoice from './ModeChoice.svelte';
+
+	let { tabs, path, person, children }: Props = $props();
+
+	let helpOpen = $state(false);
+	const isOpen = (tab: Tab) => path === tab.href || path.startsWith(`${tab.href}/`) || (tab.href === '/review' && path.startsWith('/visits/'));
+
+	function onkeydown(event: KeyboardEvent) {
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		if ((event.target as HTMLElement).closest('input, textarea, select, [contenteditable]')) return;
+		if (event.key === '?') helpOpen = true;
+		const tab = tabs.find((t) => t.key === event.key);
+		if (tab) void goto(tab.href);
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+<a class="skip" href="#page">Skip to the page</a>
+<nav class="tabs" aria-label="Parts of the notebook">
+	<b>Keen<br />Riffle</b>
+	{#each tabs as tab (tab.href)}
+		<a href={tab.href} aria-current={isOpen(tab) ? 'page' : undefined} aria-keyshortcuts={tab.key}>{tab.word}<kbd aria-hidden="true">{tab.key}</kbd></a>
+	{/each}
+	<div class="foot">
+		<ModeChoice />
+		<button type="button" class="keys" onclick={() => (helpOpen = true)}>Keys <kbd aria-hidden="true">?</kbd></button>
+		<form method="POST" action="/sign-out">
+			<p class="small">{person.name}<br />{person.role}</p>
+			<button class="keys">Sign out</button>
+		</form>
+	</div>
+</nav>
+<div class="desk" id="page">{@render children()}</div>
+<KeysHelp {tabs} bind:open={helpOpen} />
+
+<style>
+	.skip {
+		position: absolute;
+		left: -999px;
+		z-index: 30;
+		background: var(--page);
+		padding: 8px 14px;
+	}
+	.skip:focus {
+		left: 8px;
+		top: 8px;
+	}
+	.tabs {
+		position: fixed;
+		inset: 0 auto 0 0;
+		width: 116px;
+		background: var(--paper-3);
+		border-right: 1px solid var(--rule);
+		padding: 18px 0 10px 10px;
+		display: flex;
+		flex-direction: column;
+		gap: 3px;
+		z-index: 3;
+	}
+	.tabs > b {
+		font: 600 18px/1.05 var(--head);
+		margin: 0 0 18px 4px;
+		color: var(--water);
+	}
+	.tabs > a {
+		display: flex;
+		justify-content: space-between;
+		padding: 8px 10px;
+		border: 1px solid transparent;
+		border-right: 0;
+		border-radius: 5px 0 0 5px;
+		color: var(--ink);
+		text-decoration: none;
+		font-size: 14px;
+	}
+	.tabs > a:hover {
+		text-decoration: underline;
+	}
+	.tabs > a[aria-current] {
+		background: var(--paper);
+		border-color: var(--rule);
+		font-weight: 650;
+		margin-right: -1px;
+	}
+	kbd {
+		font: 12px var(--text);
+		color: var(--ink-2);
+		background: none;
+		border: 0;
+		padding: 0;
+	}
+	.foot {
+		margin-top: auto;
+		padding-right: 10px;
+		display: grid;
+		gap: 6px;
+	}
+	.keys {
+		font-size: 13px;
+		text-align: left;
+		text-decoration: underline;
+		color: var(--ink);
+		min-height: 24px;
+		cursor: pointer;
+	}
+	.foot form {
+		border-top: 1px solid var(--ink-3);
+		padding-top: 6px;
+	}
+	.foot .small {
+		line-height: 1.25;
+		color: var(--ink);
+	}
+	.desk {
+		margin-left: 116px;
+		min-height: 100vh;
+		display: flex;
+		flex-direction: column;
+	}
+	@media (max-width: 640px) {
+		.tabs {
+			position: static;
+			width: auto;
+			flex-flow: row wrap;
+			padding: 8px 10px 0;
+			border-right: 0;
+			border-bottom: 1px solid var(--rule);
+		}
+		.tabs > b {
+			margin: 0 12px 4px 0;
+			font-size: 15px;
+		}
+		.tabs > a {
+			min-height: 44px;
+			align-items: center;
+			border: 1px solid transparent;
+			border-bottom: 0;
+			border-radius: 5px 5px 0 0;
+		}
+		.tabs > a[aria-current] {
+			margin: 0 0 -1px;
+		}
+		kbd {
+			display: none;
+		}
+		.foot {
+			display: flex;
+			width: 100%;
+			order: 9;
+			align-items: center;
+			justify-content: space-between;
+			margin: 0;
+			padding: 0 0 4px;
+		}
+		.foot form {
+			border: 0;
+			padding: 0;
+			display: flex;
+			gap: 10px;
+			align-items: center;
+		}
+		.foot .keys {
+			min-height: 32px;
+		}
+		.foot > .keys {
+			display: none;
+		}
+		.desk {
+			margin-left: 0;
+		}
+	}
+	@media print {
+		.tabs {
+			display: none;
+		}
+		.desk {
+			margin: 0;
+		}
+	}
+</style>

@@ -1,0 +1,152 @@
+<script module lang="ts">
+	import type { Result } from '$lib/core/evaluate';
+	import type { Threshold } from '$lib/core/interpret';
+	import type { Flag } from '$lib/core/quality';
+	import type { Unit } from '$lib/core/quantity';
+
+	export interface Props {
+		result: Omit<Result, never>;
+		flags: Flag[];
+		threshold: Threshold | null;
+		/** The unit that the card shows it in. */
+		unit: Unit;
+		/** The text that a verdict keeps. */
+		judged: string;
+		mayJudge: boolean;
+		nameOf: (memberId: string) => string;
+		timeZone: string;
+		/** What was wrong with the last try, and the reason that was typed. */
+		refused: { why: string; reason: string } | null;
+	}
+	const words = { waiting: 'waits for review', accepted: 'accepted', qualified: 'qualified', rejected: 'rejected' } as const;
+</script>
+
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { flagSentence, judge, sayDay, saySure, sayWorking } from '$lib/core/interpret';
+	import { weightOf } from '$lib/core/quality';
+	import { parameters, units } from '$lib/core/quantity';
+
+	let { result, flags, threshold, unit, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
+
+	const known = $derived(parameters[result.parameter]);
+	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit));
+	const band = $derived(threshold ? judge(result.figure, threshold) : null);
+	const reasonId = $derived(`reason-${result.parameter}`);
+</script>
+
+<article id={result.parameter} class={result.status}>
+	<div class="figure">
+		<h3>{known.name}</h3>
+		<p>
+			<b class:struck={result.status === 'rejected'}>{sure.figure}</b>
+			{#if sure.uncertainty}<span class="small">± {sure.uncertainty} {units[unit].symbol}</span>{/if}
+			{#if band}<span class="small">{threshold?.use}: {band.word}</span>{/if}
+		</p>
+		<small>{result.basis}</small>
+		{#if result.working}<details>
+				<summary>how</summary>
+				<p class="working">{sayWorking(result.working)}</p>
+			</details>{/if}
+	</div>
+	<div class="doubts">
+		{#each flags as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+		{#if result.review}
+			<p class="small">
+				{words[result.status].charAt(0).toUpperCase() + words[result.status].slice(1)}
+				{result.status === 'waiting' ? 'again' : ''} by {nameOf(result.review.by)}, {sayDay(Date.parse(result.review.at), timeZone, true)}{result.review.reason
+					? `: ${result.review.reason}`
+					: '.'}
+			</p>
+		{:else}
+			<p class="small">{words[result.status]}</p>
+		{/if}
+		{#if mayJudge}
+			<form method="POST" action="?/judge#{result.parameter}" use:enhance>
+				<input type="hidden" name="parameter" value={result.parameter} />
+				<input type="hidden" name="judged" value={judged} />
+				<label class="visually-hidden" for={reasonId}>Reason, for {known.name}</label>
+				<input
+					id={reasonId}
+					name="reason"
+					class="input-line"
+					maxlength="500"
+					placeholder="reason, when qualified or rejected"
+					value={refused?.reason ?? ''}
+					aria-invalid={refused ? 'true' : undefined}
+					aria-describedby="{reasonId}-why"
+				/>
+				<button class="act" name="verdict" value="accept">Accept</button>
+				<button class="act" name="verdict" value="qualify">Qualify</button>
+				<button class="act plain" name="verdict" value="reject">Reject</button>
+				<p id="{reasonId}-why" class="wrong" role="alert">{refused?.why ?? ''}</p>
+			</form>
+		{/if}
+	</div>
+</article>
+
+<style>
+	article {
+		display: grid;
+		grid-template-columns: 230px minmax(0, 1fr);
+		gap: 6px 20px;
+		padding: 10px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	.figure b {
+		font-size: 21px;
+		font-weight: 650;
+	}
+	.figure span {
+		display: block;
+	}
+	details {
+		font-size: 14px;
+	}
+	summary {
+		cursor: pointer;
+		color: var(--water);
+		width: fit-content;
+		padding: 4px 0;
+	}
+	.working {
+		overflow-wrap: anywhere;
+		font-variant-numeric: tabular-nums;
+	}
+	.doubts {
+		display: grid;
+		gap: 6px;
+		align-content: start;
+	}
+	form {
+		display: grid;
+		grid-template-columns: minmax(120px, 1fr) auto auto auto;
+		gap: 6px;
+	}
+	.input-line {
+		padding: 4px 8px;
+	}
+	.wrong {
+		grid-column: 1 / -1;
+		color: var(--danger);
+		font-weight: 600;
+	}
+	.wrong:empty {
+		display: none;
+	}
+	@media (max-width: 720px) {
+		article {
+			grid-template-columns: 1fr;
+		}
+		form {
+			grid-template-columns: repeat(3, 1fr);
+		}
+		.input-line {
+			grid-column: 1 / -1;
+			min-height: 44px;
+		}
+		form .act {
+			min-height: 44px;
+		}
+	}
+</style>

@@ -1,0 +1,112 @@
+<script module lang="ts">
+	export interface Refused {
+		id: string;
+		path: string;
+		value: unknown;
+		why: string;
+	}
+	export interface Props {
+		kept: number;
+		unsent: number;
+		/** Lines of somebody else who used this device, waiting for them to sign in. */
+		others: number;
+		refused: Refused[];
+		standing: 'idle' | 'sending' | 'offline' | 'signed-out' | 'trouble';
+		notes: string[];
+		onsend: () => void;
+		onclose: () => void;
+	}
+</script>
+
+<script lang="ts">
+	import { Dialog } from '@skeletonlabs/skeleton-svelte';
+	import { sayValue } from '$lib/core/interpret';
+
+	let { kept, unsent, others, refused, standing, notes, onsend, onclose }: Props = $props();
+
+	const sentences = $derived([
+		`${kept} lines are kept on this device.`,
+		unsent ? `${unsent} of them are only here so far.` : 'All of yours have been sent and taken.',
+		{
+			idle: unsent ? 'They are sent next.' : '',
+			sending: 'Sending now.',
+			offline: 'There is no network here. They go by themselves when there is one; nothing is lost by closing this.',
+			'signed-out': 'Your sign-in has run out. Everything stays here; sign in again to send it.',
+			trouble: 'The server does not take them just now. They stay here and are tried again.'
+		}[standing],
+		others ? `${others} were written by someone else on this device and are sent when they sign in here.` : ''
+	]);
+</script>
+
+<Dialog open onOpenChange={(e) => !e.open && onclose()}>
+	<Dialog.Backdrop class="kept-backdrop" />
+	<Dialog.Positioner class="kept-positioner">
+		<Dialog.Content class="kept-panel">
+			<Dialog.Title class="kept-title">What is kept and what is sent</Dialog.Title>
+			<Dialog.Description>
+				{#each sentences.filter(Boolean) as sentence (sentence)}<span class="sentence">{sentence}</span>{/each}
+			</Dialog.Description>
+			{#each notes as note (note)}<p class="say ask">{note}</p>{/each}
+			{#if refused.length}
+				<h3>Refused by the server, kept here</h3>
+				<ul>
+					{#each refused as line (line.id)}<li><b>{sayValue(line.value)}</b> at {line.path}: {line.why}</li>{/each}
+				</ul>
+			{/if}
+			<p class="buttons">
+				{#if standing === 'signed-out'}<a class="act main" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a>{:else}<button
+						type="button"
+						class="act main"
+						onclick={onsend}>Send now</button
+					>{/if}
+				<Dialog.CloseTrigger class="act plain">Close</Dialog.CloseTrigger>
+			</p>
+		</Dialog.Content>
+	</Dialog.Positioner>
+</Dialog>
+
+<style>
+	:global(.kept-backdrop) {
+		position: fixed;
+		inset: 0;
+		background: color-mix(in oklab, var(--ink) 40%, transparent);
+		z-index: 20;
+	}
+	:global(.kept-positioner) {
+		position: fixed;
+		inset: 0;
+		display: grid;
+		align-items: end;
+		justify-items: center;
+		z-index: 21;
+	}
+	:global(.kept-panel) {
+		width: min(100%, 520px);
+		max-height: 80vh;
+		overflow: auto;
+		padding: 18px 18px 22px;
+		background: var(--paper);
+		border-top: 3px solid var(--ink);
+		display: grid;
+		gap: 10px;
+		font-size: 17px;
+	}
+	:global(.kept-title) {
+		font: 600 21px var(--head);
+	}
+	.sentence {
+		display: block;
+	}
+	li {
+		padding: 6px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	.buttons {
+		display: flex;
+		gap: 10px;
+	}
+	.buttons :global(.act) {
+		min-height: 48px;
+		padding-inline: 20px;
+	}
+</style>

@@ -1,0 +1,58 @@
+<script module lang="ts">
+	import type { Result } from '$lib/core/evaluate';
+	import type { Threshold } from '$lib/core/interpret';
+	import type { MethodCard } from '$lib/core/method';
+	import type { ParameterCode } from '$lib/core/quantity';
+
+	export interface Props {
+		parameters: ParameterCode[];
+		results: Result[];
+		thresholds: Threshold[];
+		/** Says in which units figures are shown. */
+		card: Pick<MethodCard, 'shown'>;
+	}
+</script>
+
+<script lang="ts">
+	import { judge, saySure, sayWorking } from '$lib/core/interpret';
+	import { shownUnit } from '$lib/core/method';
+	import { parameters as known, units } from '$lib/core/quantity';
+
+	let { parameters, results, thresholds, card }: Props = $props();
+
+	const shown = $derived(parameters.flatMap((p) => results.filter((r) => r.parameter === p)));
+	const say = (r: Result) => {
+		const unit = shownUnit(card, r.parameter);
+		const { figure, uncertainty } = saySure(r.figure, r.uncertainty, known[r.parameter].decimals, unit);
+		const { symbol } = units[unit];
+		return uncertainty === null ? figure : `${figure.replace(` ${symbol}`, '')} ± ${uncertainty} ${symbol}`;
+	};
+	const word = (r: Result) => {
+		const threshold = thresholds.find((t) => t.parameter === r.parameter);
+		return threshold ? judge(r.figure, threshold)?.word : undefined;
+	};
+</script>
+
+{#if shown.length}
+	<div class="say" role="status">
+		{#each shown as result (result.parameter)}
+			<p>
+				<b>{result.parameter === 'oxygen-saturation' ? `${say(result)} of what this water can hold` : `${known[result.parameter].name}: ${say(result)}`}</b
+				>{#if word(result)}, {word(result)}{/if}<br />
+				<span class="small">{result.basis.charAt(0).toUpperCase() + result.basis.slice(1)}.</span>
+				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span>{/if}
+			</p>
+		{/each}
+	</div>
+{/if}
+
+<style>
+	.say {
+		margin: 12px 0;
+		background: var(--water-4);
+		font-size: 16px;
+	}
+	p + p {
+		margin-top: 6px;
+	}
+</style>

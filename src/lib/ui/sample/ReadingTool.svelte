@@ -1,0 +1,189 @@
+<script module lang="ts">
+	import type { Line } from '$lib/core/logbook';
+	import type { Figure, ParameterCode, Unit } from '$lib/core/quantity';
+	import type { Slot } from './figure-entry.svelte';
+
+	export interface Props {
+		parameter: ParameterCode;
+		unit: Unit;
+		slots: Slot[];
+		lines: Map<string, Line>;
+		drafts: Record<string, string>;
+		instruments: string[];
+		initialsOf: (memberId: string) => string;
+		timeZone: string;
+		ondraft: (path: string, text: string) => void;
+		/** A figure is kept at a place; `was` is the line that it replaces. */
+		onkeep: (path: string, figure: Figure, was: string | null) => void | Promise<void>;
+		onstrike: (path: string, was: string, reason: string) => void;
+	}
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { units, writeFigure } from '$lib/core/quantity';
+	import { FigureEntry } from './figure-entry.svelte';
+	import Keypad from './Keypad.svelte';
+	import StrikeReason from './StrikeReason.svelte';
+	import Struck from './Struck.svelte';
+
+	let { parameter, unit, slots, lines, drafts, instruments, initialsOf, timeZone, ondraft, onkeep, onstrike }: Props = $props();
+
+	const live = (path: string) => lines.get(path)?.live ?? null;
+	const figureAt = (path: string) => (live(path) ? (lines.get(path)?.value as Figure) : null);
+
+	// the page makes this tool anew for each step, so what it starts from does not change under it
+	const entry = untrack(() => new FigureEntry(parameter, unit, ondraft));
+	entry.active = untrack(() => slots.find((s) => drafts[s.path])?.path ?? slots.find((s) => !lines.get(s.path)?.live)?.path ?? slots[0]?.path ?? '');
+	$effect.pre(() =>
+		entry.resume(
+			drafts,
+			slots.map((s) => s.path)
+		)
+	); // another tab types and keeps as well
+	let instrument = $state(untrack(() => lastUsed() ?? instruments[0] ?? ''));
+	let striking = $state(false);
+	/** Places whose figure has been kept here and may still be on its way to the disk. */
+	const onTheWay = new Set<string>();
+
+	const bare = (figure: Figure) => writeFigure(figure).replace(` ${units[figure.unit].symbol}`, '').replace('below ', '<').replace('over ', '>');
+
+	function lastUsed(): string | undefined {
+		return slots.map((s) => figureAt(s.path)?.instrument).find((i) => i !== undefined);
+	}
+
+	async function keep() {
+		const path = entry.active;
+		const figure = entry.take(instrument || null);
+		if (!figure) return;
+		const text = entry.text;
+		const was = live(path)?.id ?? null;
+		entry.clear(path);
+		// the hand goes on at once; the line is on the disk a moment later
+		onTheWay.add(path);
+		const next = slots.find((s) => !onTheWay.has(s.path) && !live(s.path));
+		if (next) {
+			entry.choose(next.path);
+			focusOn(next.path);
+		}
+		try {
+			await onkeep(path, figure, was);
+		} catch (trouble) {
+			onTheWay.delete(path);
+			entry.choose(path);
+			entry.texts[path] = text;
+			entry.said = trouble instanceof Error ? trouble.message : String(trouble);
+		}
+	}
+
+	const focusOn = (path: string) => document.getElementById(path)?.focus();
+
+	function strike(reason: string) {
+		const line = live(entry.active);
+		if (line) onstrike(entry.active, line.id, reason);
+		striking = false;
+	}
+</script>
+
+<div class="slots" style:--n={slots.length}>
+	{#each slots as slot, i (slot.path)}
+		{@const kept = figureAt(slot.path)}
+		<label class:active={entry.active === slot.path} class:kept={kept !== null && !entry.texts[slot.path]}>
+			<small>{slot.label}{i === slots.length - 1 ? `, ${units[unit].symbol}` : ''}</small>
+			<input
+				id={slot.path}
+				inputmode="none"
+				autocomplete="off"
+				enterkeyhint="done"
+				value={entry.texts[slot.path] ?? (kept ? bare(kept) : '')}
+				onfocus={(e) => {
+					entry.choose(slot.path);
+					e.currentTarget.select();
+				}}
+				oninput={(e) => entry.type(e.currentTarget.value)}
+				onkeydown={(e) => {
+					if (e.key === 'Enter') void keep();
+				}}
+				aria-describedby="said"
+			/>
+		</label>
+	{/each}
+</div>
+<p id="said" role="alert" class:say={entry.said} class="ask said">{entry.said ?? ''}</p>
+
+{#each slots as slot (slot.path)}
+	<Struck line={lines.get(slot.path)} {initialsOf} {timeZone} />
+{/each}
+
+{#if instruments.length}
+	<label class="instrument small">
+		read with
+		<select class="input-line" bind:value={instrument}>
+			{#each instruments as code (code)}<option>{code}</option>{/each}
+			<option value="">another, not listed</option>
+		</select>
+	</label>
+{/if}
+
+<Keypad onkey={entry.press} onkeep={keep} disabled={entry.text === ''} />
+{#if live(entry.active) && !entry.texts[entry.active]}
+	{#if striking}
+		<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />
+	{:else}
+		<button type="button" class="act plain strike" onclick={() => (striking = true)}>Strike this figure</button>
+	{/if}
+{/if}
+
+<style>
+	.slots {
+		display: grid;
+		grid-template-columns: repeat(var(--n), minmax(0, 1fr));
+		gap: 8px;
+	}
+	.slots label {
+		display: block;
+		border: 1.5px solid var(--ink-3);
+		border-radius: 5px;
+		padding: 6px 8px;
+		background: var(--page);
+	}
+	.slots label.active {
+		box-shadow: inset 0 0 0 2px var(--water);
+		border-color: var(--water);
+	}
+	input {
+		width: 100%;
+		border: 0;
+		background: transparent;
+		padding: 0;
+		font-size: 26px;
+		font-weight: 600;
+		color: var(--ink);
+	}
+	input:focus {
+		outline: none;
+		box-shadow: none;
+	}
+	.kept input {
+		color: var(--ink-2);
+	}
+	.said {
+		margin: 8px 0;
+		min-height: 0;
+	}
+	.instrument {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		align-items: center;
+		gap: 8px;
+		margin: 8px 0;
+	}
+	.instrument select {
+		min-height: 44px;
+		font-size: 16px;
+	}
+	.strike {
+		margin-top: 8px;
+		min-height: 48px;
+	}
+</style>

@@ -1,0 +1,135 @@
+<script module lang="ts">
+	export interface Knot {
+		id: string;
+		title: string;
+		state: 'tied' | 'open' | 'passed' | 'needless';
+		href: string;
+	}
+	export interface Props {
+		knots: Knot[];
+		current: string;
+	}
+	const said = { tied: 'done', open: 'to do', passed: 'passed over', needless: 'not asked for here' } as const;
+</script>
+
+<script lang="ts">
+	let { knots, current }: Props = $props();
+</script>
+
+<nav aria-label="Steps of this visit">
+	<ol>
+		{#each knots as knot, i (knot.id)}
+			<li class={knot.state} class:here={knot.id === current}>
+				<a href={knot.href} aria-current={knot.id === current ? 'step' : undefined} title={knot.title}>
+					<span class="knot" aria-hidden="true">{knot.state === 'needless' ? '–' : i + 1}</span>
+					<span class="word">{knot.title}<span class="visually-hidden">, {said[knot.state]}</span></span>
+				</a>
+			</li>
+		{/each}
+	</ol>
+</nav>
+
+<style>
+	nav {
+		background: var(--paper-2);
+		height: 100%;
+	}
+	ol {
+		position: sticky;
+		top: 0;
+		padding: 6px 0;
+	}
+	li {
+		position: relative;
+	}
+	/* the rope itself: dark where the knots are tied */
+	li::before {
+		content: '';
+		position: absolute;
+		left: 27px;
+		top: 0;
+		bottom: 0;
+		width: 8px;
+		margin-left: -4px;
+		background: var(--paper-3);
+	}
+	li.tied::before {
+		width: 4px;
+		margin-left: -2px;
+		background: var(--ink-2);
+	}
+	a {
+		position: relative;
+		display: grid;
+		place-items: center;
+		width: 54px;
+		height: 56px;
+		text-decoration: none;
+	}
+	.knot {
+		display: grid;
+		place-items: center;
+		width: 26px;
+		height: 22px;
+		border: 2px solid var(--ink-2);
+		border-radius: 50%;
+		background: var(--page);
+		color: var(--ink);
+		font-size: 13px;
+		font-weight: 650;
+	}
+	.word {
+		position: absolute;
+		width: 1px;
+		height: 1px;
+		overflow: hidden;
+		clip-path: inset(50%);
+		white-space: nowrap;
+	}
+	.tied .knot {
+		background: var(--ink-2);
+		color: var(--page);
+	}
+	.passed .knot {
+		border-style: dashed;
+	}
+	.needless .knot {
+		border-color: var(--ink-3);
+		color: var(--ink-3);
+	}
+	.here .knot {
+		width: 34px;
+		height: 34px;
+		background: var(--water);
+		border: 3px solid var(--page);
+		outline: 2px solid var(--water);
+		color: var(--page);
+	}
+	@media (min-width: 900px) {
+		nav {
+			width: 232px;
+		}
+		a {
+			grid-template-columns: 54px 1fr;
+			justify-items: start;
+			width: 100%;
+			height: 48px;
+			color: var(--ink-2);
+		}
+		.knot {
+			justify-self: center;
+		}
+		.here a {
+			color: var(--ink);
+			font-weight: 650;
+		}
+		.word {
+			position: static;
+			width: auto;
+			height: auto;
+			clip-path: none;
+			white-space: normal;
+			font-size: 15px;
+		}
+	}
+</style>

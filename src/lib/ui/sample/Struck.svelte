@@ -1,0 +1,49 @@
+<script module lang="ts">
+	import type { Line } from '$lib/core/logbook';
+
+	export interface Props {
+		line: Line | undefined;
+		initialsOf: (memberId: string) => string;
+		timeZone: string;
+	}
+</script>
+
+<script lang="ts">
+	import { sayTime, sayValue } from '$lib/core/interpret';
+	import { instantOf } from '$lib/core/logbook';
+
+	let { line, initialsOf, timeZone }: Props = $props();
+
+	/** Values no longer shown, with the line that took each out. */
+	const struck = $derived(
+		(line?.history ?? [])
+			.filter((e) => e.op === 'set' && e !== line?.live && !line?.rivals.includes(e))
+			.map((e) => ({ entry: e, by: line?.history.find((other) => other.was === e.id) }))
+	);
+	const time = (at: string) => sayTime(instantOf(at), timeZone);
+</script>
+
+{#if struck.length || line?.rivals.length}
+	<ul class="small">
+		{#each struck as { entry, by } (entry.id)}
+			<li>
+				<s>{sayValue(entry.value, timeZone)}</s> by {initialsOf(entry.by)}
+				{time(entry.at)}{#if by}, struck by {initialsOf(by.by)}
+					{time(by.at)}{#if by.op === 'strike' && by.value}: {by.value}{/if}{/if}
+			</li>
+		{/each}
+		{#each line?.rivals ?? [] as rival (rival.id)}
+			<li>{sayValue(rival.value, timeZone)} by {initialsOf(rival.by)} {time(rival.at)}: also written, a reviewer decides</li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	ul {
+		display: grid;
+		gap: 2px;
+	}
+	s {
+		color: var(--ink-3);
+	}
+</style>

@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { siteTrend } from '$lib/core/interpret';
+
+expose(siteTrend);

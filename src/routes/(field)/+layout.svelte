@@ -1,0 +1,26 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { FieldApp } from '$lib/field/field-app.svelte';
+	import { setFieldApp } from './field-context';
+	import type { LayoutProps } from './$types';
+
+	let { children }: LayoutProps = $props();
+
+	const app = new FieldApp();
+	setFieldApp(app);
+
+	onMount(() => {
+		if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/service-worker.js');
+		return app.start();
+	});
+</script>
+
+<div class="field">{@render children()}</div>
+
+<style>
+	.field {
+		font-size: 17px;
+		background: var(--page);
+		min-height: 100vh;
+	}
+</style>

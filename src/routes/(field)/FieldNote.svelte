@@ -1,0 +1,18 @@
+<script lang="ts">
+	import type { FieldApp } from '$lib/field/field-app.svelte';
+	import KeptNote from '$lib/ui/sample/KeptNote.svelte';
+
+	let { app }: { app: FieldApp } = $props();
+
+	const mine = $derived(app.unsent.filter((e) => e.by === app.member?.id));
+</script>
+
+<KeptNote
+	kept={app.keptCount}
+	unsent={mine.length}
+	others={app.unsent.length - mine.length}
+	refused={app.refused.map((e) => ({ id: e.id, path: e.path, value: e.value, why: e.why ?? '' }))}
+	standing={app.sync.standing}
+	notes={app.sync.notes}
+	onsend={() => app.sync.nudge()}
+/>

@@ -1,0 +1,257 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
+	import { v7 } from 'uuid';
+	import { sayDay, sayTime } from '$lib/core/interpret';
+	import { readLabelCode } from '$lib/core/custody';
+	import { instantOf, type Opening } from '$lib/core/logbook';
+	import { fieldApp } from '../field-context';
+	import FieldNote from '../FieldNote.svelte';
+
+	const app = fieldApp();
+
+	const DAY_ms = 86_400_000;
+	const satchel = $derived(app.packed?.satchel ?? null);
+	const site = (id: string) => satchel?.sites.find((s) => s.id === id);
+	const visits = $derived(
+		app.bounds
+			.filter((e) => e.path === 'opening' && e.state !== 'refused')
+			.map((e) => ({
+				id: e.visitId,
+				at_ms: instantOf(e.at),
+				by: e.by,
+				opening: e.value as Opening,
+				isLeft: app.bounds.some((l) => l.path === 'leaving/at' && l.visitId === e.visitId)
+			}))
+			.filter((v) => v.at_ms > app.now_ms - 2 * DAY_ms)
+			.sort((a, b) => b.at_ms - a.at_ms)
+	);
+	const rounds = $derived((satchel?.rounds ?? []).filter((r) => Math.abs(Date.parse(r.startsAt) - app.now_ms) < 1.5 * DAY_ms));
+	const visitOf = (roundId: string, siteId: string) => visits.find((v) => v.opening.roundId === roundId && v.opening.siteId === siteId);
+	let starting = $state('');
+	let typedLabel = $state(page.url.searchParams.get('label') ?? '');
+	let labelSaid = $state('');
+
+	/** Goes to the step of the bottle that a label stands on; opens the visit where nobody has yet. */
+	async function openLabel() {
+		const label = readLabelCode(typedLabel);
+		if (!label || !satchel) return void (labelSaid = 'That is no label’s code. It looks like QU1-260515-B.');
+		const place = satchel.sites.find((s) => s.code.toUpperCase() === label.site);
+		if (!place) return void (labelSaid = `No site of this program is called ${label.site}.`);
+		const round = satchel.rounds.find((r) => r.siteIds.includes(place.id) && r.startsAt.startsWith(label.date));
+		const visit = visits.find((v) => v.opening.siteId === place.id && v.opening.startedAt.startsWith(label.date));
+		const card = satchel.cards.find((c) => c.id === (visit?.opening.cardVersionId ?? round?.cardVersionId) || c.inUse)?.card;
+		const step = card?.steps.find((s) => s.tool === 'bottle' && s.bottle.kind === label.kind);
+		if (!step) return void (labelSaid = `The card of that visit asks for no ${label.kind} bottle.`);
+		if (visit) return goto(`/sample/${visit.id}/${step.id}`);
+		if (!new Date(app.now_ms).toISOString().startsWith(label.date))
+			return void (labelSaid = `That bottle is for ${sayDay(Date.parse(label.date), 'UTC')}. Nothing is opened for it today.`);
+		labelSaid = `Nobody has started at ${place.name} yet. Start there first: the way in is decided before any bottle.`;
+	}
+
+	async function open(siteId: string, roundId?: string, cardVersionId?: string) {
+		const card = satchel?.cards.find((c) => (cardVersionId ? c.id === cardVersionId : c.inUse));
+		if (!card || !satchel || starting) return;
+		starting = siteId;
+		const visitId = v7();
+		const startedAt = new Date(app.now_ms).toISOString();
+		await app.write({ visitId, path: 'opening', op: 'set', value: { siteId, cardVersionId: card.id, startedAt, ...(roundId ? { roundId } : {}) }, was: null });
+		await app.write({ visitId, path: `arrival/crew/${satchel.member.initials}/initials`, op: 'set', value: satchel.member.initials, was: null });
+		await goto(`/sample/${visitId}/arrive`);
+	}
+</script>
+
+<svelte:head><title>Sample · Keen Riffle</title></svelte:head>
+
+<header class="top">
+	<div>
+		<h1>Sample</h1>
+		{#if satchel}<small>{satchel.member.name}, {satchel.program.name}</small>{/if}
+	</div>
+	<FieldNote {app} />
+</header>
+
+<main>
+	{#if !app.isOpen}
+		<p>Opening what is kept on this device.</p>
+	{:else if !satchel}
+		<h2>Nothing is packed yet</h2>
+		{#if app.sync.standing === 'offline'}
+			<p>This device has not been here with a network before. Open this page once where there is one; after that it works without.</p>
+		{:else if app.sync.standing === 'signed-out' || app.sync.standing === 'idle'}
+			<p>Sign in once, with a network. Then sites, method cards and instruments are packed, and everything works without one.</p>
+			<p><a class="act main big" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a></p>
+		{:else if app.sync.standing === 'trouble'}
+			<p>The server does not answer as it should. It is tried again by itself.</p>
+		{:else}
+			<p>Packing sites, method cards and instruments.</p>
+		{/if}
+	{:else}
+		{#each rounds as round (round.id)}
+			<h2 class="ruled">{round.name}</h2>
+			<p class="small">
+				{sayDay(Date.parse(round.startsAt), satchel.program.timeZone)}, start {sayTime(Date.parse(round.startsAt), satchel.program.timeZone)}.
+				<a href="/pack/{round.id}">What to pack</a>
+			</p>
+			<ul>
+				{#each round.siteIds as siteId (siteId)}
+					{@const place = site(siteId)}
+					{@const visit = visitOf(round.id, siteId)}
+					{#if place}
+						<li>
+							<div><b>{place.name}</b><small>{place.about}</small></div>
+							{#if visit}
+								<a class="act" class:main={!visit.isLeft} href="/sample/{visit.id}"
+									>{visit.isLeft ? 'Done' : 'Go on'}<span class="visually-hidden"> at {place.name}</span></a
+								>
+							{:else}
+								<button class="act" disabled={starting !== ''} onclick={() => open(siteId, round.id, round.cardVersionId)}
+									>Start<span class="visually-hidden"> at {place.name}</span></button
+								>
+							{/if}
+						</li>
+					{/if}
+				{/each}
+			</ul>
+		{/each}
+
+		{@const others = visits.filter((v) => !rounds.some((r) => r.id === v.opening.roundId))}
+		{#if others.length}
+			<h2 class="ruled">Other visits on this device</h2>
+			<ul>
+				{#each others as visit (visit.id)}
+					<li>
+						<div>
+							<b>{site(visit.opening.siteId)?.name ?? 'A site that is no longer in the program'}</b><small
+								>{sayDay(visit.at_ms, satchel.program.timeZone)} {sayTime(visit.at_ms, satchel.program.timeZone)}, opened by {app.initialsOf(visit.by)}</small
+							>
+						</div>
+						<a class="act" href="/sample/{visit.id}">Open</a>
+					</li>
+				{/each}
+			</ul>
+		{/if}
+
+		<details open={rounds.length === 0}>
+			<summary><h2>Another site</h2></summary>
+			<ul>
+				{#each satchel.sites as place (place.id)}
+					<li>
+						<div><b>{place.name}</b><small>{place.about}</small></div>
+						<button class="act" disabled={starting !== ''} aria-label="Start at {place.name}" onclick={() => open(place.id)}>Start</button>
+					</li>
+				{/each}
+			</ul>
+		</details>
+		<form
+			class="label"
+			onsubmit={(e) => {
+				e.preventDefault();
+				void openLabel();
+			}}
+		>
+			<label
+				>A bottle’s label, scanned or typed <input
+					class="input-line"
+					bind:value={typedLabel}
+					autocapitalize="characters"
+					autocomplete="off"
+					placeholder="QU1-260515-B"
+				/></label
+			>
+			<button class="act">Open it</button>
+			<p role="status" class:say={labelSaid} class="ask">{labelSaid}</p>
+		</form>
+		<p class="small foot">
+			Packed {sayDay(Date.parse(satchel.packedAt), satchel.program.timeZone)}
+			{sayTime(Date.parse(satchel.packedAt), satchel.program.timeZone)}. <a href="/today" data-sveltekit-reload>To the office</a>
+		</p>
+	{/if}
+</main>
+
+<style>
+	.top {
+		position: sticky;
+		top: 0;
+		z-index: 5;
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		gap: 10px;
+		padding: 6px 14px;
+		background: var(--paper);
+		border-bottom: 1px solid var(--rule);
+	}
+	.top h1 {
+		font-size: 20px;
+	}
+	.top small {
+		display: block;
+	}
+	main {
+		max-width: 640px;
+		margin: 0 auto;
+		padding: 16px 16px 40px;
+	}
+	h2 {
+		font-size: 22px;
+		margin-top: 18px;
+	}
+	li {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		gap: 12px;
+		padding: 8px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	li small {
+		display: block;
+		font-size: 15px;
+	}
+	li .act {
+		display: grid;
+		place-items: center;
+		min-width: 92px;
+		min-height: 48px;
+		padding-block: 0;
+	}
+	summary {
+		display: flex;
+		min-height: 48px;
+		align-items: center;
+		cursor: pointer;
+	}
+	summary h2::after {
+		content: ' …';
+	}
+	details[open] summary h2::after {
+		content: '';
+	}
+	.big {
+		margin-top: 14px;
+		min-height: 52px;
+		padding-inline: 28px;
+		padding-top: 12px;
+	}
+	.label {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 8px;
+		align-items: end;
+		margin-top: 20px;
+	}
+	.label input {
+		min-height: 48px;
+		width: 100%;
+	}
+	.label .act {
+		min-height: 48px;
+	}
+	.label p {
+		grid-column: 1 / -1;
+	}
+	.foot {
+		margin-top: 24px;
+	}
+</style>

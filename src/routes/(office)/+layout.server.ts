@@ -1,0 +1,21 @@
+import { can } from '$lib/server/access';
+import { serverNow_ms } from '$lib/server/settings';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = ({ locals }) => {
+	const member = locals.member!;
+	const tabs = [
+		{ word: 'Today', href: '/today', key: '1', action: 'see-today' as const },
+		{ word: 'Plan', href: '/plan', key: '2', action: 'see-plan' as const },
+		{ word: 'Pack', href: '/pack', key: '3', action: 'sample' as const },
+		{ word: 'Sample', href: '/sample', key: '4', action: 'sample' as const },
+		{ word: 'Review', href: '/review', key: '5', action: 'see-queue' as const },
+		{ word: 'Sites', href: '/sites', key: '6', action: 'see-site' as const }
+	];
+	return {
+		now_ms: serverNow_ms(),
+		person: { name: member.name, role: member.role },
+		program: { name: member.program.name, timeZone: member.program.timeZone },
+		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))
+	};
+};

@@ -1,0 +1,265 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
+	import { Board, factsFromWire, nearestDay, type Proposal } from '$lib/core/schedule';
+	import SeasonBoard, { type BoardBead } from '$lib/ui/plan/SeasonBoard.svelte';
+	import { inThreadOrder } from '$lib/ui/plan/thread-order';
+	import { proposeSeason } from '$lib/workers/propose.client';
+	import { changePlan } from './change-plan';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const facts = $derived(factsFromWire(data.wire));
+	const sites = $derived(inThreadOrder(data.network.streams, data.network.sites));
+	const board = $derived(new Board(facts, data.rounds));
+	const nameOf = (id: string) => data.people[id]?.name ?? 'someone';
+	const circuitName = (id: string) => facts.circuits.find((c) => c.id === id)?.name ?? 'a round';
+
+	let chosen = $state<string | null>(null);
+	let said = $state<{ words: string; isBad: boolean } | null>(null);
+	let reason = $state('');
+	let refusing = $state(false);
+	let work = $state.raw<{ stop: () => void } | null>(null);
+	let share = $state(0);
+	let proposal = $state.raw<Proposal | null>(null);
+	/** Moves that were made here, for undo and redo. */
+	let made = $state<{ roundId: string; from: number; to: number }[]>([]);
+	let undone = $state<{ roundId: string; from: number; to: number }[]>([]);
+
+	const proposed = $derived(
+		(proposal?.rounds ?? [])
+			.filter((r) => r.id.startsWith('proposed '))
+			.map((r): BoardBead => ({
+				...r,
+				name: circuitName(r.circuitId),
+				siteIds: board.circuit(r.circuitId).siteIds,
+				refusedBecause: null,
+				quality: [],
+				isProposed: true
+			}))
+	);
+	const rounds = $derived<BoardBead[]>([...data.rounds, ...proposed]);
+	const current = $derived(rounds.find((r) => r.id === chosen) ?? null);
+	const broken = $derived(current && !current.isProposed && current.state === 'planned' ? board.breaches(current).map((b) => sayBreach(b, nameOf)) : []);
+	const next = $derived(data.rounds.find((r) => r.state === 'planned'));
+
+	function judge(round: BoardBead, day: number) {
+		const moved = { ...round, day };
+		const words = board.breaches(moved).map((b) => sayBreach(b, nameOf));
+		return { words, nearest: words.length ? nearestDay(board, moved, data.today) : null };
+	}
+
+	async function change(asked: object): Promise<boolean> {
+		const answer = await changePlan(asked);
+		if (answer.ok) await invalidateAll(); // what is said is true of what is seen
+		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
+		return answer.ok;
+	}
+
+	async function move(roundId: string, day: number) {
+		const from = data.rounds.find((r) => r.id === roundId)?.day;
+		if (from === undefined || !(await change({ change: 'move', roundId, day }))) return;
+		made = [...made, { roundId, from, to: day }];
+		undone = [];
+	}
+
+	async function undo() {
+		const last = made.at(-1);
+		if (!last || !(await change({ change: 'move', roundId: last.roundId, day: last.from }))) return;
+		made = made.slice(0, -1);
+		undone = [...undone, last];
+	}
+
+	async function redo() {
+		const last = undone.at(-1);
+		if (!last || !(await change({ change: 'move', roundId: last.roundId, day: last.to }))) return;
+		undone = undone.slice(0, -1);
+		made = [...made, last];
+	}
+
+	async function proposeRest() {
+		share = 0;
+		proposal = null;
+		const fixed = data.rounds.map(({ id, circuitId, day, crew, state }) => ({ id, circuitId, day, crew, state }));
+		// nothing is proposed for days that have gone by
+		const running = proposeSeason({ ...data.wire, from: Math.max(data.wire.from, data.today + 1) }, fixed, 1, (s) => (share = s));
+		work = running;
+		proposal = await running.proposal;
+		work = null;
+	}
+
+	function stop() {
+		work?.stop();
+		work = null;
+	}
+
+	async function take() {
+		const taken = await change({ change: 'take', rounds: proposed.map(({ circuitId, day, crew }) => ({ circuitId, day, crew })) });
+		if (taken) proposal = null;
+	}
+
+	async function refuse() {
+		if (current && (await change({ change: 'refuse', roundId: current.id, reason }))) {
+			refusing = false;
+			reason = '';
+		}
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		if (!(event.ctrlKey || event.metaKey) || (event.target as HTMLElement).closest('input, textarea')) return;
+		if (event.key === 'z' && !event.shiftKey) void undo();
+		else if (event.key === 'y' || (event.key === 'Z' && event.shiftKey)) void redo();
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:head><title>The season · Keen Riffle</title></svelte:head>
+<svelte:window {onkeydown} />
+
+<main class="page">
+	<header class="top">
+		<h1>The season</h1>
+		<span>{sayPlanDay(data.wire.from)} to {sayPlanDay(data.wire.to)}</span>
+		<a href="/plan/season.ics" download>Calendar file</a>
+		{#if next}<a class="act main" href="/plan/rounds/{next.id}">Plan the day: {next.name}, {sayPlanDay(next.day)}</a>{/if}
+	</header>
+	{#if facts.circuits.length === 0}
+		<p class="lead">
+			Nothing can be planned yet. A season is made of circuits: the sites that one team visits together, from a depot to a lab. Enter streams and sites, then
+			people and teams, then a lab with its hours; then the first circuit.
+		</p>
+	{:else}
+		<SeasonBoard
+			from={data.wire.from}
+			to={data.wire.to}
+			today={data.today}
+			{sites}
+			{rounds}
+			{judge}
+			mayPlan={data.mayPlan}
+			{chosen}
+			onchoose={(id) => {
+				chosen = id;
+				refusing = false;
+			}}
+			onmove={(id, day) => void move(id, day)}
+		/>
+		<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
+		<div class="below">
+			<section aria-labelledby="chosen">
+				<h2 id="chosen" class="ruled">{current ? current.name : 'A round'}</h2>
+				{#if current}
+					<p>
+						<b>{sayPlanDay(current.day)}</b>, {current.isProposed ? 'proposed' : current.state}.
+						{current.crew.length ? current.crew.map(nameOf).join(' and ') : 'Nobody is down for it yet'}.
+					</p>
+					{#if current.refusedBecause}<p class="say ask">Refused: {current.refusedBecause}</p>{/if}
+					{#each broken as words (words)}<p class="say spoils">{words}</p>{/each}
+					{#if !current.isProposed && current.state === 'planned' && broken.length === 0}<p>It breaks no rule.</p>{/if}
+					{#if !current.isProposed && current.state === 'planned'}
+						<p class="acts">
+							<a class="act" href="/plan/rounds/{current.id}">Plan the day</a>
+							{#if data.mayPlan}
+								<button class="act plain" type="button" onclick={() => (refusing = !refusing)}>Refuse the date</button>
+								<button class="act plain" type="button" onclick={() => void change({ change: 'remove', roundId: current.id })}>Take it off</button>
+							{/if}
+						</p>
+					{/if}
+					{#if refusing}
+						<form
+							class="refuse"
+							onsubmit={(e) => {
+								e.preventDefault();
+								void refuse();
+							}}
+						>
+							<label>Why, so that the next planner knows <input class="input-line" bind:value={reason} required maxlength="300" /></label>
+							<button class="act main">Refuse {sayPlanDay(current.day)}</button>
+						</form>
+					{/if}
+				{:else}
+					<p>Choose a round on the board to see who goes, which rules it keeps, and to plan its day.</p>
+				{/if}
+			</section>
+			<section aria-labelledby="rest">
+				<h2 id="rest" class="ruled">The rest of the season</h2>
+				{#if data.mayPlan}
+					<p class="acts">
+						{#if work}
+							<progress value={share} max="1" aria-label="Proposing"></progress>
+							<button class="act plain" type="button" onclick={stop}>Stop</button>
+						{:else if proposal}
+							<button class="act main" type="button" disabled={proposed.length === 0} onclick={() => void take()}>Take these {proposed.length} rounds</button>
+							<button class="act plain" type="button" onclick={() => (proposal = null)}>Leave it</button>
+						{:else}
+							<button class="act main" type="button" onclick={() => void proposeRest()}>Propose the rest</button>
+						{/if}
+						<button class="act plain" type="button" disabled={made.length === 0} onclick={() => void undo()}>Undo move</button>
+						<button class="act plain" type="button" disabled={undone.length === 0} onclick={() => void redo()}>Redo</button>
+					</p>
+				{/if}
+				{#if proposal}
+					<p>{proposed.length ? `${proposed.length} rounds, none of which breaks a rule; they stand in ochre on the board.` : 'No round could be added.'}</p>
+					{#each proposal.unmet as unmet, i (i)}<p class="say ask">{sayUnmet(unmet, circuitName(unmet.circuitId))}</p>{/each}
+				{:else}
+					<p>
+						Keeps {facts.circuits[0]!.spacing.least_days} days between rounds at a site and comes as near to {facts.circuits[0]!.spacing.aim_days} as weekdays, the
+						lab, the people and drying gear allow. What cannot be met is said, with the smallest change that would help.
+					</p>
+				{/if}
+			</section>
+		</div>
+	{/if}
+</main>
+
+<style>
+	.page {
+		padding: 14px 26px 30px;
+	}
+	.top {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 14px;
+		border-bottom: 2px solid var(--ink);
+		padding-bottom: 8px;
+		margin-bottom: 12px;
+	}
+	.top .act {
+		margin-left: auto;
+	}
+	.below {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
+		gap: 10px 34px;
+		margin-top: 10px;
+	}
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: center;
+		margin: 8px 0;
+	}
+	.say {
+		margin: 6px 0;
+	}
+	.refuse {
+		display: grid;
+		gap: 8px;
+	}
+	progress {
+		width: 160px;
+		accent-color: var(--water);
+	}
+	.lead {
+		max-width: 62ch;
+	}
+	@media (max-width: 700px) {
+		.page {
+			padding: 10px 14px 24px;
+		}
+	}
+</style>

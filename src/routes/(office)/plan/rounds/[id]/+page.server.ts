@@ -1,0 +1,35 @@
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import { bestDay, followOrder, ifLeftOut, remedies, restOfDay } from '$lib/core/schedule';
+import { can } from '$lib/server/access';
+import { database } from '$lib/server/db/connect';
+import { peopleOf } from '$lib/server/db/queries/members';
+import { loadRoundDay } from '$lib/server/plan/round-day';
+import { serverNow_ms } from '$lib/server/settings';
+import type { PageServerLoad } from './$types';
+
+/** Under this much slack a day is called thin, and what would help is worked out. */
+const THIN_min = 45;
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const member = locals.member!;
+	const db = database();
+	const day = z.uuid().safeParse(params.id).success ? await loadRoundDay(db, member, params.id, serverNow_ms()) : null;
+	if (!day) error(404, 'There is no such round in your program’s plan.');
+	const { question } = day;
+	const best = bestDay(question);
+	const planned = followOrder(question, day.order, day.start_min);
+	const isTight = (best?.plan.slack.least_min ?? -Infinity) < THIN_min;
+	const round = { ...day, card: null }; // the card is for paper; the page needs none of it
+	return {
+		round,
+		best,
+		planned,
+		leftOut: question.stops.length > 1 ? ifLeftOut(question).map(({ id, day: d }) => ({ id, least_min: d?.plan.slack.least_min ?? null })) : [],
+		remedies: isTight ? remedies(question, day.alternatives, THIN_min) : [],
+		thin_min: THIN_min,
+		rest: day.soFar ? restOfDay(question, day.soFar) : null,
+		people: await peopleOf(db, member.programId),
+		mayPlan: can(member, 'plan')
+	};
+};

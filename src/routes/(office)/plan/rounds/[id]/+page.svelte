@@ -1,0 +1,225 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { sayMinute, sayMinutes, sayPlanDay, sayRemedy } from '$lib/core/interpret';
+	import { followOrder, ifDelayed } from '$lib/core/schedule';
+	import DayLine from '$lib/ui/plan/DayLine.svelte';
+	import { changePlan } from '../../change-plan';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const DELAY_min = 20;
+	const round = $derived(data.round);
+	const { question } = $derived(round);
+	const names = $derived(Object.fromEntries(round.sites.map((s) => [s.id, s.name])));
+	const nameOf = (id: string) => names[id] ?? 'a site';
+	/** What is being tried out here; null shows the plan as it stands. */
+	let tried = $state.raw<{ order: readonly number[]; start_min: number } | null>(null);
+	let said = $state<{ words: string; isBad: boolean } | null>(null);
+
+	const shown = $derived(tried ?? { order: round.order, start_min: round.start_min });
+	const plan = $derived(data.rest ? data.rest.plan : (followOrder(question, shown.order, shown.start_min) ?? data.planned));
+	const delays = $derived(plan && !data.rest ? ifDelayed(question, plan, DELAY_min) : []);
+	const slack = $derived(plan?.slack.least_min ?? null);
+	const tightest = $derived.by(() => {
+		if (!plan) return '';
+		const { holding_min, closing_min, least_min } = plan.slack;
+		if (holding_min === least_min) return 'left of the first bottle’s time when the last plate is poured';
+		return closing_min === least_min ? 'left before the lab closes' : 'left of the daylight at the last site';
+	});
+	const isBest = $derived(data.best !== null && plan !== null && plan.slack.least_min >= data.best.plan.slack.least_min && tried === null);
+	const isChanged = $derived(tried !== null && (tried.start_min !== round.start_min || tried.order.join() !== round.order.join()));
+	const mayMove = $derived(data.mayPlan && !round.soFar && round.refusedBecause === null);
+
+	function reorder(from: number, to: number) {
+		const order = [...shown.order];
+		order.splice(to, 0, ...order.splice(from, 1));
+		tried = { order, start_min: shown.start_min };
+	}
+
+	async function keep() {
+		if (!tried) return;
+		const answer = await changePlan({ change: 'start', roundId: round.id, minute: tried.start_min, siteIds: tried.order.map((i) => question.stops[i]!.id) });
+		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
+		if (!answer.ok) return;
+		await invalidateAll();
+		tried = null;
+	}
+</script>
+
+<svelte:head><title>{round.name}, {sayPlanDay(round.day)} · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<header class="top">
+		<h1>{round.name}</h1>
+		<span>{sayPlanDay(round.day)}, {round.crewIds.map((id) => data.people[id]?.name.split(' ')[0] ?? '?').join(' and ')}</span>
+		<span class="small">
+			{data.best === null ? '' : data.best.isExact ? 'best order and start found exactly' : 'a good order, not every one was weighed'}{round.guesses
+				? `; ${round.guesses === 1 ? 'one drive is' : `${round.guesses} drives are`} guessed from position`
+				: ''}
+		</span>
+		<a href="/plan">The season</a>
+	</header>
+	{#if round.refusedBecause}<p class="say spoils">This date was refused: {round.refusedBecause}</p>{/if}
+	<div class="day">
+		<section aria-label="The day">
+			{#if plan}
+				<DayLine
+					{question}
+					{plan}
+					{names}
+					lab={round.lab}
+					now_min={round.soFar?.now_min ?? null}
+					{mayMove}
+					onstart={(start_min) => (tried = { order: shown.order, start_min })}
+					onorder={reorder}
+				/>
+				<p class="small">
+					Leaves {round.depot} at {sayMinute(plan.start_min)}. Minutes on site are those of past visits{round.sites.some((s) => s.visitLearnedFrom === 0)
+						? ', an hour where there are none'
+						: ''}. {#if mayMove}Drag a stop sideways to start earlier or later, up or down to change the order; or choose it and use the arrow keys.{/if}
+				</p>
+				<p class="papers">
+					<a class="act" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf?stock=roll">Labels, roll</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=round">Round sheet</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=field">Field sheets</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=custody">Custody form</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
+					<a class="act plain" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
+				</p>
+			{:else}
+				<p class="say spoils">No order reaches every site in the window in which it may be visited.</p>
+			{/if}
+		</section>
+		<section aria-label="What it means" class="means">
+			{#if round.isLabShut}
+				<p class="say spoils"><b>{round.lab} takes no bottles that day.</b> Move the round, or leave the bottles at home: nothing below counts their time.</p>
+			{:else if slack !== null && plan}
+				<p class="slack" class:spoiled={slack < 0}>
+					<b class="big-figure">{slack < 0 ? '−' : ''}{sayMinutes(slack)}</b>
+					<small>{slack < 0 ? 'too late: ' : ''}{tightest}</small>
+				</p>
+			{/if}
+			{#if data.rest}
+				<p class="say ask">
+					<b>The day is under way.</b>
+					{data.rest.plan.stops.length
+						? `Next ${nameOf(data.rest.plan.stops[0]!.id)}, there at ${sayMinute(data.rest.plan.stops[0]!.arrive_min)}.`
+						: 'Nothing is left to visit: to the lab.'} At the lab {sayMinute(data.rest.plan.end_min)}.
+				</p>
+			{:else if data.best && !isBest && plan}
+				<p class="say ask">
+					<b>Start at {sayMinute(data.best.plan.start_min)}: {data.best.plan.stops.map((s) => nameOf(s.id)).join(', ')}.</b>
+					That leaves {sayMinutes(data.best.plan.slack.least_min)}{data.best.plan.slack.least_min < 0 ? ' too little' : ''}, not {slack !== null && slack < 0
+						? '−'
+						: ''}{sayMinutes(slack ?? 0)}.
+				</p>
+				{#if mayMove}
+					<button class="act" type="button" onclick={() => (tried = { order: data.best!.plan.order, start_min: data.best!.plan.start_min })}
+						>Show that order</button
+					>
+				{/if}
+			{:else if isBest}
+				<p class="say ask"><b>No order and no start leave more.</b></p>
+			{/if}
+			{#if mayMove && isChanged}
+				<p class="acts">
+					<button class="act main" type="button" onclick={() => void keep()}>Keep this order</button>
+					<button class="act plain" type="button" onclick={() => (tried = null)}>Put it back</button>
+				</p>
+			{/if}
+			<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
+			{#if delays.length}
+				<table>
+					<thead><tr><th>{DELAY_min} min late at</th><th class="number">slack left</th></tr></thead>
+					<tbody>
+						{#each delays as delay (delay.id)}
+							<tr
+								><td>{nameOf(delay.id)}</td><td class="number" class:bad={(delay.least_min ?? -1) < 0}
+									>{delay.least_min === null ? 'misses its window' : `${delay.least_min} min`}</td
+								></tr
+							>
+						{/each}
+					</tbody>
+				</table>
+			{/if}
+			{#if data.leftOut[0] && !data.rest}
+				<p class="small after">
+					If it rains, leave out {nameOf(data.leftOut[0].id)}: the best day then has {data.leftOut[0].least_min === null
+						? 'no order'
+						: sayMinutes(data.leftOut[0].least_min)} of slack.
+				</p>
+			{/if}
+			{#if data.remedies.length && !data.rest}
+				<h2 class="ruled">{(data.best?.plan.slack.least_min ?? -1) < 0 ? 'No order works. What would' : 'The slack is thin. What would help'}</h2>
+				<ul>
+					{#each data.remedies as remedy, i (i)}<li>{sayRemedy(remedy, nameOf)}</li>{/each}
+				</ul>
+			{/if}
+		</section>
+	</div>
+</main>
+
+<style>
+	.page {
+		padding: 14px 26px 30px;
+	}
+	.top {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 14px;
+		border-bottom: 2px solid var(--ink);
+		padding-bottom: 8px;
+		margin-bottom: 12px;
+	}
+	.top a {
+		margin-left: auto;
+	}
+	.day {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) minmax(260px, 320px);
+		gap: 26px;
+	}
+	.slack small {
+		display: block;
+	}
+	.slack.spoiled b {
+		color: var(--danger);
+	}
+	.acts {
+		display: flex;
+		gap: 8px;
+		margin: 8px 0;
+	}
+	.say {
+		margin: 8px 0;
+	}
+	.papers {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		margin-top: 12px;
+	}
+	.after {
+		margin: 8px 0;
+	}
+	.bad {
+		color: var(--danger);
+		font-weight: 650;
+	}
+	ul {
+		list-style: disc;
+		padding-left: 18px;
+	}
+	@media (max-width: 900px) {
+		.day {
+			grid-template-columns: 1fr;
+		}
+		.page {
+			padding: 10px 14px 24px;
+		}
+	}
+</style>

@@ -1,0 +1,45 @@
+import { error } from '@sveltejs/kit';
+import { z } from 'zod';
+import { followOrder } from '$lib/core/schedule';
+import { sayPlanDay } from '$lib/core/interpret';
+import { orderSteps } from '$lib/core/method';
+import { database } from '$lib/server/db/connect';
+import { peopleOf } from '$lib/server/db/queries/members';
+import { printCustodyForm, printFieldSheets, printRoundSheet } from '$lib/server/paper/for-the-car';
+import { dateOfDay } from '$lib/server/plan/local-day';
+import { labelsOf, loadRoundDay } from '$lib/server/plan/round-day';
+import { serverNow_ms } from '$lib/server/settings';
+import type { RequestHandler } from './$types';
+
+const papers = { round: printRoundSheet, field: printFieldSheets, custody: printCustodyForm } as const;
+
+/** What a crew carries on paper: the round sheet, blank field sheets, or the custody form. */
+export const GET: RequestHandler = async ({ locals, params, url }) => {
+	const member = locals.member!;
+	const what = z.enum(['round', 'field', 'custody']).catch('round').parse(url.searchParams.get('what'));
+	const db = database();
+	const round = z.uuid().safeParse(params.id).success ? await loadRoundDay(db, member, params.id, serverNow_ms()) : null;
+	const plan = round && followOrder(round.question, round.order, round.start_min);
+	if (!round || !plan) error(404, 'There is no such round in your program’s plan, or no site of it can be reached in time.');
+	const people = await peopleOf(db, member.programId);
+	const order = orderSteps(round.card);
+	const pdf = await papers[what]({
+		title: round.name,
+		date: sayPlanDay(round.day),
+		crew: round.crewIds.map((id) => people[id]?.name ?? '?').join(' and ') || 'Crew: ____________',
+		depot: round.depot,
+		lab: round.lab,
+		sites: round.sites,
+		plan,
+		card: round.card,
+		steps: 'steps' in order ? order.steps : round.card.steps.map((step) => ({ step, because: [] })),
+		labels: labelsOf(round)
+	});
+	return new Response(new Uint8Array(pdf), {
+		headers: {
+			'content-type': 'application/pdf',
+			'content-disposition': `inline; filename="${what}-${dateOfDay(round.day)}.pdf"`,
+			'cache-control': 'private, no-store'
+		}
+	});
+};

@@ -1,0 +1,54 @@
+<script lang="ts">
+	import { sayDay } from '$lib/core/interpret';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const results = $derived(data.visits.reduce((sum, v) => sum + v.awaitsReview, 0));
+</script>
+
+<svelte:head><title>Review · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<h1 class="ruled">Review</h1>
+	{#if data.visits.length}
+		<p class="lead">{results} results of {data.visits.length} visits wait for a word. The oldest come first.</p>
+		<div class="scroll">
+			<table>
+				<thead><tr><th>Visit</th><th>Site</th><th>Crew</th><th class="number">results</th><th class="number">doubts</th><th>two values</th></tr></thead>
+				<tbody>
+					{#each data.visits as visit (visit.id)}
+						<tr>
+							<td><a href="/visits/{visit.id}">{sayDay(visit.started_ms, data.program.timeZone, true)}</a></td>
+							<td><b>{visit.site.name}</b>, {visit.site.about}</td>
+							<td>{visit.crew.join(', ')}</td>
+							<td class="number">{visit.awaitsReview}</td>
+							<td class="number">{visit.flags || ''}</td>
+							<td>{visit.conflicts ? 'to be decided' : ''}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+	{:else}
+		<p class="lead">Nothing waits. When a visit is finished, its results come here to be accepted, qualified or rejected.</p>
+	{/if}
+</main>
+
+<style>
+	.page {
+		padding: 18px 26px 30px;
+		max-width: 980px;
+	}
+	.lead {
+		margin: 8px 0 12px;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	@media (max-width: 640px) {
+		.page {
+			padding-inline: 14px;
+		}
+	}
+</style>

@@ -1,0 +1,36 @@
+import { can } from '$lib/server/access';
+import { database } from '$lib/server/db/connect';
+import { streamNetwork, thresholdsOf } from '$lib/server/db/queries/catchment';
+import { seriesOf } from '$lib/server/db/queries/series';
+import { visitsTo } from '$lib/server/db/queries/visits';
+import { serverNow_ms } from '$lib/server/settings';
+import type { PageServerLoad } from './$types';
+import { askedOf, spans } from './asked';
+
+const VISITS_SHOWN = 8;
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+	const member = locals.member!;
+	const db = database();
+	const { site, available, parameter, span, spanId, view, acceptedOnly } = await askedOf(db, member, params.code, url, serverNow_ms());
+	const [network, thresholds, series, visits] = await Promise.all([
+		streamNetwork(db, member.programId),
+		thresholdsOf(db, member.programId),
+		parameter ? seriesOf(db, member.programId, site.id, parameter, span, acceptedOnly) : null,
+		can(member, 'see-visit') ? visitsTo(db, member.programId, site.id, VISITS_SHOWN) : []
+	]);
+	return {
+		site,
+		stream: network.streams.find((s) => s.id === site.streamId)?.name ?? '',
+		onStream: network.sites.filter((s) => s.streamId === site.streamId).sort((a, b) => b.river_km - a.river_km),
+		parameters: available.map((a) => a.parameter),
+		parameter,
+		threshold: thresholds.find((t) => t.parameter === parameter) ?? null,
+		series,
+		span: { from_ms: span.from.getTime(), to_ms: span.to.getTime(), id: spanId },
+		spans,
+		view,
+		visits: visits.filter((v) => can(member, 'see-visit', { visit: v.subject })),
+		acceptedOnly
+	};
+};

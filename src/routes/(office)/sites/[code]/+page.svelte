@@ -1,0 +1,221 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import { judge, sayDay, saySure, type TrendPoint } from '$lib/core/interpret';
+	import { parameters, units, withQualifier } from '$lib/core/quantity';
+	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
+	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
+	import TrendLine from '$lib/ui/chart/TrendLine.svelte';
+	import { workOutTrend } from '$lib/workers/trend.client';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const known = $derived(data.parameter ? parameters[data.parameter] : null);
+	const points = $derived(data.series?.kind === 'points' ? data.series.points : []);
+	const stretches = $derived(data.series?.kind === 'stretches' ? data.series.stretches : []);
+	const last = $derived(points.findLast((p) => p.status !== 'rejected') ?? null);
+	const lastFigure = $derived(last ? withQualifier(last.value, last.qualifier, last.unit) : null);
+	const sure = $derived(lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals) : null);
+	const band = $derived(lastFigure && data.threshold ? judge(lastFigure, data.threshold) : null);
+	const here = $derived(data.onStream.findIndex((s) => s.id === data.site.id));
+
+	const address = (change: Record<string, string>) => {
+		const query = new URLSearchParams({ p: data.parameter ?? '', span: data.span.id, view: data.view, ...change });
+		return `/sites/${data.site.code}?${query}`;
+	};
+
+	/** The page holds single results up to some hundreds; more are fetched when they are needed. */
+	const trendPoints = $derived.by(() => {
+		const { series } = data;
+		const query = new URLSearchParams({ p: data.parameter ?? '', span: data.span.id });
+		const from = `/sites/${data.site.code}/points.json?${query}`;
+		if (series?.kind === 'points') return () => Promise.resolve($state.snapshot(series.points).filter((p) => p.status !== 'rejected'));
+		return async () => {
+			const response = await fetch(from);
+			if (!response.ok) throw new Error(`points of ${data.site.code}: ${response.status}`);
+			return (await response.json()) as TrendPoint[];
+		};
+	});
+
+	function onkeydown(event: KeyboardEvent) {
+		if (event.key !== 't' || event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest('input, textarea, select')) return;
+		void goto(address({ view: data.view === 'table' ? 'chart' : 'table' }), { noScroll: true, keepFocus: true });
+	}
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:head><title>{data.site.name} · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<header class="top">
+		<h1>{data.site.name}, {data.site.about}</h1>
+		<span class="small">{data.stream}, {data.site.river_km.toFixed(1)} km above its mouth, {data.site.elevation_m.toFixed(0)} m high</span>
+		<span class="neighbours small">
+			{#if data.onStream[here - 1]}<a href="/sites/{data.onStream[here - 1]?.code}?p={data.parameter}&span={data.span.id}"
+					>upstream: {data.onStream[here - 1]?.name}</a
+				>{/if}
+			{#if data.onStream[here + 1]}<a href="/sites/{data.onStream[here + 1]?.code}?p={data.parameter}&span={data.span.id}"
+					>downstream: {data.onStream[here + 1]?.name}</a
+				>{/if}
+		</span>
+	</header>
+
+	{#if data.parameter && known}
+		<nav aria-label="What was measured" class="choices">
+			{#each data.parameters as code (code)}<a href={address({ p: code })} aria-current={code === data.parameter ? 'true' : undefined} data-sveltekit-noscroll
+					>{parameters[code].name}</a
+				>{/each}
+		</nav>
+		<div class="said">
+			{#if lastFigure && last && sure}
+				<p>
+					<b class="big-figure">{sure.figure.replace(` ${units[known.unit].symbol}`, '')}</b>
+					{units[known.unit].symbol}<br /><small
+						>{known.name}, {sayDay(last.at_ms, data.program.timeZone, true)}{sure.uncertainty === null ? '' : `, ± ${sure.uncertainty}`}{last.status ===
+						'waiting'
+							? ', waiting for review'
+							: ''}</small
+					>
+				</p>
+				{#if band && data.threshold}<p class="say" class:ask={band.state === 'watch'} class:spoils={band.state === 'act'}>
+						<b>{data.threshold.use.charAt(0).toUpperCase() + data.threshold.use.slice(1)}: {band.word}.</b> <small>{data.threshold.source}</small>
+					</p>{/if}
+			{:else if stretches.length}
+				<p>{stretches.reduce((n, s) => n + s.results, 0)} results, told as the lowest, middle and highest of equal stretches of time.</p>
+			{:else}
+				<p>No results in this span.</p>
+			{/if}
+		</div>
+		<div class="bar">
+			<nav aria-label="How far back" class="choices small-choices">
+				{#each data.spans as span (span.id)}<a
+						href={address({ span: span.id })}
+						aria-current={span.id === data.span.id ? 'true' : undefined}
+						data-sveltekit-noscroll>{span.word}</a
+					>{/each}
+			</nav>
+			<a class="act" href={address({ view: data.view === 'table' ? 'chart' : 'table' })} aria-keyshortcuts="t" data-sveltekit-noscroll
+				>{data.view === 'table' ? 'As a chart' : 'As a table'}</a
+			>
+			<a class="act plain" href="/sites/{data.site.code}/series.csv?p={data.parameter}&span={data.span.id}" data-sveltekit-reload>CSV of this</a>
+		</div>
+		{#if data.view === 'table'}
+			<SeriesTable parameter={data.parameter} {points} {stretches} threshold={data.threshold} timeZone={data.program.timeZone} mayOpen={!data.acceptedOnly} />
+		{:else}
+			<SeriesChart
+				parameter={data.parameter}
+				threshold={data.threshold}
+				{points}
+				{stretches}
+				from_ms={data.span.from_ms}
+				to_ms={data.span.to_ms}
+				label="{known.name} at {data.site.name}, {points.length || stretches.length} marks. Key t shows them as a table."
+			/>
+			<p class="small">
+				Round: accepted or qualified. Square: waiting for review. Open: only known to lie below or above. Cross: rejected.{#if data.acceptedOnly}
+					You see reviewed results.{/if}
+			</p>
+			<noscript><p>The chart needs scripts; <a href={address({ view: 'table' })}>the table</a> does not.</p></noscript>
+		{/if}
+		{#if points.length + stretches.length > 0}<TrendLine points={trendPoints} workOut={workOutTrend} unitSymbol={units[known.unit].symbol} />{/if}
+	{:else}
+		<p>No results here yet. They appear as visits to this site come in.</p>
+	{/if}
+
+	{#if data.visits.length}
+		<h2 class="ruled">Last visits</h2>
+		<ul class="visits">
+			{#each data.visits as visit (visit.id)}
+				<li>
+					<a href="/visits/{visit.id}">{sayDay(visit.started_ms, data.program.timeZone, true)}</a>
+					{visit.crew.join(', ')}
+					<small
+						>{visit.isFinished ? (visit.awaitsReview ? `${visit.awaitsReview} results wait for review` : 'judged') : 'still open'}{visit.flags
+							? `, ${visit.flags} doubts`
+							: ''}</small
+					>
+				</li>
+			{/each}
+		</ul>
+	{/if}
+</main>
+
+<style>
+	.page {
+		padding: 14px 26px 30px;
+		max-width: 1080px;
+	}
+	.top {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 18px;
+		align-items: baseline;
+		border-bottom: 2px solid var(--ink);
+		padding-bottom: 6px;
+	}
+	.neighbours {
+		margin-left: auto;
+		display: flex;
+		gap: 14px;
+	}
+	.choices {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 14px;
+		margin-top: 10px;
+	}
+	.choices a {
+		padding: 4px 0;
+		min-height: 28px;
+		text-decoration: none;
+		border-bottom: 3px solid transparent;
+	}
+	.choices a[aria-current] {
+		border-color: var(--water);
+		color: var(--ink);
+		font-weight: 650;
+	}
+	.choices a:hover {
+		border-color: var(--water-3);
+	}
+	.said {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 12px 30px;
+		align-items: center;
+		margin: 12px 0 6px;
+	}
+	.bar {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px;
+		align-items: center;
+		margin-bottom: 6px;
+	}
+	.small-choices {
+		margin: 0 auto 0 0;
+	}
+	h2 {
+		margin-top: 20px;
+	}
+	.visits {
+		columns: 2;
+		column-gap: 30px;
+		margin-top: 6px;
+	}
+	.visits li {
+		padding: 3px 0;
+		break-inside: avoid;
+	}
+	@media (max-width: 640px) {
+		.page {
+			padding-inline: 14px;
+		}
+		.visits {
+			columns: 1;
+		}
+		.neighbours {
+			margin-left: 0;
+		}
+	}
+</style>

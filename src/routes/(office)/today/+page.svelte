@@ -1,0 +1,123 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { onMount } from 'svelte';
+	import { sayDay, sayDuration } from '$lib/core/interpret';
+	import ClocksRail from '$lib/ui/clocks/ClocksRail.svelte';
+	import Thread from '$lib/ui/thread/Thread.svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const parts = $derived([
+		{ word: 'Now', items: data.said.filter((s) => s.when !== 'later') },
+		{ word: 'Tomorrow and after', items: data.said.filter((s) => s.when === 'later') }
+	]);
+	const when = (s: (typeof data.said)[number]) =>
+		s.when === 'late' ? 'late' : s.when === 'later' ? sayDay(s.at_ms, data.program.timeZone) : s.kind === 'bottle' ? sayDuration(s.at_ms - data.now_ms) : 'now';
+
+	onMount(() => {
+		// the page of the day stays true while it stands open on a desk
+		const again = setInterval(() => document.visibilityState === 'visible' && void invalidateAll(), 60_000);
+		return () => clearInterval(again);
+	});
+</script>
+
+<svelte:head><title>Today · Keen Riffle</title></svelte:head>
+
+<div class="top"><ClocksRail lanes={data.lanes} now_ms={data.now_ms} timeZone={data.program.timeZone} /></div>
+<div class="spread">
+	<section class="thread" aria-labelledby="streams">
+		<h1 id="streams">The {data.streams.find((s) => s.joins === null)?.name ?? 'stream'} and its brooks</h1>
+		<p class="small">{sayDay(data.now_ms, data.program.timeZone, true)} · {data.program.name}</p>
+		{#if data.sites.length}
+			<Thread streams={data.streams} sites={data.sites} />
+			<p class="small key">Full: done this month. Half: due. Diamond: late. Ring with a dot: someone is there now.</p>
+		{:else}
+			<p>No sites yet. They are drawn here, along their streams, as soon as there is one.</p>
+		{/if}
+	</section>
+	<section class="todo" aria-labelledby="next">
+		<h1 id="next">Next</h1>
+		{#each parts as part (part.word)}
+			{#if part.items.length}
+				<h2 class="ruled">{part.word}</h2>
+				<ul>
+					{#each part.items as item, i (i)}
+						<li class={item.when}>
+							<span class="when">{when(item)}</span>
+							<p>{item.deed[0]}<b>{item.deed[1]}</b>{item.deed[2]}<small>{item.reason}</small></p>
+							{#if item.act}<a class="act" class:main={item.kind === 'bottle' && i === 0} href={item.act.href}
+									>{item.act.word}<span class="visually-hidden"> {item.deed[1]}</span></a
+								>{:else}<span></span>{/if}
+						</li>
+					{/each}
+				</ul>
+			{/if}
+		{/each}
+		{#if data.said.length === 0}<p>Nothing is due. A good day to clean the probes.</p>{/if}
+	</section>
+</div>
+
+<style>
+	.top {
+		background: var(--page);
+		border-bottom: 1px solid var(--rule);
+		padding: 8px 22px 8px;
+	}
+	.spread {
+		display: grid;
+		grid-template-columns: minmax(0, 560px) minmax(0, 1fr);
+		flex: 1;
+	}
+	.thread {
+		border-right: 1px solid var(--rule);
+		padding: 16px 12px 16px 22px;
+	}
+	.todo {
+		padding: 16px 26px 24px;
+		max-width: 660px;
+	}
+	h2 {
+		margin-top: 16px;
+	}
+	li {
+		display: grid;
+		grid-template-columns: 82px 1fr auto;
+		gap: 3px 12px;
+		padding: 9px 0;
+		border-bottom: 1px solid var(--rule);
+		align-items: start;
+	}
+	.when {
+		font-weight: 650;
+	}
+	.late .when {
+		color: var(--danger);
+	}
+	.now .when {
+		color: var(--ochre);
+	}
+	li small {
+		display: block;
+	}
+	.key {
+		margin-top: 4px;
+	}
+	@media (max-width: 1000px) {
+		.spread {
+			grid-template-columns: 1fr;
+		}
+		.thread {
+			border-right: 0;
+			order: 2;
+			padding-inline: 14px;
+			border-top: 1px solid var(--rule);
+		}
+		.todo {
+			padding-inline: 14px;
+		}
+		.top {
+			padding-inline: 14px;
+		}
+	}
+</style>

@@ -1,0 +1,65 @@
+import { error, fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { verdicts } from '$lib/core/logbook';
+import { sectionUnits } from '$lib/core/method';
+import { parameterCodes } from '$lib/core/quantity';
+import { can } from '$lib/server/access';
+import { database } from '$lib/server/db/connect';
+import { thresholdsOf } from '$lib/server/db/queries/catchment';
+import { peopleOf } from '$lib/server/db/queries/members';
+import { visitById } from '$lib/server/db/queries/visits';
+import { acceptUndoubted, judgeResult, mayJudge, strikeEntry, undoubted, workedVisit, type Done } from '$lib/server/reviews/judge';
+import { serverNow_ms } from '$lib/server/settings';
+import type { Actions, PageServerLoad, RequestEvent } from './$types';
+import { logLines } from './lines';
+
+const Judged = z
+	.object({
+		parameter: z.enum(parameterCodes),
+		verdict: z.enum(verdicts, { error: 'Say accept, qualify or reject.' }),
+		reason: z.string().trim().max(500, 'At most 500 letters.').default(''),
+		judged: z.string().max(120)
+	})
+	.refine((j) => j.verdict === 'accept' || j.reason !== '', { error: 'To qualify or reject needs a reason, so that the crew learns what was wrong.' });
+
+const Struck = z.object({ entryId: z.uuid(), reason: z.string().trim().min(1, 'Say why it is struck.').max(500, 'At most 500 letters.') });
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const member = locals.member!;
+	const db = database();
+	const visit = z.uuid().safeParse(params.id).success ? await visitById(db, member.programId, params.id) : null;
+	if (!visit || !can(member, 'see-visit', { visit: visit.subject })) error(404, 'There is no such visit in your program, or it is another team’s.');
+	const worked = (await workedVisit(db, member.programId, visit.id, serverNow_ms()))!;
+	const { folded, ...outcome } = worked.outcome;
+	const { title, version, steps, shown } = worked.visit.card;
+	const asRead = sectionUnits(worked.visit.card);
+	return {
+		visit,
+		card: { title, version, shown, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
+		sheet: folded.sheet,
+		outcome,
+		logbook: logLines(folded, member.program.timeZone),
+		people: await peopleOf(db, member.programId),
+		thresholds: await thresholdsOf(db, member.programId),
+		mayJudge: mayJudge(member),
+		undoubted: undoubted(outcome).length
+	};
+};
+
+export const actions: Actions = {
+	acceptUndoubted: (event) => act(event, z.object({}), () => acceptUndoubted(database(), event.locals.member!, event.params.id, serverNow_ms())),
+	judge: (event) => act(event, Judged, (said) => judgeResult(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
+	strike: (event) => act(event, Struck, (said) => strikeEntry(database(), event.locals.member!, event.params.id, said, serverNow_ms()))
+};
+
+async function act<T extends z.ZodType>(event: RequestEvent, schema: T, deed: (said: z.output<T>) => Promise<Done>) {
+	if (!mayJudge(event.locals.member!)) error(403, 'Judging is for reviewers and coordinators.');
+	const given: Partial<Record<string, string>> = Object.fromEntries(
+		[...(await event.request.formData())].flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : []))
+	);
+	const said = schema.safeParse(given);
+	const refused = (why: string) => fail(400, { why, at: given['parameter'] ?? given['entryId'] ?? '', reason: given['reason'] ?? '' });
+	if (!said.success) return refused(said.error.issues.map((i) => i.message).join(' '));
+	const done = await deed(said.data);
+	return done.ok ? { done: true } : refused(done.why);
+}

@@ -1,0 +1,119 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { superForm } from 'sveltekit-superforms';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+	const { form, errors, enhance, submitting } = superForm(
+		untrack(() => data.form),
+		{ resetForm: false }
+	);
+</script>
+
+<svelte:head><title>Sign in · Keen Riffle</title></svelte:head>
+
+<main>
+	<p class="name">Keen<br />Riffle</p>
+	<h1>Sign in</h1>
+	<p class="small">What you enter at the stream is kept on your device, signed in or not.</p>
+	<form method="POST" use:enhance>
+		<label for="email">E-mail</label>
+		<input
+			id="email"
+			name="email"
+			type="email"
+			autocomplete="username"
+			class="input-line"
+			bind:value={$form.email}
+			aria-invalid={$errors.email ? 'true' : undefined}
+			aria-describedby="email-error"
+			required
+		/>
+		<p id="email-error" class="wrong" role="alert">{$errors.email ?? ''}</p>
+		<label for="password">Password</label>
+		<input
+			id="password"
+			name="password"
+			type="password"
+			autocomplete="current-password"
+			class="input-line"
+			bind:value={$form.password}
+			aria-invalid={$errors.password ? 'true' : undefined}
+			aria-describedby="password-error"
+			required
+		/>
+		<p id="password-error" class="wrong" role="alert">{$errors.password ?? ''}</p>
+		<input type="hidden" name="to" value={$form.to} />
+		<button class="act main" disabled={$submitting}>{$submitting ? 'Signing in' : 'Sign in'}</button>
+	</form>
+
+	{#if data.demo}
+		<section aria-labelledby="demo">
+			<h2 id="demo" class="ruled">This is the demo</h2>
+			<p class="small">Invented people in an invented catchment. Choose whose eyes to look through.</p>
+			<ul>
+				{#each data.demo.signIns as person (person.email)}
+					<li>
+						<form method="POST" use:enhance>
+							<input type="hidden" name="email" value={person.email} />
+							<input type="hidden" name="password" value={data.demo.password} />
+							<input type="hidden" name="to" value={$form.to} />
+							<button class="act plain">{person.name}<span class="small">{person.role}</span></button>
+						</form>
+					</li>
+				{/each}
+			</ul>
+		</section>
+	{/if}
+</main>
+
+<style>
+	main {
+		max-width: 26em;
+		margin: 0 auto;
+		padding: 8vh 20px 40px;
+	}
+	.name {
+		font: 600 22px/1.05 var(--head);
+		color: var(--water);
+		margin-bottom: 28px;
+	}
+	form {
+		display: grid;
+		margin-top: 14px;
+	}
+	label {
+		font-weight: 600;
+		margin-bottom: 3px;
+	}
+	.input-line {
+		font-size: 17px;
+		min-height: 44px;
+	}
+	.wrong {
+		color: var(--danger);
+		min-height: 22px;
+		font-weight: 600;
+	}
+	section {
+		margin-top: 36px;
+	}
+	ul {
+		display: grid;
+		gap: 6px;
+		margin-top: 10px;
+	}
+	li form {
+		margin: 0;
+	}
+	li button {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		min-height: 44px;
+	}
+	button.main {
+		min-height: 48px;
+		font-size: 17px;
+	}
+</style>

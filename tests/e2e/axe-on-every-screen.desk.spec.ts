@@ -1,0 +1,73 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { packField, signedIn } from './application';
+
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+const sizes = [desk, phone];
+/** Modes differ in colours alone, so one is looked at whole and the others for their contrast. */
+const views = [
+	{ size: desk, mode: 'paper', rules: null },
+	{ size: phone, mode: 'paper', rules: null },
+	{ size: desk, mode: 'sun', rules: ['color-contrast'] },
+	{ size: desk, mode: 'dusk', rules: ['color-contrast'] }
+];
+const steps = ['arrive', 'bacteria-bottle', 'oxygen', 'clarity', 'flow', 'leave'];
+
+const check = async (page: Page, what: string, rules: string[] | null = null) => {
+	const axe = new AxeBuilder({ page });
+	const { violations } = await (rules ? axe.withRules(rules) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])).analyze();
+	expect(violations.map((v) => `${what}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+};
+
+for (const { size, mode, rules } of views)
+	test(`office and sign-in at ${size.width}, ${mode}`, async ({ browser }) => {
+		const context = await browser.newContext({ storageState: signedIn('coordinator'), viewport: size });
+		await context.addInitScript((m) => localStorage.setItem('keen-riffle-mode', m), mode);
+		const page = await context.newPage();
+		for (const path of ['/today', '/sites', '/sites/TE4?p=e-coli', '/sites/TE4?p=e-coli&view=table', '/review', '/plan', '/sign-in']) {
+			await page.goto(path);
+			await page.getByRole('heading', { level: 1 }).first().waitFor();
+			await check(page, path, rules);
+		}
+		await page.goto('/review');
+		await page.getByRole('table').getByRole('link').first().click();
+		await page.getByRole('heading', { name: 'Logbook' }).waitFor();
+		await check(page, 'a visit', rules);
+		await page.goto('/plan');
+		await page
+			.getByRole('link', { name: /^Plan the day/ })
+			.first()
+			.click();
+		await page.getByRole('group', { name: 'The day on a time line' }).waitFor();
+		await check(page, 'a round’s day', rules);
+		await context.close();
+	});
+
+for (const size of sizes)
+	test(`the field app at ${size.width}`, async ({ browser }) => {
+		const context = await browser.newContext({ storageState: signedIn('monitor'), viewport: size });
+		const page = await context.newPage();
+		await packField(page);
+		await check(page, '/sample');
+		await page.goto('/pack');
+		await page.getByRole('link', { name: /round/ }).first().click();
+		await page.getByText(/ of \d+ in/).waitFor();
+		await check(page, 'a packing list');
+		await page.goto('/sample');
+		await page
+			.getByRole('link', { name: /Go on at Ebbin 1/ })
+			.first()
+			.click();
+		await page.locator('.tool').waitFor();
+		for (const step of steps) {
+			await page.goto(page.url().replace(/[^/]+$/, step));
+			await page.locator('.tool').waitFor();
+			await page.evaluate(() => scrollTo(0, document.body.scrollHeight)); // nothing half under the clock at the foot
+			await check(page, step);
+		}
+		await page.getByRole('button', { name: /sent|kept/ }).click();
+		await page.getByRole('dialog').waitFor();
+		await check(page, 'what is kept');
+		await context.close();
+	});

@@ -1,0 +1,114 @@
+import { expect, test } from '@playwright/test';
+import { can, routeActions, type Member } from '../../src/lib/server/access';
+import { roles, signedIn } from './application';
+
+/** An address for each route of the table of rights. */
+const addresses: Record<string, string> = {
+	'/': '/',
+	'/(public)/sign-in': '/sign-in',
+	'/(public)/sign-out': '/sign-out',
+	'/(field)/sample': '/sample',
+	'/(field)/sample/[visit]': '/sample/01890000-0000-7000-8000-000000000000',
+	'/(field)/sample/[visit]/[step]': '/sample/01890000-0000-7000-8000-000000000000/arrive',
+	'/(field)/pack': '/pack',
+	'/(field)/pack/[round]': '/pack/01890000-0000-7000-8000-000000000000',
+	'/(office)/today': '/today',
+	'/(office)/sites': '/sites',
+	'/(office)/sites/[code]': '/sites/TE1',
+	'/(office)/sites/[code]/series.csv': '/sites/TE1/series.csv',
+	'/(office)/sites/[code]/points.json': '/sites/TE1/points.json',
+	'/(office)/visits/[id]': '/visits/01890000-0000-7000-8000-000000000000',
+	'/(office)/review': '/review',
+	'/(office)/plan': '/plan',
+	'/(office)/plan/change': '/plan/change',
+	'/(office)/plan/calibrate/[code]': '/plan/calibrate/M-1',
+	'/(office)/plan/season.ics': '/plan/season.ics',
+	'/(office)/plan/rounds/[id]': '/plan/rounds/01890000-0000-7000-8000-000000000000',
+	'/(office)/plan/rounds/[id]/labels.pdf': '/plan/rounds/01890000-0000-7000-8000-000000000000/labels.pdf',
+	'/(office)/plan/rounds/[id]/paper.pdf': '/plan/rounds/01890000-0000-7000-8000-000000000000/paper.pdf',
+	'/(office)/plan/rounds/[id]/round.gpx': '/plan/rounds/01890000-0000-7000-8000-000000000000/round.gpx',
+	'/(office)/plan/rounds/[id]/round.geojson': '/plan/rounds/01890000-0000-7000-8000-000000000000/round.geojson',
+	'/api/sync': '/api/sync',
+	'/api/satchel': '/api/satchel',
+	'/api/pack': '/api/pack'
+};
+
+test('every route of the table has an address here', () => {
+	expect(Object.keys(addresses).sort()).toEqual(Object.keys(routeActions).sort());
+});
+
+for (const role of roles)
+	test(`a ${role} reaches what the table says, and nothing else`, async ({ browser }) => {
+		const context = await browser.newContext({ storageState: signedIn(role) });
+		const member = { role, removedAt: null } as Member;
+		for (const [route, needs] of Object.entries(routeActions)) {
+			if (needs === 'public') continue;
+			const answer =
+				route === '/api/sync' || route === '/api/pack' || route.endsWith('/change')
+					? await context.request.post(addresses[route]!, { data: { entries: [], rounds: [], ticks: [] } })
+					: await context.request.get(addresses[route]!);
+			const allowed = needs === 'any-member' || can(member, needs);
+			// a visit or round that is not there is told to those who may see such; an empty change is refused in words
+			const expected = !allowed ? 403 : route.includes('[id]') ? 404 : route.endsWith('/change') ? 400 : 200;
+			expect(answer.status(), `${role} at ${route}`).toBe(expected);
+		}
+		await context.close();
+	});
+
+test.describe('without a session, or with one that has run out', () => {
+	for (const [what, cookies] of [
+		['nobody', []],
+		[
+			'a stale session',
+			[
+				{
+					name: 'better-auth.session_token',
+					value: 'gone.forged',
+					domain: '127.0.0.1',
+					path: '/',
+					expires: -1,
+					httpOnly: true,
+					secure: false,
+					sameSite: 'Lax' as const
+				}
+			]
+		]
+	] as const)
+		test(what, async ({ browser }) => {
+			const context = await browser.newContext({ storageState: { cookies: [...cookies], origins: [] } });
+			for (const [route, needs] of Object.entries(routeActions)) {
+				if (needs === 'public') continue;
+				const answer =
+					route === '/api/sync' || route === '/api/pack'
+						? await context.request.post(addresses[route]!, { data: {}, maxRedirects: 0 })
+						: await context.request.get(addresses[route]!, { maxRedirects: 0 });
+				expect(answer.status(), route).toBe(route.startsWith('/api/') ? 401 : 303);
+			}
+			await context.close();
+		});
+});
+
+test.describe('bad input at the door', () => {
+	test.use({ storageState: signedIn('monitor') });
+
+	test('a body of 10 MB is refused with what to do', async ({ request }) => {
+		const answer = await request.post('/api/sync', { data: { entries: [], photos: ['x'.repeat(10_000_000)] } });
+		expect(answer.status()).toBe(413);
+		expect(((await answer.json()) as { message: string }).message).toMatch(/10\.0 MB; at most 4 MB .* nothing was written/);
+	});
+
+	test('what is not JSON, or not the agreed form, is told so', async ({ request }) => {
+		const broken = await request.post('/api/sync', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"entries": [') });
+		expect(broken.status()).toBe(400);
+		expect(((await broken.json()) as { message: string }).message).toMatch(/not JSON/);
+		const wrong = await request.post('/api/sync', { data: { entries: 'none', since: {} } });
+		expect(wrong.status()).toBe(400);
+		expect(((await wrong.json()) as { message: string }).message).toMatch(/entries is a list/);
+	});
+
+	test('an address that asks for nonsense falls back to what most want', async ({ request }) => {
+		expect((await request.get("/sites/TE1?p=drop%20table&span=-1&view='")).status()).toBe(200);
+		expect((await request.get('/sites/NOWHERE')).status()).toBe(404);
+		expect((await request.get('/visits/not-an-id')).status()).toBe(404);
+	});
+});

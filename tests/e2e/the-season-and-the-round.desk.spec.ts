@@ -1,0 +1,121 @@
+import { expect, test, type Page } from '@playwright/test';
+import { signedIn } from './application';
+
+const board = (page: Page) => page.getByRole('group', { name: /Season board/ });
+
+test.describe('a coordinator plans', () => {
+	// all of these move rounds of the one plan, so they come one after the other
+	test.describe.configure({ mode: 'serial' });
+	test.use({ storageState: signedIn('coordinator') });
+
+	test('moving a round says which rule it breaks, and undo puts it back', async ({ page }) => {
+		await page.goto('/plan');
+		const round = board(page)
+			.getByRole('button', { name: /^Upper round, .*planned$/ })
+			.first();
+		const before = (await round.getAttribute('aria-label'))!;
+		await round.focus();
+		for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowLeft');
+		await expect(page.getByRole('status').filter({ hasText: /days after the last grab; at least 15\. Nearest day that does/ })).toBeVisible();
+		await page.keyboard.press('Escape');
+		await expect(round).toHaveAttribute('aria-label', before);
+		await page.keyboard.press('ArrowRight');
+		await page.keyboard.press('Enter');
+		await expect(page.getByText('Upper round is planned anew.')).toBeVisible();
+		await expect(board(page).getByRole('button', { name: before })).toHaveCount(0);
+		await page.getByRole('button', { name: 'Undo move' }).click();
+		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
+		await page.getByRole('button', { name: 'Redo' }).click();
+		await expect(board(page).getByRole('button', { name: before })).toHaveCount(0);
+		await page.getByRole('button', { name: 'Undo move' }).click();
+		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
+	});
+
+	test('a round is dragged along the weeks', async ({ page }) => {
+		await page.goto('/plan');
+		const round = board(page)
+			.getByRole('button', { name: /^Upper round, .*planned$/ })
+			.first();
+		const before = (await round.getAttribute('aria-label'))!;
+		const box = (await round.boundingBox())!;
+		const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+		await page.mouse.move(x, y);
+		await page.mouse.down();
+		await page.mouse.move(x + 30, y, { steps: 5 });
+		await expect(page.getByRole('status').filter({ hasText: /breaks no rule|days after|goes on/ })).toBeVisible();
+		await page.mouse.up();
+		await expect(page.getByText('Upper round is planned anew.')).toBeVisible();
+		await page.keyboard.press('Control+z');
+		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
+	});
+
+	test('the rest of the season is proposed, and every round of it keeps the rules', async ({ page }) => {
+		await page.goto('/plan');
+		await page.getByRole('button', { name: 'Propose the rest' }).click();
+		await expect(page.getByRole('button', { name: /Take these 1\d rounds/ })).toBeVisible();
+		await expect(page.getByText(/none of which breaks a rule/)).toBeVisible();
+		await page.getByRole('button', { name: 'Leave it' }).click();
+		await expect(page.getByRole('button', { name: /proposed$/ })).toHaveCount(0);
+	});
+
+	test('a round’s day has its slack, and another order is tried and put back', async ({ page }) => {
+		await page.goto('/plan');
+		await page.getByRole('link', { name: /^Plan the day: Lower round/ }).click();
+		await expect(page.getByRole('heading', { level: 1, name: 'Lower round' })).toBeVisible();
+		await expect(page.getByText(/left of the first bottle’s time/)).toBeVisible();
+		await expect(page.getByText(/The slack is thin/)).toBeVisible();
+		const day = page.getByRole('group', { name: 'The day on a time line' });
+		const first = day.getByRole('button').first();
+		const before = (await first.getAttribute('aria-label'))!;
+		await first.focus();
+		await page.keyboard.press('ArrowDown');
+		await expect(day.getByRole('button').first()).not.toHaveAttribute('aria-label', before);
+		await page.getByRole('button', { name: 'Put it back' }).click();
+		await expect(day.getByRole('button').first()).toHaveAttribute('aria-label', before);
+		const box = (await day.getByRole('button').first().boundingBox())!;
+		await page.mouse.move(box.x + 10, box.y + 8);
+		await page.mouse.down();
+		await page.mouse.move(box.x - 60, box.y + 8, { steps: 4 });
+		await page.mouse.up();
+		await expect(page.getByRole('button', { name: 'Keep this order' })).toBeVisible();
+	});
+});
+
+test('a bad change of the plan is refused in words, and nothing is written', async ({ browser }) => {
+	const context = await browser.newContext({ storageState: signedIn('coordinator') });
+	const nonsense = await context.request.post('/plan/change', { data: { change: 'move', roundId: 'x', day: -1 } });
+	expect(nonsense.status()).toBe(400);
+	expect(await nonsense.text()).toMatch(/roundId/);
+	const unknown = await context.request.post('/plan/change', { data: { change: 'remove', roundId: '019e2637-0000-7000-8000-000000000000' } });
+	expect(unknown.status()).toBe(409);
+	expect(await unknown.text()).toMatch(/no such round/);
+	await context.close();
+});
+
+test('a probe is calibrated on the day: too early, off, and right', async ({ browser }) => {
+	const context = await browser.newContext({ storageState: signedIn('coordinator') });
+	const page = await context.newPage();
+	await page.goto('/plan/calibrate/M-1');
+	const oxygen = page.getByRole('region', { name: 'Dissolved oxygen' });
+	const fill = async (minutes: string, reading: string) => {
+		await oxygen.getByLabel('Reading, %').fill(reading);
+		await oxygen.getByLabel(/Temperature in the sleeve/).fill('15');
+		await oxygen.getByLabel(/height here/).fill('250');
+		await oxygen.getByLabel('Minutes in the sleeve').fill(minutes);
+		await oxygen.getByRole('button', { name: 'Judge and keep' }).click();
+	};
+	await page.getByRole('button', { name: 'Simulated meter' }).click();
+	await expect(page.getByText(/% simulated/)).toBeVisible();
+	await fill('4', '97.1');
+	await expect(oxygen.getByText(/It does not pass[^]*only 4 minutes in the sleeve/)).toBeVisible();
+	await fill('11', '91');
+	await expect(oxygen.getByText(/It does not pass[^]*should read 97\.0 % here \(−6\.0\)/)).toBeVisible();
+	await fill('11', '97.1');
+	await expect(oxygen.getByText(/^Passed\./)).toBeVisible();
+	await expect(oxygen.getByText(/Last Thu 14 May, 11:20: passed/)).toBeVisible();
+	const conductivity = page.getByRole('region', { name: /Conductivity/ });
+	await conductivity.getByLabel('Reading, µS/cm').fill('a lot');
+	await conductivity.getByRole('button', { name: 'Judge and keep' }).click();
+	await expect(conductivity.getByRole('alert')).toHaveText(/The reading: type a number/);
+	await context.close();
+});

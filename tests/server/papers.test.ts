@@ -1,0 +1,71 @@
+import { execFileSync } from 'node:child_process';
+import { describe, expect, it } from 'vitest';
+import { roundLabels } from '../../src/lib/core/custody';
+import { orderSteps, streamVisit } from '../../src/lib/core/method';
+import { followOrder } from '../../src/lib/core/schedule';
+import { printCustodyForm, printFieldSheets, printRoundSheet, type PaperRound } from '../../src/lib/server/paper/for-the-car';
+
+const sites = ['QU1', 'TE4'].map((code) => ({ id: code, code, name: `Site ${code}`, about: 'beside the lane', hazards: 'Broken glass.' }));
+const plan = followOrder(
+	{
+		stops: sites.map((s) => ({ id: s.id, visit_min: 60, bottle_min: 7 })),
+		drive: {
+			fromStart: [22, 18],
+			between: [
+				[0, 9],
+				[9, 0]
+			],
+			toLab: [58, 52]
+		},
+		holding_min: 360,
+		bench_min: 40,
+		lab: { opens_min: 720, closes_min: 930 },
+		start: { earliest_min: 450, latest_min: 660, step_min: 5 },
+		light: { from_min: 300, to_min: 1200 }
+	},
+	[0, 1],
+	520
+)!;
+const order = orderSteps(streamVisit);
+const round: PaperRound = {
+	title: 'Lower round',
+	date: 'Fri 15 May',
+	crew: 'Jory and Neve',
+	depot: 'Boathouse',
+	lab: 'Quillon bench',
+	sites,
+	plan,
+	card: streamVisit,
+	steps: 'steps' in order ? order.steps : [],
+	labels: roundLabels({ date: '2026-05-15', sites: ['QU1', 'TE4'], bottles: [{ kind: 'bacteria' }], duplicates: ['TE4'], blanks: [] })
+};
+
+/** The words of a PDF, as they stand on the page. */
+const wordsOf = (pdf: Buffer): string => execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).toString();
+
+describe('papers for the car', () => {
+	it('the round sheet has the times, the hazards, the limit for wading and the last moment at the lab', async () => {
+		const words = wordsOf(await printRoundSheet(round));
+		for (const expected of ['Leave Boathouse at 08:40', '09:02', 'Broken glass', 'deeper than 0.3 m and faster than 0.3 m/s', 'Nobody goes alone'])
+			expect(words).toContain(expected);
+		// filled at 09:09, kept six hours
+		expect(words.replace(/\s+/g, ' ')).toContain('The last plate must be poured by 15:09, if the first bottle is filled at 09:09');
+	});
+
+	it('a field sheet for each site has every step in the order of the card’s rules, and its bottles’ codes', async () => {
+		const pdf = await printFieldSheets(round);
+		const [first, second] = wordsOf(pdf).split('\f');
+		expect(first).toContain('QU1 Site QU1');
+		expect(second).toContain('TE4-260515-BD');
+		const found = round.steps.map(({ step }) => first!.search(new RegExp(`\\d\\s+${step.title}`)));
+		expect(found.every((at) => at >= 0)).toBe(true);
+		expect([...found].sort((a, b) => a - b)).toEqual(found);
+	});
+
+	it('the custody form has a line for each bottle and room for each hand', async () => {
+		const words = wordsOf(await printCustodyForm(round));
+		for (const { code } of round.labels) expect(words).toContain(code);
+		expect(words).toContain('bacteria, duplicate');
+		expect(words).toContain('seal number');
+	});
+});

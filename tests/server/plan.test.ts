@@ -1,0 +1,246 @@
+import { and, eq } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import { describe, expect, it } from 'vitest';
+import { factsFromWire, propose } from '../../src/lib/core/schedule';
+import { database } from '../../src/lib/server/db/connect';
+import { audit, circuit, calibration, consumable, drive, instrument, methodCardVersion, place, round } from '../../src/lib/server/db/schema';
+import type { Membership } from '../../src/lib/server/db/queries/members';
+import { changePlan, PlanChange } from '../../src/lib/server/plan/change';
+import { gearOfRound } from '../../src/lib/server/plan/gear';
+import { PackWords, tellTicks } from '../../src/lib/server/plan/pack-ticks';
+import { loadRoundDay } from '../../src/lib/server/plan/round-day';
+import { loadSeason } from '../../src/lib/server/plan/season';
+import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
+
+const db = database();
+const DAY_ms = 86_400_000;
+const HOUR_ms = 3_600_000;
+const today = Math.floor(now_ms / DAY_ms);
+
+/** A program with a lab, a circuit over its one site, and a round planned in twelve days. */
+async function aPlan() {
+	const program = await aProgram();
+	const { programId, siteId, members, teams } = program;
+	const who: Membership = { ...members.coordinator, program: { id: programId, name: 'Test streams', timeZone: 'Etc/UTC', isDemo: false } };
+	const [depotId, labId, circuitId, roundId] = [v7(), v7(), v7(), v7()];
+	const at = { programId, latitude: 0.1, longitude: 0 };
+	await db.insert(place).values([
+		{ ...at, id: depotId, kind: 'depot', name: 'depot' },
+		{
+			...at,
+			id: labId,
+			kind: 'lab',
+			name: 'lab',
+			hours: [1, 2, 3, 4].map((weekday) => ({ weekday, opens_min: 720, closes_min: 960 })),
+			bottlesADay: 5,
+			bench_min: 20
+		}
+	]);
+	await db.insert(drive).values({ programId, fromId: depotId, toId: siteId, minutes: 25 });
+	const [card] = await db.select({ cardId: methodCardVersion.cardId }).from(methodCardVersion).where(eq(methodCardVersion.programId, programId));
+	await db.insert(circuit).values({
+		programId,
+		id: circuitId,
+		name: 'Upper',
+		teamId: teams[0],
+		cardId: card!.cardId,
+		siteIds: [siteId],
+		water: 'Stream',
+		depotId,
+		labId,
+		weekdays: [1, 2, 3, 4],
+		least_days: 15,
+		aim_days: 30,
+		most_days: 37,
+		crew: 2,
+		earliestStart_min: 450,
+		latestStart_min: 660
+	});
+	await db.insert(round).values({
+		programId,
+		id: roundId,
+		name: 'Upper',
+		startsAt: new Date((today + 12) * DAY_ms + 9 * HOUR_ms),
+		teamId: teams[0],
+		cardVersionId: program.cardVersionId,
+		siteIds: [siteId],
+		circuitId,
+		crewIds: [members.monitor.id, members.coordinator.id]
+	});
+	return { program, who, roundId, circuitId, siteId };
+}
+
+const auditOf = (programId: string, rowId: string) =>
+	db
+		.select()
+		.from(audit)
+		.where(and(eq(audit.programId, programId), eq(audit.rowId, rowId)));
+
+/** A visit of a round, from start to leaving. */
+async function aVisit(program: AProgram, roundId: string, at_ms: number, minutes: number) {
+	const write = aDevice(program.members.monitor, v7(), at_ms);
+	const iso = (minute: number) => new Date(at_ms + minute * 60_000).toISOString();
+	const lines = [
+		write('opening', { ...anOpening(program, at_ms), roundId }),
+		write('bottles/bacteria/kind', 'bacteria'),
+		write('bottles/bacteria/label', 'S1-B'),
+		write('bottles/bacteria/filledAt', iso(7)),
+		write('leaving/at', iso(minutes))
+	];
+	expect((await send(program.members.monitor, lines, {}, at_ms + 2 * HOUR_ms)).refused).toEqual([]);
+}
+
+describe('a season', () => {
+	it('is loaded with its rounds in their states', async () => {
+		const { program, who, roundId } = await aPlan();
+		const season = await loadSeason(db, who, now_ms);
+		expect(season.rounds).toMatchObject([{ id: roundId, state: 'planned', day: today + 12 }]);
+		expect(season.wire.lab).toEqual({ weekdays: [1, 2, 3, 4], closed: [], bottlesADay: 5 });
+		expect((await loadSeason(db, who, now_ms + 20 * DAY_ms)).rounds[0]!.state).toBe('missed');
+		await aVisit(program, roundId, now_ms + 12 * DAY_ms, 60);
+		expect((await loadSeason(db, who, now_ms + 20 * DAY_ms)).rounds[0]!.state).toBe('done');
+	});
+
+	it('a round is moved and refused, each with an audit line; what has begun or gone by is not touched', async () => {
+		const { program, who, roundId } = await aPlan();
+		const move = (day: number) => changePlan(db, who, { change: 'move', roundId, day }, now_ms);
+		expect(await move(today + 13)).toMatchObject({ ok: true });
+		expect((await loadSeason(db, who, now_ms)).rounds[0]!.day).toBe(today + 13);
+		expect(await move(today - 1)).toEqual({ ok: false, why: 'That day has gone by.' });
+		expect(await changePlan(db, who, { change: 'refuse', roundId, reason: 'ice' }, now_ms)).toMatchObject({ ok: true });
+		expect((await loadSeason(db, who, now_ms)).rounds[0]).toMatchObject({ state: 'refused', refusedBecause: 'ice' });
+		expect(await move(today + 14)).toMatchObject({ ok: false, why: expect.stringMatching(/refused/) as string });
+		const lines = await auditOf(program.programId, roundId);
+		expect(lines.map((l) => (l.after as { refusedBecause: string | null }).refusedBecause)).toEqual([null, 'ice']);
+
+		const other = await aPlan();
+		await aVisit(other.program, other.roundId, now_ms, 50);
+		expect(await changePlan(db, other.who, { change: 'remove', roundId: other.roundId }, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringMatching(/begun/) as string
+		});
+	});
+
+	it('a proposal is taken whole; one that breaks a rule by now is refused whole', async () => {
+		const { who, circuitId } = await aPlan();
+		const season = await loadSeason(db, who, now_ms);
+		const facts = factsFromWire({ ...season.wire, from: today + 1 });
+		const proposal = propose(facts, season.rounds, { seed: 1, newId: (c, n) => `proposed ${c} ${n}` });
+		const rounds = proposal.rounds.filter((r) => r.id.startsWith('proposed')).map(({ day, crew }) => ({ circuitId, day, crew: [...crew] }));
+		expect(rounds.length).toBeGreaterThan(3);
+		expect(await changePlan(db, who, { change: 'take', rounds }, now_ms)).toMatchObject({ ok: true });
+		expect((await loadSeason(db, who, now_ms)).rounds).toHaveLength(rounds.length + 1);
+		expect(await changePlan(db, who, { change: 'take', rounds }, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringMatching(/changed meanwhile/) as string
+		});
+		expect((await loadSeason(db, who, now_ms)).rounds).toHaveLength(rounds.length + 1);
+		expect(await changePlan(db, who, { change: 'take', rounds: [{ circuitId: v7(), day: today + 50, crew: [] }] }, now_ms)).toMatchObject({ ok: false });
+	});
+
+	it.each([
+		[{ change: 'refuse', roundId: v7(), reason: ' ' }, /Say why/],
+		[{ change: 'move', roundId: 'x', day: 3 }, /roundId|UUID/i],
+		[{ change: 'take', rounds: [] }, /rounds|small|1/i]
+	])('what makes no sense is refused at the door: %j', (asked, why) => {
+		expect(PlanChange.safeParse(asked).error?.message).toMatch(why);
+	});
+});
+
+describe('the day of a round', () => {
+	it('knows timed drives from guessed ones, and learns visit lengths', async () => {
+		const { program, who, roundId } = await aPlan();
+		const before = (await loadRoundDay(db, who, roundId, now_ms))!;
+		expect(before.question.stops[0]).toMatchObject({ visit_min: 60, bottle_min: 6 });
+		expect(before.question.drive.fromStart).toEqual([25]);
+		expect(before.guesses).toBe(1);
+		expect(before.question.lab).toEqual({ opens_min: 720, closes_min: 960 });
+		for (const [ago, minutes] of [
+			[60, 40],
+			[40, 44],
+			[20, 90]
+		] as const)
+			await aVisit(program, roundId, now_ms - ago * DAY_ms, minutes);
+		expect((await loadRoundDay(db, who, roundId, now_ms))!.question.stops[0]).toMatchObject({ visit_min: 44, bottle_min: 7 });
+		expect(await loadRoundDay(db, who, v7(), now_ms)).toBeNull();
+	});
+
+	it('owns up when the lab takes nothing that day', async () => {
+		const { who, roundId } = await aPlan();
+		const daysToSaturday = (13 - new Date((today + 12) * DAY_ms).getUTCDay()) % 7;
+		await changePlan(db, who, { change: 'move', roundId, day: today + 12 + daysToSaturday }, now_ms);
+		expect(await loadRoundDay(db, who, roundId, now_ms)).toMatchObject({ lab: 'lab', isLabShut: true, question: { lab: null } });
+		const open = await aPlan();
+		expect((await loadRoundDay(db, open.who, open.roundId, now_ms))!.isLabShut).toBe(false);
+		const date = new Date((today + 12) * DAY_ms).toISOString().slice(0, 10);
+		await db
+			.update(place)
+			.set({ closedOn: [date] })
+			.where(and(eq(place.programId, open.who.programId), eq(place.kind, 'lab')));
+		expect((await loadRoundDay(db, open.who, open.roundId, now_ms))!.isLabShut).toBe(true);
+	});
+
+	it('follows the crew’s own entries on the day', async () => {
+		const { program, who, roundId, siteId } = await aPlan();
+		const start_ms = (today + 12) * DAY_ms + 9 * HOUR_ms;
+		await aVisit(program, roundId, start_ms, 50);
+		const day = (await loadRoundDay(db, who, roundId, start_ms + HOUR_ms))!;
+		expect(day.soFar).toEqual({ now_min: 600, done: [{ id: siteId, leave_min: 590, bottle_min: 547 }], at: null });
+	});
+});
+
+describe('packing', () => {
+	it('two people tick at once: the later word on a line stands, in whatever order it arrives', async () => {
+		const { program, roundId } = await aPlan();
+		const { monitor, coordinator } = program.members;
+		const word = (isPacked: boolean, minute: number) =>
+			PackWords.parse({ rounds: [roundId], ticks: [{ roundId, line: 'ice', isPacked, at: new Date(now_ms + minute * 60_000).toISOString() }] });
+		await tellTicks(db, monitor, word(true, -5), now_ms);
+		await tellTicks(db, coordinator, word(false, -1), now_ms);
+		const late = await tellTicks(db, monitor, word(true, -3), now_ms);
+		expect(late).toEqual([{ roundId, line: 'ice', isPacked: false, at: new Date(now_ms - 60_000).toISOString(), by: coordinator.id }]);
+		const future = await tellTicks(db, monitor, word(true, 600), now_ms);
+		expect(future[0]!.at).toBe(new Date(now_ms).toISOString());
+		// a device whose clock is ahead can still change its mind
+		expect((await tellTicks(db, monitor, word(false, 601), now_ms))[0]).toMatchObject({ isPacked: false, by: monitor.id });
+		// and another person, whose clock is right, is heard after that
+		expect((await tellTicks(db, coordinator, word(true, 1), now_ms + 60_000))[0]).toMatchObject({ isPacked: true, by: coordinator.id });
+		// another program's round is not there
+		expect(await tellTicks(db, (await aProgram()).members.monitor, word(false, 5), now_ms + HOUR_ms)).toEqual([]);
+	});
+
+	it('says what is wrong with the gear that the team takes along', async () => {
+		const { program, roundId } = await aPlan();
+		const { programId, siteId, members, teams } = program;
+		const toolId = v7();
+		await db.insert(instrument).values({
+			programId,
+			id: toolId,
+			code: 'M-9',
+			kind: 'multimeter',
+			serialNumber: '1',
+			measures: { 'water-temperature': { low: -5, high: 50, resolution: 0.1, calibrationDays: 30 } },
+			batteryChangedAt: new Date(now_ms - DAY_ms)
+		});
+		await db.insert(consumable).values({ programId, id: v7(), what: 'strips', expiresOn: '2026-05-01' });
+		const write = aDevice(members.monitor, v7(), now_ms - 2 * DAY_ms);
+		await send(members.monitor, [
+			write('opening', { ...anOpening(program, now_ms - 2 * DAY_ms), roundId }),
+			write('readings/water-temperature/main', { value: 12.1, unit: 'degC', instrument: 'M-9' })
+		]);
+		const ask = () => gearOfRound(db, programId, { teamId: teams[0], siteIds: [siteId], starts_ms: now_ms + HOUR_ms });
+		const never = await ask();
+		expect(never.kit).toEqual(['M-9']);
+		expect(never.warnings.map((w) => w.kind)).toEqual(['calibrate', 'out-of-date']);
+		await db.insert(calibration).values({
+			programId,
+			id: v7(),
+			instrumentId: toolId,
+			parameter: 'water-temperature',
+			at: new Date(now_ms - 4 * DAY_ms),
+			byMemberId: members.monitor.id,
+			passed: true
+		});
+		expect((await ask()).warnings.map((w) => w.kind)).toEqual(['battery', 'out-of-date']);
+	});
+});

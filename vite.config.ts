@@ -1,0 +1,23 @@
+import { sveltekit } from '@sveltejs/kit/vite';
+import tailwindcss from '@tailwindcss/vite';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+	plugins: [tailwindcss(), sveltekit()],
+	test: {
+		projects: [
+			{ extends: true, test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/vectors/*.test.ts'], environment: 'node' } },
+			{
+				extends: true,
+				test: {
+					name: 'server',
+					include: ['tests/server/**/*.test.ts'],
+					environment: 'node',
+					globalSetup: 'tests/server/database.setup.ts',
+					fileParallelism: false,
+					testTimeout: 30_000
+				}
+			}
+		]
+	}
+});
