@@ -2,8 +2,8 @@ import { liveQuery } from 'dexie';
 import { v7 } from 'uuid';
 import type { Entry } from '$lib/core/logbook';
 import { deviceNow_ms } from './device-clock';
-import { heldDrafts, heldLines, hold, letGo, type HeldLine, type Line } from './held';
-import { keepDraft, store, type KeptEntry, type Packed } from './store';
+import { heldLines, hold, letGo, type HeldLine, type Line } from './held';
+import { settleDrafts, store, type KeptEntry, type Packed } from './store';
 import { SyncClient } from './sync-client.svelte';
 
 const CLOCK_STEP_ms = 15_000;
@@ -52,7 +52,7 @@ export class FieldApp {
 		// the screen comes first: what only writing and sending need is loaded once there is something to see
 		void this.#opened.then(nextPaint).then(() => {
 			if (isStopped) return;
-			for (const { key, text } of heldDrafts()) void keepDraft(key, text);
+			void settleDrafts();
 			for (const held of heldLines()) void this.#settle(held);
 			void import('./record');
 			stopSync = this.sync.start();

@@ -1,3 +1,4 @@
+import { v7 } from 'uuid';
 import { fold, tick, whyUnfit, type Entry } from '$lib/core/logbook';
 import { letGoDraft, type HeldLine, type Line } from './held';
 import { deviceName, draftKey, store, type KeptEntry } from './store';
@@ -14,11 +15,14 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
 		if (there) return there;
 		const visit = await store.entries.where('visitId').equals(line.visitId).toArray();
 		const last = visit.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null);
-		const entry: Entry = { ...line, id, at: tick(last, now_ms), by, device, was: replacedBy(line, visit, device) };
+		const live = liveHere(line, visit, device);
+		const isLate = live !== null && live.id !== line.was && typedAfter(live.id, id);
+		const entry: Entry = { ...line, id, at: tick(last, now_ms), by, device, was: live && !isLate ? live.id : line.was };
 		const why = whyUnfit(entry);
 		if (why !== null) throw new RangeError(why);
 		const kept: KeptEntry = { ...entry, state: 'kept' };
 		await store.entries.put(kept);
+		if (isLate) await store.entries.put(struckAtOnce(kept, now_ms));
 		letGoDraft(draftKey(line.visitId, line.path));
 		await store.drafts.delete(draftKey(line.visitId, line.path));
 		return kept;
@@ -26,11 +30,28 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
 }
 
 /**
- * Another tab of this device may have written here since the screen was drawn. That is the same person, not a second
- * opinion, so its line is what gets replaced; a line that came from elsewhere is not, and stands beside this one.
+ * What this device itself last set at the place of a line about to be written. Another tab may have written there since
+ * the screen was drawn: that is the same person, not a second opinion, so its line is what gets replaced; a line that came
+ * from elsewhere is not, and stands beside this one.
  */
-function replacedBy(line: Line, visit: readonly KeptEntry[], device: string): string | null {
-	if (line.op !== 'set') return line.was;
+function liveHere(line: Line, visit: readonly KeptEntry[], device: string): KeptEntry | null {
+	if (line.op !== 'set') return null;
 	const live = fold(visit.filter((e) => e.path === line.path && e.state !== 'refused')).lines.get(line.path)?.live ?? null;
-	return live && live.device === device ? live.id : line.was;
+	return live && live.device === device ? (live as KeptEntry) : null;
 }
+
+/** Ids are made in the moment of typing, and sort by it. */
+const typedAfter = (id: string, other: string): boolean => id > other;
+
+/**
+ * A line that reached the store late (a full disk, a tab that was asleep) must not take the place of what was typed
+ * after it: it is kept, and struck.
+ */
+const struckAtOnce = (late: KeptEntry, now_ms: number): KeptEntry => ({
+	...late,
+	id: v7(),
+	at: tick(late.at, now_ms),
+	op: 'strike',
+	value: 'typed before the figure that stands, and written after it',
+	was: late.id
+});

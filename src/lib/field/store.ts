@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Entry } from '$lib/core/logbook';
 import type { Satchel } from '$lib/core/satchel';
-import { holdDraft, letGoDraft } from './held';
+import { heldDrafts, holdDraft, letGoDraft } from './held';
 
 /** Where a line stands: kept on this device only, sent and taken, or refused with the reason. */
 export type KeptState = 'kept' | 'sent' | 'refused';
@@ -67,6 +67,18 @@ export async function keepDraft(key: string, text: string): Promise<void> {
 	await (text === '' ? store.drafts.delete(key) : store.drafts.put({ key, text }));
 	letGoDraft(key, text);
 }
+
+/**
+ * Puts on the disk what a reload or a crash caught on its way there. Another tab may be typing at this moment, or keep the
+ * figure: what is held is read inside the transaction, so that a draft that has become a line does not come back.
+ */
+export const settleDrafts = (): Promise<void> =>
+	store.transaction('rw', store.drafts, async () => {
+		for (const { key, text } of heldDrafts()) {
+			await (text === '' ? store.drafts.delete(key) : store.drafts.put({ key, text }));
+			letGoDraft(key, text);
+		}
+	});
 
 /** Drafts of one visit by path. */
 export async function draftsOf(visitId: string): Promise<Record<string, string>> {

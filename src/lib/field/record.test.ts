@@ -1,0 +1,87 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { v7 } from 'uuid';
+import { fold } from '$lib/core/logbook';
+import { holdDraft, type HeldLine } from './held';
+import { record } from './record';
+import { draftsOf, settleDrafts, store } from './store';
+
+const visitId = '01890000-0000-7000-8000-00000000aaaa';
+const path = 'readings/conductivity/main';
+const NOON = Date.parse('2026-05-14T12:00:00Z');
+
+const figure = (value: number) => ({ value, unit: 'uS_cm' });
+const typed = (second: number, value: number, was: string | null = null): HeldLine => ({
+	id: v7({ msecs: NOON + second * 1000 }),
+	line: { visitId, path, op: 'set', value: figure(value), was },
+	by: '01890000-0000-7000-8000-00000000bbbb',
+	now_ms: NOON + second * 1000
+});
+const folded = async () => fold(await store.entries.toArray());
+const shown = async () => (await folded()).lines.get(path)?.value;
+
+/** The browser's store of small texts. */
+class Texts {
+	[key: string]: unknown;
+	getItem(key: string): string | null {
+		return Object.hasOwn(this, key) ? String(this[key]) : null;
+	}
+	setItem(key: string, text: string): void {
+		this[key] = text;
+	}
+	removeItem(key: string): void {
+		delete this[key];
+	}
+}
+
+beforeEach(async () => {
+	vi.stubGlobal('localStorage', new Texts());
+	await Promise.all([store.entries.clear(), store.drafts.clear()]);
+});
+
+describe('a line written on this device', () => {
+	it('replaces what another tab of the device kept a moment before', async () => {
+		await record(typed(1, 182));
+		await record(typed(2, 183));
+		expect(await shown()).toEqual(figure(183));
+		expect((await folded()).conflicts).toEqual([]);
+	});
+
+	it('does not take the place of what was typed after it, however late it reaches the store', async () => {
+		const late = typed(1, 182);
+		const stands = await record(typed(2, 183));
+		await record(late);
+		const { lines, conflicts } = await folded();
+		expect(lines.get(path)).toMatchObject({ value: figure(183), live: { id: stands.id }, rivals: [] });
+		expect(conflicts).toEqual([]);
+		expect(lines.get(path)?.history).toHaveLength(3); // both figures, and the strike with its reason
+	});
+
+	it('stands where the person saw what it replaces, even when the clock was set back between', async () => {
+		const before = await record(typed(2, 182));
+		await record(typed(1, 183, before.id));
+		expect(await shown()).toEqual(figure(183));
+	});
+
+	it('is written once however often it is asked for', async () => {
+		const late = typed(1, 182);
+		await record(typed(2, 183));
+		await record(late);
+		await record(late);
+		expect(await store.entries.count()).toBe(3);
+	});
+});
+
+describe('drafts caught on their way to the disk', () => {
+	it('are found at the next start', async () => {
+		holdDraft(`${visitId} ${path}`, '18');
+		await settleDrafts();
+		expect(await draftsOf(visitId)).toEqual({ [path]: '18' });
+	});
+
+	it('do not come back once the figure is kept, even when another tab starts in that moment', async () => {
+		holdDraft(`${visitId} ${path}`, '182');
+		await Promise.all([record(typed(1, 182)), settleDrafts(), settleDrafts()]);
+		expect(await draftsOf(visitId)).toEqual({});
+	});
+});
