@@ -1,2 +1,2 @@
 // a round on the map
-export { routeAsGeoJson, routeAsGpx, type RoutePoint } from './round-route';
+export { escapedXml, routeAsGeoJson, routeAsGpx, type RoutePoint } from './round-route';

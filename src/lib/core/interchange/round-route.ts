@@ -6,17 +6,17 @@ export interface RoutePoint {
 	longitude: number;
 }
 
-const escaped = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
+export const escapedXml = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
 /** A round as GPX 1.1: its stops as waypoints, and the way between them as a route. */
 export function routeAsGpx(name: string, points: readonly RoutePoint[]): string {
 	const point = (tag: 'wpt' | 'rtept', p: RoutePoint) =>
-		`<${tag} lat="${p.latitude}" lon="${p.longitude}"><name>${escaped(p.name)}</name><desc>${escaped(p.about)}</desc></${tag}>`;
+		`<${tag} lat="${p.latitude}" lon="${p.longitude}"><name>${escapedXml(p.name)}</name><desc>${escapedXml(p.about)}</desc></${tag}>`;
 	return [
 		'<?xml version="1.0" encoding="UTF-8"?>',
 		'<gpx version="1.1" creator="Keen Riffle" xmlns="http://www.topografix.com/GPX/1/1">',
 		...points.map((p) => point('wpt', p)),
-		`<rte><name>${escaped(name)}</name>${points.map((p) => point('rtept', p)).join('')}</rte>`,
+		`<rte><name>${escapedXml(name)}</name>${points.map((p) => point('rtept', p)).join('')}</rte>`,
 		'</gpx>',
 		''
 	].join('\n');

@@ -5,7 +5,7 @@ export { dryingDays, type DryingTimes } from './drying';
 // everything that is due
 export { agenda, type Item, type ProgramFacts } from './agenda';
 // drives
-export { driveBetween, type Drive, type DriveGuess, type Position } from './drive';
+export { distance_km, driveBetween, usualDriveGuess, type Drive, type DriveGuess, type Position } from './drive';
 // the day of a round
 export { byBetterDay, followOrder, type DayPlan, type RoundQuestion, type RoundStop, type Slack, type TimedStop } from './round/day';
 export { bestDay, type BestDay } from './round/best-order';

@@ -3,7 +3,7 @@ import type { Entry } from '../../core/logbook';
 import { streamVisit, streamVisit1 } from '../../core/method';
 import { seeded, type Chance } from '../../core/statistics';
 import type { Member } from '../access';
-import { createUser } from '../auth/library';
+import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
 import {
 	calibration,
@@ -77,7 +77,7 @@ async function demoUsers(db: Db): Promise<Map<string, string>> {
 	for (const person of people) {
 		const email = emailOf(person);
 		const [there] = await db.select({ id: user.id }).from(user).where(eq(user.email, email));
-		ids.set(person.initials, there?.id ?? (await createUser({ email, name: person.name, password: DEMO_PASSWORD })));
+		ids.set(person.initials, there?.id ?? (await addUser(db, { email, name: person.name, password: DEMO_PASSWORD })));
 	}
 	return ids;
 }

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { check, doublePrecision, foreignKey, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import { check, doublePrecision, foreignKey, integer, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
 import { program } from './program';
 
 /** A stream of the network. A tributary names the stream it joins and how far above that one's mouth. */
@@ -41,13 +41,35 @@ export const site = pgTable(
 		river_km: doublePrecision().notNull(),
 		elevation_m: doublePrecision().notNull(),
 		latitude: doublePrecision().notNull(),
-		longitude: doublePrecision().notNull()
+		longitude: doublePrecision().notNull(),
+		directions: text().notNull().default(''),
+		access: text().notNull().default(''),
+		/** The landowner's leave to go there, and the day it ends. */
+		leave: text().notNull().default('not needed'),
+		leaveUntil: text('leave_until'),
+		landmarks: text().notNull().default(''),
+		photoPoint: text('photo_point').notNull().default(''),
+		upstream: text().notNull().default(''),
+		/** How samples may be taken here: wading, bank, bridge, pole. */
+		ways: text().array().notNull().default(['wading']),
+		/** A limit of its own, under the card's. */
+		wadingDepth_m: doublePrecision('wading_depth_m'),
+		/** When a visit may begin, minutes since the local midnight. */
+		opens_min: integer('opens_min'),
+		closes_min: integer('closes_min'),
+		/** One low water, local day and time, and how long before and after it the site can be reached. */
+		lowWaterAt: text('low_water_at'),
+		tideReach_min: integer('tide_reach_min'),
+		retiredOn: text('retired_on')
 	},
 	(t) => [
 		primaryKey({ columns: [t.programId, t.id] }),
 		unique().on(t.programId, t.code),
 		foreignKey({ columns: [t.programId, t.streamId], foreignColumns: [stream.programId, stream.id] }),
 		check('river_km_not_negative', sql`${t.river_km} >= 0`),
+		check('leave_known', sql`${t.leave} in ('not needed', 'given', 'asked', 'refused')`),
+		check('tide_whole', sql`(${t.lowWaterAt} is null) = (${t.tideReach_min} is null)`),
+		check('visits_begin_in_order', sql`${t.opens_min} < ${t.closes_min}`),
 		check('on_earth', sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180 and ${t.elevation_m} between -430 and 9000`)
 	]
 );

@@ -46,7 +46,8 @@ export const instrument = pgTable(
 		serialNumber: text('serial_number').notNull(),
 		measures: jsonb().$type<InstrumentFacts['measures']>().notNull(),
 		/** A calibration from before then no longer counts. */
-		batteryChangedAt: timestamp('battery_changed_at', { withTimezone: true })
+		batteryChangedAt: timestamp('battery_changed_at', { withTimezone: true }),
+		retiredOn: text('retired_on')
 	},
 	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
 );

@@ -1,16 +1,11 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, doublePrecision, foreignKey, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import type { Hours } from '../../../core/library';
+import { stream } from './catchment';
 import { methodCard, round } from './method';
 import { member, program, team } from './program';
 
 export const placeKind = pgEnum('place_kind', ['depot', 'lab']);
-
-/** When a lab takes bottles: minutes since the local midnight. */
-export interface Hours {
-	weekday: number;
-	opens_min: number;
-	closes_min: number;
-}
 
 /** Where rounds start, and where bottles go. */
 export const place = pgTable(
@@ -29,7 +24,11 @@ export const place = pgTable(
 		closedOn: text('closed_on').array().notNull().default([]),
 		bottlesADay: integer('bottles_a_day').notNull().default(100),
 		/** From handing in to the last plate, minutes. */
-		bench_min: integer('bench_min').notNull().default(0)
+		bench_min: integer('bench_min').notNull().default(0),
+		analyses: text().array().notNull().default([]),
+		arrives: text().notNull().default('delivered'),
+		/** The lab's own limit, where it is shorter than a card's. */
+		holding_h: doublePrecision('holding_h')
 	},
 	(t) => [
 		primaryKey({ columns: [t.programId, t.id] }),
@@ -46,11 +45,16 @@ export const drive = pgTable(
 		programId: uuid('program_id')
 			.notNull()
 			.references(() => program.id),
+		id: uuid().notNull().defaultRandom(),
 		fromId: uuid('from_id').notNull(),
 		toId: uuid('to_id').notNull(),
 		minutes: integer().notNull()
 	},
-	(t) => [primaryKey({ columns: [t.programId, t.fromId, t.toId] }), check('drive_takes_time', sql`${t.minutes} >= 0 and ${t.fromId} <> ${t.toId}`)]
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.fromId, t.toId),
+		check('drive_takes_time', sql`${t.minutes} >= 0 and ${t.fromId} <> ${t.toId}`)
+	]
 );
 
 /** Sites that one team visits together, again and again through a season. */
@@ -118,7 +122,31 @@ export const consumable = pgTable(
 			.references(() => program.id),
 		id: uuid().notNull(),
 		what: text().notNull(),
+		lot: text().notNull().default(''),
 		expiresOn: text('expires_on').notNull()
 	},
 	(t) => [primaryKey({ columns: [t.programId, t.id] }), check('expires_on_a_date', sql`${t.expiresOn} ~ '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'`)]
+);
+
+/** Nets, boots, buckets that teams share or own, and the water that wetted each last. */
+export const gear = pgTable(
+	'gear',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		what: text().notNull(),
+		teamId: uuid('team_id'),
+		wetIn: uuid('wet_in'),
+		wetOn: text('wet_on'),
+		disinfectedOn: text('disinfected_on')
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.what),
+		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
+		foreignKey({ columns: [t.programId, t.wetIn], foreignColumns: [stream.programId, stream.id] }),
+		check('wet_somewhere_once', sql`(${t.wetIn} is null) = (${t.wetOn} is null)`)
+	]
 );

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { bigint, boolean, check, foreignKey, index, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 import type { Threshold } from '../../../core/interpret';
+import type { DriveGuess } from '../../../core/schedule';
 import { user } from './sign-in';
 
 export const role = pgEnum('role', ['monitor', 'coordinator', 'reviewer', 'bench', 'viewer']);
@@ -11,6 +12,12 @@ export interface ProgramSettings {
 	thresholds: Threshold[];
 	/** First and last day of the season that is planned, as ISO dates. */
 	season?: { from: string; to: string };
+	/** How a drive is guessed that nobody has timed. */
+	driveGuess?: DriveGuess;
+	/** Rain at the gauge that counts as a storm, and how soon after it a storm round goes. */
+	storm?: { rain_mm: number; within_h: number };
+	/** The secret part of the calendar feed's address. */
+	feedKey?: string;
 }
 
 export const program = pgTable('program', {
@@ -62,6 +69,8 @@ export const member = pgTable(
 		teamId: uuid('team_id'),
 		/** What the person was trained in, the days of the week they can (0 Sunday), and when they are away. */
 		skills: text().array().notNull().default([]),
+		/** The last day on which the training counts. */
+		trainedUntil: text('trained_until'),
 		weekdays: integer().array().notNull().default([0, 1, 2, 3, 4, 5, 6]),
 		away: jsonb().$type<{ from: string; to: string }[]>().notNull().default([]),
 		/** Set when the person leaves the program: what they wrote stays, what they may read ends. */

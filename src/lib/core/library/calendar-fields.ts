@@ -1,0 +1,207 @@
+import { z } from 'zod';
+import type { Field, Read } from './field';
+
+/* Dates, times of day, days of the week, hours: their text forms. */
+
+interface Asked {
+	label: string;
+	help?: string;
+	isRequired?: boolean;
+}
+
+const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+const Day = z.iso.date();
+
+const missing = (label: string): { why: string } => ({ why: `${label} is missing.` });
+const parts = (text: string): string[] => text.split(/\s*[;\n]\s*/).filter((p) => p.trim() !== '');
+
+export function maybeDate({ label, help, isRequired = false }: Asked): Field<string | null> {
+	return {
+		label,
+		help: help ?? 'year-month-day',
+		isRequired,
+		control: 'line',
+		read: (text) => {
+			const given = text.trim();
+			if (given === '') return isRequired ? missing(label) : { value: null };
+			return Day.safeParse(given).success ? { value: given } : { why: `${label}: “${given}” is not a day such as 2026-05-14.` };
+		},
+		write: (value) => value ?? ''
+	};
+}
+
+export function date(asked: Asked): Field<string> {
+	const inner = maybeDate({ ...asked, isRequired: true });
+	return { ...inner, read: (text, lookup) => inner.read(text, lookup) as Read<string>, write: (value) => value };
+}
+
+/** A day and time in the program's own calendar, such as 2026-05-14 06:20. */
+export function maybeDayAndTime({ label, help }: Asked): Field<string | null> {
+	return {
+		label,
+		help: help ?? 'such as 2026-05-14 06:20',
+		isRequired: false,
+		control: 'line',
+		read: (text) => {
+			const given = text.trim().replace('T', ' ');
+			if (given === '') return { value: null };
+			const [day = '', time = ''] = given.split(/\s+/);
+			const isGood = Day.safeParse(day).success && clockMinute(time) !== null;
+			return isGood ? { value: `${day} ${time}` } : { why: `${label}: “${given}” is not a day and time such as 2026-05-14 06:20.` };
+		},
+		write: (value) => value ?? ''
+	};
+}
+
+/** Minutes since midnight of a time such as 7:05 or 14:30; null where it is none. 24:00 ends a day. */
+function clockMinute(text: string): number | null {
+	const match = /^(\d{1,2}):(\d{2})$/.exec(text.trim());
+	if (!match) return null;
+	const minute = Number(match[1]) * 60 + Number(match[2]);
+	return Number(match[2]) < 60 && minute <= 1440 ? minute : null;
+}
+
+const clock = (minute: number): string => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+export function maybeTime({ label, help, isRequired = false }: Asked): Field<number | null> {
+	return {
+		label,
+		help: help ?? 'such as 08:30',
+		isRequired,
+		control: 'line',
+		read: (text) => {
+			if (text.trim() === '') return isRequired ? missing(label) : { value: null };
+			const value = clockMinute(text);
+			return value === null || value === 1440 ? { why: `${label}: “${text.trim()}” is not a time such as 08:30.` } : { value };
+		},
+		write: (value) => (value === null ? '' : clock(value))
+	};
+}
+
+export function time(asked: Asked): Field<number> {
+	const inner = maybeTime({ ...asked, isRequired: true });
+	return { ...inner, read: (text, lookup) => inner.read(text, lookup) as Read<number>, write: clock };
+}
+
+const dayNumbers = [1, 2, 3, 4, 5, 6, 0] as const; // a week begins on Monday
+const dayOf = (word: string): number => days.findIndex((d) => d.toLowerCase() === word.slice(0, 3).toLowerCase());
+
+/** Days of the week, 0 Sunday to 6 Saturday, as "Mon; Tue". */
+export function weekdays({ label, help, isRequired = false }: Asked): Field<number[]> {
+	return {
+		label,
+		help,
+		isRequired,
+		control: 'several',
+		options: dayNumbers.map((d) => days[d]),
+		read: (text) => {
+			const given = parts(text);
+			const strange = given.find((g) => dayOf(g.trim()) === -1);
+			if (strange !== undefined) return { why: `${label}: “${strange}” is not a day of the week.` };
+			const value = dayNumbers.filter((d) => given.some((g) => dayOf(g.trim()) === d));
+			return value.length === 0 && isRequired ? missing(label) : { value: [...value] };
+		},
+		write: (value) =>
+			dayNumbers
+				.filter((d) => value.includes(d))
+				.map((d) => days[d])
+				.join('; ')
+	};
+}
+
+export interface Span {
+	from: string;
+	to: string;
+}
+
+/** Stretches of days, first and last, as "2026-06-01 to 2026-06-14; …". */
+export function spans({ label, help }: Asked): Field<Span[]> {
+	return {
+		label,
+		help: help ?? 'such as 2026-06-01 to 2026-06-14; more after a semicolon',
+		isRequired: false,
+		control: 'line',
+		read: (text) => {
+			const value: Span[] = [];
+			for (const part of parts(text)) {
+				const [from = '', to = from] = part.split(/\s+to\s+|\s*\.\.\s*/).map((p) => p.trim());
+				if (!Day.safeParse(from).success || !Day.safeParse(to).success)
+					return { why: `${label}: “${part.trim()}” is not a stretch such as 2026-06-01 to 2026-06-14.` };
+				if (to < from) return { why: `${label}: ${from} to ${to} ends before it begins.` };
+				value.push({ from, to });
+			}
+			return { value };
+		},
+		write: (value) => value.map((s) => (s.from === s.to ? s.from : `${s.from} to ${s.to}`)).join('; ')
+	};
+}
+
+export function dates({ label, help }: Asked): Field<string[]> {
+	return {
+		label,
+		help: help ?? 'such as 2026-12-24; 2026-12-25',
+		isRequired: false,
+		control: 'line',
+		read: (text) => {
+			const given = parts(text).map((p) => p.trim());
+			const bad = given.find((g) => !Day.safeParse(g).success);
+			return bad === undefined ? { value: [...new Set(given)].sort() } : { why: `${label}: “${bad}” is not a day such as 2026-05-14.` };
+		},
+		write: (value) => value.join('; ')
+	};
+}
+
+export interface Hours {
+	weekday: number;
+	opens_min: number;
+	closes_min: number;
+}
+
+/** Opening hours, as "Mon-Thu 09:00-15:30; Fri 09:00-12:00". Hours of one day that overlap are refused. */
+export function hours({ label, help }: Asked): Field<Hours[]> {
+	return {
+		label,
+		help: help ?? 'such as Mon-Thu 09:00-15:30; Fri 09:00-12:00',
+		isRequired: false,
+		control: 'lines',
+		read: (text) => {
+			const value: Hours[] = [];
+			for (const part of parts(text)) {
+				const match = /^([a-z]{3,9})(?:\s*[-–]\s*([a-z]{3,9}))?\s+(\d{1,2}:\d{2})\s*[-–]\s*(\d{1,2}:\d{2})$/i.exec(part.trim());
+				const from = match ? dayOf(match[1]!) : -1;
+				const to = match?.[2] === undefined ? from : dayOf(match[2]);
+				const [opens_min, closes_min] = match ? [clockMinute(match[3]!), clockMinute(match[4]!)] : [null, null];
+				if (from === -1 || to === -1 || opens_min === null || closes_min === null)
+					return { why: `${label}: “${part.trim()}” is not hours such as Mon-Thu 09:00-15:30.` };
+				if (closes_min <= opens_min) return { why: `${label}: “${part.trim()}” closes before it opens.` };
+				for (let day = from; ; day = (day + 1) % 7) {
+					const other = value.find((h) => h.weekday === day && opens_min < h.closes_min && closes_min > h.opens_min);
+					if (other)
+						return {
+							why: `${label}: on ${days[day]!} ${clock(opens_min)}-${clock(closes_min)} overlaps ${clock(other.opens_min)}-${clock(other.closes_min)}.`
+						};
+					value.push({ weekday: day, opens_min, closes_min });
+					if (day === to) break;
+				}
+			}
+			return { value: value.sort((a, b) => place(a.weekday) - place(b.weekday) || a.opens_min - b.opens_min) };
+		},
+		write: (value) => written(value)
+	};
+}
+
+const place = (weekday: number): number => dayNumbers.findIndex((d) => d === weekday);
+
+/** Days in a row with the same hours are written as one. */
+function written(hours: readonly Hours[]): string {
+	const runs: { from: number; to: number; says: string }[] = [];
+	const sayings = dayNumbers.map((d) => hours.filter((h) => h.weekday === d).map((h) => `${clock(h.opens_min)}-${clock(h.closes_min)}`));
+	for (const [i, says] of sayings.entries())
+		for (const one of says) {
+			const run = runs.find((r) => r.to === i - 1 && r.says === one);
+			if (run) run.to = i;
+			else runs.push({ from: i, to: i, says: one });
+		}
+	const name = (i: number) => days[dayNumbers[i]!];
+	return runs.map((r) => `${name(r.from)}${r.to > r.from ? `-${name(r.to)}` : ''} ${r.says}`).join('; ');
+}

@@ -1,0 +1,68 @@
+import type { Field, Lookup } from './field';
+import { kindNames, type KindName } from './kind-name';
+
+export type { KindName };
+
+/** A thing of the library. `id` tells it apart for good; its name may change. */
+export type Row = { id: string } & Record<string, unknown>;
+
+/** What is wrong with a row, at which field; '' where it is the row as a whole. */
+export interface Objection {
+	field: string;
+	why: string;
+}
+
+/** All that a program has set up, by kind. */
+export type Library = Record<KindName, readonly Row[]>;
+
+export const emptyLibrary = (): Library => Object.fromEntries(kindNames.map((name) => [name, []])) as unknown as Library;
+
+type Fields = Record<string, Field<unknown>>;
+type ValueOf<F> = F extends { write(value: infer T, lookup: Lookup): string } ? T : never;
+export type RowOf<F> = { id: string } & { [Name in keyof F]: ValueOf<F[Name]> };
+
+/** A kind of thing in the library: its fields, how it is told apart, and what must hold between it and the others. */
+export interface Kind {
+	name: KindName;
+	/** "stream", "streams", for sentences and headings. */
+	one: string;
+	many: string;
+	/** What it is for, and what to do while there is none. */
+	about: string;
+	/** Nothing can be planned without one. */
+	isNeeded: boolean;
+	fields: Record<string, Field<unknown>>;
+	/** Fields that together tell a row from others of its kind, also in a file. */
+	key: readonly string[];
+	/** Fields shown in the list. */
+	columns: readonly string[];
+	/** The field by which its rows can be filtered. */
+	filter?: string;
+	nameOf(row: Row, lookup: Lookup): string;
+	/** Names by which a file or a form may mean it, case aside; the first is `nameOf`. */
+	aliases?(row: Row): string[];
+	/** What forbids it. */
+	objections(row: Row, library: Library, today: string): Objection[];
+	/** What is odd but may stand. */
+	doubts?(row: Row, library: Library, today: string): Objection[];
+	/** One that is not in use any more, and since when. */
+	endedOn?(row: Row): string | null;
+}
+
+interface KindOf<F extends Fields> extends Omit<Kind, 'fields' | 'key' | 'columns' | 'filter' | 'nameOf' | 'aliases' | 'objections' | 'doubts' | 'endedOn'> {
+	fields: F;
+	key: readonly (keyof F & string)[];
+	columns: readonly (keyof F & string)[];
+	filter?: keyof F & string;
+	nameOf(row: RowOf<F>, lookup: Lookup): string;
+	aliases?(row: RowOf<F>): string[];
+	objections?(row: RowOf<F>, library: Library, today: string): { field: (keyof F & string) | ''; why: string }[];
+	doubts?(row: RowOf<F>, library: Library, today: string): { field: (keyof F & string) | ''; why: string }[];
+	endedOn?(row: RowOf<F>): string | null;
+}
+
+/** Types of a kind's own fields inside its rules, plain rows outside. */
+export function kind<F extends Fields>(of: KindOf<F>): Kind {
+	const all: unknown = { objections: () => [], ...of };
+	return all as Kind;
+}

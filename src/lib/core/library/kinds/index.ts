@@ -1,0 +1,12 @@
+import type { Kind } from '../kind';
+import { sites, streams } from './catchment';
+import { circuits } from './circuits';
+import { consumables, gear, instruments } from './gear';
+import { people, teams } from './people';
+import { depots, drives, labs } from './places';
+import { program } from './program';
+
+/** All kinds, in the order in which a program is set up: each needs only what stands before it. */
+export const kinds: readonly Kind[] = [program, streams, sites, teams, people, depots, labs, drives, circuits, instruments, consumables, gear];
+
+export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;

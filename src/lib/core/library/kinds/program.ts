@@ -1,0 +1,40 @@
+import { kind } from '../kind';
+import { maybeDate } from '../calendar-fields';
+import { number, words } from '../field';
+
+const isTimeZone = (zone: string): boolean => {
+	try {
+		return Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
+	} catch {
+		return false;
+	}
+};
+
+export const program = kind({
+	name: 'program',
+	one: 'program',
+	many: 'Program',
+	about: 'Its name, its calendar, the season that is planned, and how a drive is guessed that nobody has timed.',
+	isNeeded: true,
+	fields: {
+		name: words({ label: 'Name', isRequired: true }),
+		timeZone: words({ label: 'Time zone', help: 'such as Europe/Dublin or Etc/UTC', isRequired: true, most: 60 }),
+		seasonFrom: maybeDate({ label: 'Season begins' }),
+		seasonTo: maybeDate({ label: 'Season ends' }),
+		detour: number({ label: 'Road over straight line', help: 'a guessed drive is the straight line times this', least: 1, most: 4 }),
+		speed_km_h: number({ label: 'Speed of a guessed drive', unit: 'km/h', least: 5, most: 120 }),
+		parking_min: number({ label: 'Parking, each drive', unit: 'min', least: 0, most: 60, whole: true }),
+		storm_mm: number({ label: 'A storm is rain of', unit: 'mm in a day', help: 'at the rain gauge; a storm round is offered', least: 1, most: 500 }),
+		stormWithin_h: number({ label: 'Storm round within', unit: 'h', least: 1, most: 240, whole: true })
+	},
+	key: ['name'],
+	columns: ['name', 'timeZone', 'seasonFrom', 'seasonTo'],
+	nameOf: (row) => row.name,
+	objections: (row) => [
+		...(isTimeZone(row.timeZone) ? [] : [{ field: 'timeZone' as const, why: `There is no time zone “${row.timeZone}”. Write one such as Europe/Dublin.` }]),
+		...((row.seasonFrom === null) === (row.seasonTo === null) ? [] : [{ field: 'seasonTo' as const, why: 'A season has a first and a last day, or neither.' }]),
+		...(row.seasonFrom !== null && row.seasonTo !== null && row.seasonTo < row.seasonFrom
+			? [{ field: 'seasonTo' as const, why: `The season ends ${row.seasonTo}, before it begins.` }]
+			: [])
+	]
+});

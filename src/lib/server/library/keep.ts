@@ -1,0 +1,196 @@
+import { and, eq, sql } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import {
+	lookupIn,
+	namedBy,
+	objectionsTo,
+	planImport,
+	readRow,
+	type FileRow,
+	type ImportPlan,
+	type Kind,
+	type Library,
+	type Objection,
+	type Row,
+	type Texts
+} from '../../core/library';
+import type { Db } from '../db/connect';
+import type { Membership } from '../db/queries/members';
+import { audit } from '../db/schema';
+import { dateOfDay, dayNumber } from '../plan/local-day';
+import { loadLibrary } from './load';
+import { keepPerson } from './people';
+import { keepProgram } from './program';
+import { column, tables } from './tables';
+
+export type KeptRow = { ok: true; id: string } | { ok: false; objections: Objection[] };
+
+/** Today in the program's own calendar. */
+export const todayOf = (who: Membership, now_ms: number): string => dateOfDay(dayNumber(now_ms, who.program.timeZone));
+
+/** What holds between rows is looked up and written by one at a time. */
+const alone = (tx: Db, programId: string) => tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`library ${programId}`}))`);
+
+/** Keeps one row as its texts say, new or changed, with a line in the audit; or says what forbids it, field by field. */
+export function keepTexts(db: Db, who: Membership, kind: Kind, id: string | null, texts: Texts, now_ms: number): Promise<KeptRow> {
+	return db.transaction(async (tx) => {
+		await alone(tx, who.programId);
+		const library = await loadLibrary(tx, who.programId);
+		const old = id === null ? null : (library[kind.name].find((r) => r.id === id) ?? null);
+		if (id !== null && old === null) return { ok: false, objections: [{ field: '', why: `This ${kind.one} is gone. Go back to the list.` }] };
+		const { row, objections } = readRow(kind, id ?? v7(), texts, lookupIn(library));
+		const all = objections.length ? objections : objectionsTo(kind, row, library, todayOf(who, now_ms));
+		if (all.length) return { ok: false, objections: all };
+		const why = await write(tx, who, kind, old, row, now_ms);
+		return why === null ? { ok: true, id: row.id } : { ok: false, objections: [why] };
+	});
+}
+
+/** Takes a row out that nothing names and that has no past; the audit keeps what it was. */
+export function removeRow(db: Db, who: Membership, kind: Kind, id: string, now_ms: number): Promise<{ ok: true } | { ok: false; why: string }> {
+	return db.transaction(async (tx) => {
+		await alone(tx, who.programId);
+		const library = await loadLibrary(tx, who.programId);
+		const row = library[kind.name].find((r) => r.id === id);
+		if (!row) return { ok: false, why: `This ${kind.one} is gone already.` };
+		if (kind.name === 'program' || kind.name === 'people') return { ok: false, why: `A ${kind.one} is not taken out: what was written in its name stays.` };
+		const names = namedBy(kind, id, library);
+		if (names.length)
+			return {
+				ok: false,
+				why: `It is named by ${names.slice(0, 4).join(', ')}${names.length > 4 ? ` and ${names.length - 4} more` : ''}. Change those first.`
+			};
+		if (await hasPast(tx, who.programId, kind, id))
+			return {
+				ok: false,
+				why: `It has a past: visits, rounds or calibrations that stand in its name. ${kind.endedOn ? 'Say since when it is not used instead.' : 'It stays.'}`
+			};
+		const { table } = tables[kind.name as keyof typeof tables];
+		await tx.delete(table).where(and(eq(column(table, 'programId'), who.programId), eq(column(table, 'id'), id)));
+		await note(tx, who, kind, row, null, now_ms);
+		return { ok: true };
+	});
+}
+
+/** What the database's own references and the lists of sites in rounds say. */
+async function hasPast(tx: Db, programId: string, kind: Kind, id: string): Promise<boolean> {
+	const asked = {
+		sites: sql`select 1 from visit where program_id = ${programId} and site_id = ${id} union all select 1 from round where program_id = ${programId} and ${id} = any(site_ids)`,
+		circuits: sql`select 1 from round where program_id = ${programId} and circuit_id = ${id}`,
+		instruments: sql`select 1 from calibration where program_id = ${programId} and instrument_id = ${id}`,
+		teams: sql`select 1 from visit where program_id = ${programId} and team_id = ${id} union all select 1 from round where program_id = ${programId} and team_id = ${id}`
+	}[kind.name as string];
+	return asked !== undefined && (await tx.execute(sql`${asked} limit 1`)).rows.length > 0;
+}
+
+/** What a file would do; and with `isConfirmed`, does it: all that is not refused, or nothing. */
+export function importFile(
+	db: Db,
+	who: Membership,
+	kind: Kind,
+	file: { rows: readonly FileRow[]; defaults: Texts; confirmed: string | null },
+	now_ms: number
+): Promise<{ plan: ImportPlan; fingerprint: string; written: number | null; why: string | null }> {
+	return db.transaction(async (tx) => {
+		await alone(tx, who.programId);
+		const library = await loadLibrary(tx, who.programId);
+		const plan = planImport(kind, file.rows, library, { newId: () => v7(), today: todayOf(who, now_ms), defaults: file.defaults });
+		const fingerprint = plan.lines.map((l) => `${l.line}${l.verdict}${l.changes.map((c) => `${c.label}${c.from}${c.to}`).join()}`).join('|');
+		if (file.confirmed === null) return { plan, fingerprint, written: null, why: null };
+		if (file.confirmed !== fingerprint)
+			return { plan, fingerprint, written: null, why: 'The library has changed since you looked. Nothing was written; look again.' };
+		const toWrite = plan.lines.filter((l) => l.verdict === 'new' || l.verdict === 'changed');
+		for (const line of inOrderOfNeed(
+			kind,
+			toWrite.map((l) => l.row!)
+		)) {
+			const why = await write(tx, who, kind, library[kind.name].find((r) => r.id === line.id) ?? null, line, now_ms);
+			if (why !== null) throw new RangeError(`${kind.nameOf(line, lookupIn(library))}: ${why.why}`);
+		}
+		return { plan, fingerprint, written: toWrite.length, why: null };
+	});
+}
+
+/** Rows that others of the same file name go in first. */
+function inOrderOfNeed(kind: Kind, rows: readonly Row[]): Row[] {
+	const own = Object.entries(kind.fields).flatMap(([name, field]) => (field.refers?.includes(kind.name) ? [name] : []));
+	const done = new Set<Row>();
+	const add = (row: Row): void => {
+		if (done.has(row)) return;
+		for (const name of own) for (const other of rows) if (other !== row && [row[name]].flat().includes(other.id)) add(other);
+		done.add(row);
+	};
+	for (const row of rows) add(row);
+	return [...done];
+}
+
+/** Writes a row and its audit line; or says what the database has against it. */
+async function write(tx: Db, who: Membership, kind: Kind, old: Row | null, row: Row, now_ms: number): Promise<Objection | null> {
+	const why =
+		kind.name === 'program'
+			? await keepProgram(tx, row)
+			: kind.name === 'people'
+				? await keepPerson(tx, who.programId, old, row, now_ms)
+				: await keepColumns(tx, who, kind, old, row);
+	if (why === null) await note(tx, who, kind, old, row, now_ms);
+	return why;
+}
+
+async function keepColumns(tx: Db, who: Membership, kind: Kind, old: Row | null, row: Row): Promise<null> {
+	const { table, only = {}, toColumns } = tables[kind.name as keyof typeof tables];
+	const values = { ...(toColumns ? toColumns(row) : row), ...only, programId: who.programId };
+	if (old)
+		await tx
+			.update(table)
+			.set(values)
+			.where(and(eq(column(table, 'programId'), who.programId), eq(column(table, 'id'), row.id)));
+	else await tx.insert(table).values(values);
+	return null;
+}
+
+const note = (tx: Db, who: Membership, kind: Kind, before: Row | null, after: Row | null, now_ms: number) =>
+	tx
+		.insert(audit)
+		.values({ programId: who.programId, id: v7(), at: new Date(now_ms), byMemberId: who.id, what: kind.name, rowId: (after ?? before)!.id, before, after });
+
+export interface AuditLine {
+	id: string;
+	at: string;
+	by: string;
+	changes: { label: string; from: string; to: string }[];
+	isNew: boolean;
+	isRemoval: boolean;
+}
+
+/** Who changed a row, when, and what it was before; the latest first. */
+export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, library: Library): Promise<AuditLine[]> {
+	const { rows } = await db.execute<{ id: string; at: Date; by: string; before: Row | null; after: Row | null }>(sql`
+		select a.id, a.at, m.initials as by, a.before, a.after from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
+		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id} order by a.at desc, a.id desc limit 50`);
+	const lookup = lookupIn(library);
+	const said = (row: Row | null, name: string) => (row && row[name] !== undefined ? kind.fields[name]!.write(row[name], lookup) : '');
+	return rows.map((r) => ({
+		id: r.id,
+		at: new Date(r.at).toISOString(),
+		by: r.by,
+		isNew: r.before === null,
+		isRemoval: r.after === null,
+		changes: Object.entries(kind.fields).flatMap(([name, field]) => {
+			const [from, to] = [said(r.before, name), said(r.after, name)];
+			return from === to ? [] : [{ label: field.label, from, to }];
+		})
+	}));
+}
+
+/** The texts of a row as it was before one line of its audit: to be looked at and kept again. */
+export async function textsBefore(db: Db, who: Membership, kind: Kind, id: string, auditId: string, library: Library): Promise<Texts | null> {
+	const [line] = await db
+		.select({ before: audit.before })
+		.from(audit)
+		.where(and(eq(audit.programId, who.programId), eq(audit.what, kind.name), eq(audit.rowId, id), eq(audit.id, auditId)));
+	const before = line?.before as Row | null | undefined;
+	const lookup = lookupIn(library);
+	return before
+		? Object.fromEntries(Object.entries(kind.fields).map(([name, field]) => [name, before[name] === undefined ? '' : field.write(before[name], lookup)]))
+		: null;
+}
