@@ -31,6 +31,10 @@ export type Action =
 	| 'see-plan'
 	/** Change the season and its rounds. */
 	| 'plan'
+	/** What plans are made of: streams, sites, people, labs, cards, gear. */
+	| 'see-library'
+	/** Change it, bring files in, and see people's e-mails. */
+	| 'keep-library'
 	/** The field app, its satchel and the exchange of entries. */
 	| 'sample'
 	/** Write one line of a visit's logbook. */
@@ -57,8 +61,10 @@ export function can(member: Member, action: Action, subject: Subject = {}): bool
 		case 'see-unreviewed':
 			return member.role !== 'viewer';
 		case 'see-plan':
+		case 'see-library':
 			return member.role !== 'viewer';
 		case 'plan':
+		case 'keep-library':
 			return member.role === 'coordinator';
 		case 'see-queue':
 			return member.role === 'reviewer' || member.role === 'coordinator';
@@ -103,6 +109,8 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/': 'public',
 	'/(public)/sign-in': 'public',
 	'/(public)/sign-out': 'public',
+	'/(public)/begin': 'public',
+	'/(public)/join/[token]': 'public',
 	// the field app's pages hold no data: what they show is in the phone's own store, filled through the api
 	'/(field)/sample': 'public',
 	'/(field)/sample/[visit]': 'public',
@@ -125,6 +133,16 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/plan/rounds/[id]/paper.pdf': 'see-plan',
 	'/(office)/plan/rounds/[id]/round.gpx': 'see-plan',
 	'/(office)/plan/rounds/[id]/round.geojson': 'see-plan',
+	'/(office)/library': 'see-library',
+	'/(office)/library/cards': 'see-library',
+	'/(office)/library/cards/[code]': 'see-library',
+	'/(office)/library/cards/[code]/settings.csv': 'see-library',
+	'/(office)/library/[kind]': 'see-library',
+	'/(office)/library/[kind]/[id]': 'see-library',
+	'/(office)/library/[kind]/import': 'keep-library',
+	'/(office)/library/[kind]/rows.csv': 'keep-library',
+	'/(office)/library/[kind]/rows.geojson': 'see-library',
+	'/(office)/library/[kind]/rows.gpx': 'see-library',
 	// a member who was removed may still hand in what was written before; the exchange itself sees to that
 	'/api/sync': 'any-member',
 	'/api/satchel': 'sample',

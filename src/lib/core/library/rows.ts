@@ -69,7 +69,12 @@ export function objectionsTo(kind: Kind, row: Row, library: Library, today: stri
 	const key = keyOf(kind, row, lookup);
 	const twin = library[kind.name].find((r) => r.id !== row.id && keyOf(kind, r, lookup) === key);
 	const [first] = kind.key;
-	return [...(twin ? [{ field: first!, why: `There is another ${kind.one} ${kind.nameOf(twin, lookup)}.` }] : []), ...kind.objections(row, library, today)];
+	const listed = kind.key.find((k) => !kind.fields[k]!.refers && String(row[k]).includes(';'));
+	return [
+		...(listed ? [{ field: listed, why: `${kind.fields[listed]!.label} may hold no semicolon: lists are written with them.` }] : []),
+		...(twin ? [{ field: first!, why: `There is another ${kind.one} ${kind.nameOf(twin, lookup)}.` }] : []),
+		...kind.objections(row, library, today)
+	];
 }
 
 /** What tells a row from others of its kind, as one text. */

@@ -5,5 +5,9 @@ export { sectionUnits, type SectionUnits } from './section-units';
 export { orderSteps, pairsOf, type OrderedStep, type StepOrder } from './order';
 // shipped cards
 export { streamVisit, streamVisit1 } from './cards/stream-visit';
+export { shippedCards } from './cards/schools';
 // numbers on which programs differ
 export { Limits, limitsOf } from './limits';
+// what may be set in it, and what contradicts itself
+export { compareCards, settingsOf, withSettings, type Difference, type Setting } from './settings';
+export { contradictions, type Contradiction } from './contradictions';

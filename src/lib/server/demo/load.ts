@@ -20,7 +20,7 @@ import {
 	user
 } from '../db/schema';
 import { receiveEntries } from '../sync/receive';
-import { sites, streams, type DemoSite } from './catchment';
+import { siteNotes, sites, streams, type DemoSite } from './catchment';
 import { instruments, kitOf } from './instruments';
 import { DEMO_PASSWORD, emailOf, people } from './people';
 import { placesAndCircuits, refusedDate, seasonOf } from './plan';
@@ -72,6 +72,11 @@ export async function loadDemo(db: Db, now_ms: number, onProgress: (share: numbe
 	return 'loaded';
 }
 
+const notesOf = (code: string, now_ms: number) => {
+	const { leaveUntil_days, ...notes } = siteNotes[code] ?? {};
+	return { ...notes, ...(leaveUntil_days === undefined ? {} : { leaveUntil: isoDay(now_ms, leaveUntil_days) }) };
+};
+
 async function demoUsers(db: Db): Promise<Map<string, string>> {
 	const ids = new Map<string, string>();
 	for (const person of people) {
@@ -107,6 +112,7 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 		initials: p.initials,
 		teamId: p.team ? teamIds[p.team] : null,
 		skills: p.skills ?? [],
+		trainedUntil: p.trainedFor_days === undefined ? null : isoDay(now_ms, p.trainedFor_days),
 		away: p.away ? [{ from: isoDay(now_ms, p.away[0]), to: isoDay(now_ms, p.away[1]) }] : [],
 		removedAt: null
 	}));
@@ -136,6 +142,7 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 			hazards: s.hazards,
 			river_km: s.river_km,
 			elevation_m: s.elevation_m,
+			...notesOf(s.code, now_ms),
 			latitude: 48.4 - 0.011 * i,
 			longitude: -27.3 + 0.008 * (i % 4)
 		}))
@@ -155,7 +162,7 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 		}))
 	);
 
-	const circuitIds = await placesAndCircuits(tx, { programId, newId: id, sites: placed, teamIds, cardId, now_ms });
+	const circuitIds = await placesAndCircuits(tx, { programId, newId: id, sites: placed, streamIds, teamIds, cardId, now_ms });
 	const coordinator = writers.get('OT')!.id;
 	for (const tool of instruments) {
 		const instrumentId = id();

@@ -9,6 +9,8 @@ export interface DemoPerson {
 	/** Reads the clarity tube this much deeper than others do. */
 	tubeBias?: number;
 	skills?: Skill[];
+	/** Days until the training ends. */
+	trainedFor_days?: number;
 	/** Away from so many days ahead to so many. */
 	away?: [number, number];
 	/** Left the program this many days ago. */
@@ -27,7 +29,7 @@ export const people: readonly DemoPerson[] = [
 	{ name: 'Cosima Lathe', initials: 'CL', role: 'monitor', team: 'Upper', skills: ['trained crew'], away: [25, 60] },
 	{ name: 'Jory Pentwhistle', initials: 'JP', role: 'monitor', team: 'Lower', skills: ['trained crew'], away: [62, 92] },
 	{ name: 'Neve Ashdorrow', initials: 'NA', role: 'monitor', team: 'Lower' },
-	{ name: 'Silas Ombridge', initials: 'SO', role: 'monitor', team: 'Middle', skills: ['plates'] },
+	{ name: 'Silas Ombridge', initials: 'SO', role: 'monitor', team: 'Middle', skills: ['plates'], trainedFor_days: -20 },
 	{ name: 'Wilf Karnaby', initials: 'WK', role: 'monitor', team: 'Lower', leftDaysAgo: 200 }
 ];
 

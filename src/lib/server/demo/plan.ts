@@ -1,5 +1,6 @@
+import { v7 } from 'uuid';
 import type { Db } from '../db/connect';
-import { circuit, consumable, drive, place, round } from '../db/schema';
+import { circuit, consumable, drive, gear, place, round } from '../db/schema';
 import { teams, type Team } from './season';
 
 /* The demo's plan: a depot, two labs, drives that were timed, a circuit for each team, the next round and a refused date. */
@@ -16,9 +17,19 @@ const places = [
 		longitude: -27.18,
 		hours: hours(12 * 60, 15 * 60 + 30, [1, 2, 3, 4, 5]),
 		bottlesADay: 12,
-		bench_min: 85
+		bench_min: 85,
+		analyses: ['bacteria', 'nutrients']
 	},
-	{ kind: 'lab', name: 'Sarn bench', latitude: 48.318, longitude: -27.25, hours: hours(13 * 60, 16 * 60, [2, 4]), bottlesADay: 6, bench_min: 25 }
+	{
+		kind: 'lab',
+		name: 'Sarn bench',
+		latitude: 48.318,
+		longitude: -27.25,
+		hours: hours(13 * 60, 16 * 60, [2, 4]),
+		bottlesADay: 6,
+		bench_min: 25,
+		analyses: ['bacteria']
+	}
 ] as const;
 
 /** Minutes that somebody has timed, by code or name; all else is guessed from position. */
@@ -43,13 +54,14 @@ export interface DemoPlan {
 	programId: string;
 	newId: () => string;
 	sites: readonly { id: string; code: string; team: Team }[];
+	streamIds: ReadonlyMap<string, string>;
 	teamIds: Record<Team, string>;
 	cardId: string;
 	now_ms: number;
 }
 
-export async function placesAndCircuits(tx: Db, { programId, newId, sites, teamIds, cardId, now_ms }: DemoPlan): Promise<Record<Team, string>> {
-	const placed = places.map((p) => ({ ...p, hours: [...p.hours], programId, id: newId() }));
+export async function placesAndCircuits(tx: Db, { programId, newId, sites, streamIds, teamIds, cardId, now_ms }: DemoPlan): Promise<Record<Team, string>> {
+	const placed = places.map((p) => ({ ...p, hours: [...p.hours], analyses: 'analyses' in p ? [...p.analyses] : [], programId, id: newId() }));
 	await tx.insert(place).values(placed);
 	const idOf = (word: string) => (sites.find((s) => s.code === word) ?? placed.find((p) => p.name === word))!.id;
 	await tx.insert(drive).values(timed.map(([from, to, minutes]) => ({ programId, fromId: idOf(from), toId: idOf(to), minutes })));
@@ -57,6 +69,11 @@ export async function placesAndCircuits(tx: Db, { programId, newId, sites, teamI
 		{ programId, id: newId(), what: 'Phosphate colour kit, second reagent', expiresOn: dateIn(now_ms, -20) },
 		{ programId, id: newId(), what: 'pH buffer 7', expiresOn: dateIn(now_ms, 210) },
 		{ programId, id: newId(), what: 'Conductivity standard 1413 µS/cm', expiresOn: dateIn(now_ms, 95) }
+	]);
+	await tx.insert(gear).values([
+		{ programId, id: v7(), what: 'Kick net, 500 µm', teamId: teamIds.Lower, wetIn: streamIds.get('Tessel')!, wetOn: dateIn(now_ms, -3) },
+		{ programId, id: v7(), what: 'Chest waders, spare pair', wetIn: streamIds.get('Ebbin Run')!, wetOn: dateIn(now_ms, -4), disinfectedOn: dateIn(now_ms, -4) },
+		{ programId, id: v7(), what: 'Churn splitter' }
 	]);
 	const ids = Object.fromEntries(teams.map((t) => [t, newId()])) as Record<Team, string>;
 	await tx.insert(circuit).values(

@@ -128,8 +128,12 @@ interface GpxLine {
 
 function readGpx(text: string, kind: KindName): FileRead {
 	if (/<!DOCTYPE/i.test(text)) return { why: 'This file brings its own definitions (DOCTYPE); such files are not read.' };
-	const valid = SyntaxValidator.validate(text);
-	if (valid !== true) return { why: `This is no XML: line ${valid.err.line}, ${valid.err.msg}` };
+	try {
+		SyntaxValidator.validate(text);
+	} catch (trouble) {
+		const line = (trouble as { line?: number }).line;
+		return { why: `This is no XML${line ? `: line ${line}` : ''}. ${trouble instanceof Error ? trouble.message : 'It cannot be read.'}` };
+	}
 	const parser = new XMLParser({
 		ignoreAttributes: false,
 		attributeNamePrefix: '@',

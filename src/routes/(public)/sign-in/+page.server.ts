@@ -4,14 +4,18 @@ import { zod4 } from 'sveltekit-superforms/adapters';
 import { signIn } from '$lib/server/auth/sign-in';
 import { database } from '$lib/server/db/connect';
 import { isDemoLoaded } from '$lib/server/db/queries/members';
+import { isThereAProgram } from '$lib/server/library/program';
 import { DEMO_PASSWORD, demoSignIns } from '$lib/server/demo/people';
 import type { Actions, PageServerLoad } from './$types';
 import { SignInForm } from './sign-in-form';
 
-export const load: PageServerLoad = async ({ url }) => ({
-	form: await superValidate({ to: url.searchParams.get('to') ?? '/today' }, zod4(SignInForm), { errors: false }),
-	demo: (await isDemoLoaded(database())) ? { signIns: demoSignIns, password: DEMO_PASSWORD } : null
-});
+export const load: PageServerLoad = async ({ url }) => {
+	if (!(await isThereAProgram(database()))) redirect(307, '/begin');
+	return {
+		form: await superValidate({ to: url.searchParams.get('to') ?? '/today' }, zod4(SignInForm), { errors: false }),
+		demo: (await isDemoLoaded(database())) ? { signIns: demoSignIns, password: DEMO_PASSWORD } : null
+	};
+};
 
 export const actions: Actions = {
 	default: async ({ request, url, cookies }) => {

@@ -1,0 +1,41 @@
+import type { MethodCard, Step } from '../card';
+import { streamVisit } from './stream-visit';
+
+/* The shipped card in the variants of the schools. What is not named here is as in the stream visit. */
+
+const first = (card: MethodCard, change: Partial<MethodCard>): MethodCard => ({ ...card, ...change, version: 1 });
+const inSteps = (change: (step: Step) => Step): Step[] => streamVisit.steps.map(change);
+
+/** For crews that were trained in moving water: the product of depth and velocity decides, and the bottles have 8 h. */
+const trainedCrew = first(streamVisit, {
+	code: 'stream-visit-crew',
+	title: 'Stream visit, trained crew',
+	summary: 'As the stream visit, for crews trained in moving water: the product of depth and velocity decides whether anyone wades.',
+	wading: { school: 'product', product_m2_s: 0.9 },
+	holding: { bacteria_h: 8, withoutIce_h: 1 }
+});
+
+/** Depth alone decides, a life jacket from knee depth; tape, rod and meter are read in feet; the bottles have 24 h. */
+const inFeet = first(streamVisit, {
+	code: 'stream-visit-feet',
+	title: 'Stream visit, in feet',
+	summary: 'As the stream visit, with tape, rod and meter in feet and temperatures in °F; depth alone decides whether anyone wades.',
+	steps: inSteps((s) =>
+		s.tool === 'flow' ? { ...s, tapeUnit: 'ft', velocityUnit: 'ft_s' } : s.tool === 'reading' && s.unit === 'degC' ? { ...s, unit: 'degF' } : s
+	),
+	wading: { school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 },
+	holding: { bacteria_h: 24, withoutIce_h: 1 },
+	shown: { discharge: 'ft3_s', 'water-temperature': 'degF', 'air-temperature': 'degF' }
+});
+
+/** A bottle and the two temperatures: for many sites in a morning, and for a storm. */
+const bottleRun = first(streamVisit, {
+	code: 'bottle-run',
+	title: 'Bottle run',
+	summary: 'A bacteria bottle, air and water temperature, and on to the next site: for many sites in a morning, or after a storm.',
+	steps: streamVisit.steps.filter((s) => ['arrive', 'bacteria-bottle', 'air-temperature', 'water-temperature', 'leave'].includes(s.id)),
+	rules: streamVisit.rules.filter((r) => ![r.first, r.then].some((tag) => tag === 'oxygen' || tag === 'stirs-bed'))
+});
+
+/** All cards that are shipped, one for each school. */
+export const shippedCards: readonly MethodCard[] = [first(streamVisit, {}), trainedCrew, inFeet, bottleRun];

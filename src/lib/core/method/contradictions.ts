@@ -1,0 +1,64 @@
+import type { MethodCard } from './card';
+import { limitsOf } from './limits';
+import { orderSteps } from './order';
+
+/** Two settings of a card that cannot both stand, each with where it is set. */
+export interface Contradiction {
+	path: string;
+	why: string;
+}
+
+/** What in a card contradicts itself. A card that does is not taken into use. */
+export function contradictions(card: MethodCard): Contradiction[] {
+	const found: Contradiction[] = [];
+	const say = (isWrong: boolean, path: string, why: string) => isWrong && found.push({ path, why });
+	const l = limitsOf(card);
+	say(
+		l.plateReadable_h >= l.plateTooOld_h,
+		'limits.plateTooOld_h',
+		`A plate is read after ${l.plateReadable_h} h and too old at ${l.plateTooOld_h} h: it could never be read.`
+	);
+	say(
+		l.plateFewColonies >= l.plateManyColonies,
+		'limits.plateManyColonies',
+		`Under ${l.plateFewColonies} colonies are few and over ${l.plateManyColonies} too many: no plate would count.`
+	);
+	say(l.plateLeast_mL > l.plateMost_mL, 'limits.plateMost_mL', `At least ${l.plateLeast_mL} mL and at most ${l.plateMost_mL} mL are poured: nothing could be.`);
+	say(l.pickLeast_min > l.pickMost_min, 'limits.pickMost_min', `A pick lasts at least ${l.pickLeast_min} min and at most ${l.pickMost_min} min.`);
+	if (l.flume) say(l.flume.minimumHead_m >= l.flume.maximumHead_m, 'limits.flume.maximumHead_m', 'The flume’s rating holds over no head at all.');
+	say(
+		card.holding.withoutIce_h > card.holding.bacteria_h,
+		'holding.withoutIce_h',
+		`A bottle is asked about after ${card.holding.withoutIce_h} h without ice, but is lost after ${card.holding.bacteria_h} h.`
+	);
+	if (card.wading.school === 'depth-only')
+		say(
+			card.wading.lifeJacket_m >= card.wading.depth_m,
+			'wading.lifeJacket_m',
+			`A life jacket from ${card.wading.lifeJacket_m} m on, where nobody wades deeper than ${card.wading.depth_m} m.`
+		);
+	for (const step of card.steps) {
+		if (step.tool === 'tube')
+			say(
+				step.minimumDepth_cm >= step.tubeLength_cm,
+				`steps.${step.id}.minimumDepth_cm`,
+				`The tube is ${step.tubeLength_cm} cm long and reads from ${step.minimumDepth_cm} cm on: nothing could be read.`
+			);
+		if (step.tool === 'flow')
+			say(
+				step.leastVerticals * step.shareLimit_percent < 100,
+				`steps.${step.id}.shareLimit_percent`,
+				`${step.leastVerticals} verticals of at most ${step.shareLimit_percent} % each cannot carry the whole flow.`
+			);
+	}
+	const order = orderSteps(card);
+	if ('cycle' in order)
+		found.push({
+			path: 'rules',
+			why: `The rules chase one another: ${[...order.cycle, order.cycle[0]].join(' → ')}. ${order.rules.map((r) => `“${r.because}”`).join(' against ')}`
+		});
+	for (const rule of card.rules)
+		for (const tag of [rule.first, rule.then])
+			say(tag !== '*' && !card.steps.some((s) => s.tags.includes(tag)), 'rules', `No step carries “${tag}”, of which a rule speaks.`);
+	return found;
+}

@@ -1,0 +1,141 @@
+<script module lang="ts">
+	import type { Contradiction, Setting } from '$lib/core/method';
+
+	export interface Props {
+		settings: Setting[];
+		version: number;
+		mayKeep: boolean;
+		why: Contradiction[];
+	}
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { enhance } from '$app/forms';
+
+	let { settings, version, mayKeep, why }: Props = $props();
+
+	// the page makes this form anew for each version
+	let texts = $state(untrack(() => Object.fromEntries(settings.map((s) => [s.path, s.text]))));
+	const groups = $derived([...new Set(settings.map((s) => s.group))]);
+	const changed = $derived(settings.filter((s) => texts[s.path] !== s.text));
+	const whyAt = (path: string) => why.find((w) => w.path === path)?.why;
+	const isOpen = (group: string) => !['Limits'].includes(group) || settings.some((s) => s.group === group && whyAt(s.path));
+</script>
+
+<form
+	method="POST"
+	action="?/keep"
+	use:enhance={() =>
+		({ update }) =>
+			update({ reset: false })}
+>
+	<input type="hidden" name="on" value={version} />
+	{#each groups as group (group)}
+		<details open={isOpen(group)}>
+			<summary><h2>{group}</h2></summary>
+			{#each settings.filter((s) => s.group === group) as setting (setting.path)}
+				{@const said = whyAt(setting.path)}
+				<div class="setting" class:changed={texts[setting.path] !== setting.text}>
+					<label for={setting.path}>{setting.label}</label>
+					<div>
+						{#if setting.options}
+							<select
+								id={setting.path}
+								name={setting.path}
+								class="input-line"
+								disabled={!mayKeep}
+								bind:value={texts[setting.path]}
+								aria-invalid={said !== undefined}
+							>
+								{#each setting.options as option (option.code)}<option value={option.code}>{option.word}</option>{/each}
+							</select>
+						{:else if setting.control === 'lines'}
+							<textarea
+								id={setting.path}
+								name={setting.path}
+								class="input-line"
+								rows={setting.path === 'rules' ? 7 : 2}
+								readonly={!mayKeep}
+								bind:value={texts[setting.path]}
+								aria-invalid={said !== undefined}></textarea>
+						{:else}
+							<input
+								id={setting.path}
+								name={setting.path}
+								class="input-line"
+								class:short={setting.control === 'number'}
+								inputmode={setting.control === 'number' ? 'decimal' : undefined}
+								autocomplete="off"
+								readonly={!mayKeep}
+								bind:value={texts[setting.path]}
+								aria-invalid={said !== undefined}
+							/>
+						{/if}
+						{#if texts[setting.path] !== setting.text}<small
+								>was <s class="struck">{setting.options?.find((o) => o.code === setting.text)?.word ?? (setting.text || 'nothing')}</s></small
+							>{/if}
+						{#if said}<p class="why">{said}</p>{/if}
+					</div>
+				</div>
+			{/each}
+		</details>
+	{/each}
+	{#if mayKeep}
+		<div class="end">
+			<button class="act main" disabled={changed.length === 0}>Keep as version {version + 1}</button>
+			<p class="small" role="status">
+				{changed.length === 0 ? 'Nothing is changed.' : `${changed.length} ${changed.length === 1 ? 'setting is' : 'settings are'} changed.`}
+			</p>
+		</div>
+	{/if}
+</form>
+
+<style>
+	details {
+		border-bottom: 1px solid var(--rule);
+		padding: 6px 0 8px;
+	}
+	summary {
+		cursor: pointer;
+	}
+	summary h2 {
+		display: inline;
+	}
+	.setting {
+		display: grid;
+		grid-template-columns: minmax(0, 15em) minmax(0, 1fr);
+		gap: 4px 14px;
+		padding: 4px 0 4px 10px;
+		border-left: 3px solid transparent;
+		align-items: baseline;
+	}
+	.setting.changed {
+		border-color: var(--ochre-2);
+	}
+	label {
+		color: var(--ink-2);
+	}
+	.short {
+		max-width: 8em;
+	}
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+	.end {
+		position: sticky;
+		bottom: 0;
+		display: flex;
+		gap: 14px;
+		align-items: center;
+		padding: 10px 0;
+		background: var(--paper);
+		border-top: 2px solid var(--ink);
+	}
+	@media (max-width: 640px) {
+		.setting {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,81 @@
+<script module lang="ts">
+	import type { Difference } from '$lib/core/method';
+
+	export interface Props {
+		sides: { key: string; title: string }[];
+		a: string;
+		b: string;
+		differences: Difference[];
+		oncompare: (side: 'a' | 'b', key: string) => void;
+	}
+</script>
+
+<script lang="ts">
+	let { sides, a, b, differences, oncompare }: Props = $props();
+
+	let all = $state(false);
+	const shown = $derived(all ? differences : differences.filter((d) => d.a !== d.b));
+	const differ = $derived(differences.filter((d) => d.a !== d.b).length);
+</script>
+
+<div class="choose">
+	<label
+		><span class="small">This one</span><select class="input-line" value={a} onchange={(e) => oncompare('a', e.currentTarget.value)}
+			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
+		></label
+	>
+	<label
+		><span class="small">beside</span><select class="input-line" value={b} onchange={(e) => oncompare('b', e.currentTarget.value)}
+			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
+		></label
+	>
+	<label class="tick"><input type="checkbox" bind:checked={all} /> also what is the same</label>
+</div>
+<p role="status" class="small">{differ === 0 ? 'They are the same in every setting.' : `They differ in ${differ} of ${differences.length} settings.`}</p>
+{#if shown.length}
+	<div class="scroll">
+		<table>
+			<thead><tr><th>Where</th><th>Setting</th><th>{sides.find((s) => s.key === a)?.title}</th><th>{sides.find((s) => s.key === b)?.title}</th></tr></thead>
+			<tbody>
+				{#each shown as d, i (d.path)}
+					<tr class:differs={d.a !== d.b}>
+						<td>{shown[i - 1]?.group === d.group ? '' : d.group}</td>
+						<td>{d.label}</td>
+						<td class="value">{d.a ?? 'not there'}</td>
+						<td class="value">{d.b ?? 'not there'}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+{/if}
+
+<style>
+	.choose {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 12px;
+		align-items: end;
+		margin: 10px 0 6px;
+	}
+	.choose label {
+		display: grid;
+		max-width: 340px;
+	}
+	.choose .tick {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 36px;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	.value {
+		white-space: pre-line;
+		max-width: 320px;
+	}
+	.differs .value {
+		font-weight: 600;
+	}
+</style>

@@ -1,0 +1,195 @@
+<script module lang="ts">
+	import type { Kind } from '$lib/core/library';
+	import type { ShelfRow } from './shelf-order';
+
+	export interface Props {
+		kind: Kind;
+		rows: ShelfRow[];
+		mayKeep: boolean;
+	}
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { goto } from '$app/navigation';
+	import { shelfOrder, textsOf } from './shelf-order';
+
+	let { kind, rows, mayKeep }: Props = $props();
+
+	let search = $state('');
+	let filterText = $state('');
+	let sort = $state(untrack(() => ({ field: kind.columns[0]!, descending: false })));
+	let withEnded = $state(false);
+	let searchBox = $state<HTMLInputElement>();
+	let table = $state<HTMLTableElement>();
+
+	const shown = $derived(shelfOrder(rows, { search, filter: kind.filter ? { field: kind.filter, text: filterText } : null, sort, withEnded }));
+	const choices = $derived(kind.filter ? textsOf(rows, kind.filter) : []);
+	const hasEnded = $derived(rows.some((r) => r.endedOn !== null));
+	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
+	const isNumber = (field: string) => kind.fields[field]?.unit !== undefined;
+
+	function sortBy(field: string) {
+		sort = { field, descending: sort.field === field && !sort.descending };
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		if (event.ctrlKey || event.metaKey || event.altKey) return;
+		const inBox = (event.target as HTMLElement).closest('input, textarea, select');
+		if (event.key === '/' && !inBox) {
+			event.preventDefault();
+			searchBox?.focus();
+		} else if (event.key === 'n' && !inBox && mayKeep) void goto(`/library/${kind.name}/new`);
+		else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') step(event, event.key === 'ArrowDown' ? 1 : -1);
+	}
+
+	/** From the search to the first row, from row to row, and back. */
+	function step(event: KeyboardEvent, by: 1 | -1) {
+		const links = [...(table?.querySelectorAll<HTMLAnchorElement>('tbody a') ?? [])];
+		const at = links.indexOf(document.activeElement as HTMLAnchorElement);
+		if (at === -1 && document.activeElement !== searchBox) return;
+		event.preventDefault();
+		if (at + by < 0) searchBox?.focus();
+		else links[Math.min(at + by, links.length - 1)]?.focus();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+{#if rows.length}
+	<div class="search">
+		<label class="words">
+			<span class="small">Search <kbd aria-hidden="true">/</kbd></span>
+			<input class="input-line" type="search" bind:value={search} bind:this={searchBox} aria-keyshortcuts="/" />
+		</label>
+		{#if kind.filter && choices.length > 1}
+			<label>
+				<span class="small">{kind.fields[kind.filter]?.label}</span>
+				<select class="input-line" bind:value={filterText}>
+					<option value="">all</option>
+					{#each choices as choice (choice)}<option>{choice}</option>{/each}
+				</select>
+			</label>
+		{/if}
+		{#if hasEnded}<label class="tick"><input type="checkbox" bind:checked={withEnded} /> with those no longer in use</label>{/if}
+		<p class="small" role="status">{shown.length === rows.length ? `all ${rows.length}` : `${shown.length} of ${rows.length}`}</p>
+	</div>
+	<div class="scroll">
+		<table bind:this={table}>
+			<thead>
+				<tr>
+					{#each kind.columns as field (field)}
+						<th class:number={isNumber(field)} aria-sort={sort.field === field ? (sort.descending ? 'descending' : 'ascending') : undefined}>
+							<button type="button" onclick={() => sortBy(field)}
+								>{kind.fields[field]?.label}{isNumber(field) ? `, ${kind.fields[field]?.unit ?? ''}` : ''}<span aria-hidden="true"
+									>{sort.field === field ? (sort.descending ? ' ↓' : ' ↑') : ''}</span
+								></button
+							>
+						</th>
+					{/each}
+					{#if hasDoubts}<th>To look at</th>{/if}
+				</tr>
+			</thead>
+			<tbody>
+				{#each shown as row (row.id)}
+					<tr class:ended={row.endedOn !== null}>
+						{#each kind.columns as field, i (field)}
+							<td class:number={isNumber(field)}>
+								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a>{:else}{row.texts[field]}{/if}
+								{#if i === 0 && row.endedOn}<br /><small>until {row.endedOn}</small>{/if}
+							</td>
+						{/each}
+						{#if hasDoubts}<td class="doubt">{row.doubts.join(' ')}</td>{/if}
+					</tr>
+				{:else}
+					<tr
+						><td colspan={kind.columns.length + 1}
+							>Nothing here has these words. <button type="button" class="again" onclick={() => ((search = ''), (filterText = ''))}>Show all</button></td
+						></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+{:else}
+	<div class="empty">
+		<p>{kind.about}</p>
+		{#if mayKeep}<p>There is none yet. Add the first by hand, or bring in a file that has a heading for each field.</p>{:else}<p>
+				There is none yet. A coordinator adds them.
+			</p>{/if}
+		<ul>
+			{#each Object.values(kind.fields) as field (field.label)}
+				<li><b>{field.label}</b>{field.unit ? `, ${field.unit}` : ''}{field.isRequired ? '' : ' (may be left out)'}</li>
+			{/each}
+		</ul>
+	</div>
+{/if}
+
+<style>
+	.search {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 12px;
+		align-items: end;
+		margin: 12px 0 8px;
+	}
+	.search label {
+		display: grid;
+		gap: 2px;
+	}
+	.words {
+		flex: 0 1 280px;
+	}
+	.search .tick {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 36px;
+	}
+	.search p {
+		margin-left: auto;
+	}
+	kbd {
+		font: 600 12px var(--text);
+		border: 1px solid var(--ink-3);
+		border-radius: 3px;
+		padding: 0 5px;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	th button {
+		font: inherit;
+		color: inherit;
+		text-align: inherit;
+		min-height: 28px;
+		cursor: pointer;
+	}
+	th button:hover {
+		color: var(--water);
+	}
+	td.doubt {
+		color: var(--ochre);
+		font-size: 13px;
+		max-width: 320px;
+	}
+	.ended td {
+		color: var(--ink-3);
+	}
+	.again {
+		color: var(--water);
+		text-decoration: underline;
+		cursor: pointer;
+	}
+	.empty {
+		display: grid;
+		gap: 10px;
+		margin-top: 14px;
+		max-width: 640px;
+	}
+	.empty ul {
+		columns: 2;
+		color: var(--ink-2);
+		font-size: 13px;
+	}
+</style>

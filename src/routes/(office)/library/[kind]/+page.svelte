@@ -1,0 +1,63 @@
+<script lang="ts">
+	import { kindNamed } from '$lib/core/library';
+	import ShelfList from '$lib/ui/library/ShelfList.svelte';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const kind = $derived(kindNamed(data.kindName)!);
+	const hasPlaces = $derived('latitude' in kind.fields);
+</script>
+
+<svelte:head><title>{kind.many} · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<header class="ruled">
+		<div>
+			<p class="small"><a href="/library">Library</a></p>
+			<h1>{kind.many}</h1>
+		</div>
+		<div class="deeds">
+			{#if data.mayKeep}
+				<a class="act main" href="/library/{kind.name}/new" aria-keyshortcuts="n">Add a {kind.one}</a>
+				<a class="act plain" href="/library/{kind.name}/import">Bring a file in</a>
+			{/if}
+			{#if data.rows.length}
+				<span class="small">
+					save as
+					{#if data.mayKeep}<a href="/library/{kind.name}/rows.csv" download>CSV</a>{/if}
+					{#if hasPlaces || kind.name === 'streams'}<a href="/library/{kind.name}/rows.geojson" download>GeoJSON</a>{/if}
+					{#if kind.name === 'sites'}<a href="/library/{kind.name}/rows.gpx" download>GPX</a>{/if}
+				</span>
+			{/if}
+		</div>
+	</header>
+	{#key kind.name}
+		<ShelfList {kind} rows={data.rows} mayKeep={data.mayKeep} />
+	{/key}
+</main>
+
+<style>
+	.page {
+		padding: 18px 26px 30px;
+		max-width: 1120px;
+	}
+	header {
+		display: flex;
+		flex-wrap: wrap;
+		justify-content: space-between;
+		align-items: end;
+		gap: 10px;
+	}
+	.deeds {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		align-items: center;
+	}
+	@media (max-width: 640px) {
+		.page {
+			padding-inline: 14px;
+		}
+	}
+</style>

@@ -1,0 +1,82 @@
+import { error, fail, redirect } from '@sveltejs/kit';
+import { z } from 'zod';
+import { emptyLibrary, lookupIn, writeRow } from '$lib/core/library';
+import { can } from '$lib/server/access';
+import { database } from '$lib/server/db/connect';
+import { auditOf, keepTexts, removeRow, textsBefore, todayOf } from '$lib/server/library/keep';
+import { loadLibrary } from '$lib/server/library/load';
+import { joinWord } from '$lib/server/library/people';
+import { serverNow_ms } from '$lib/server/settings';
+import type { Actions, PageServerLoad } from './$types';
+import { theKind } from '../the-kind';
+
+const MOST_LETTERS = 20_000;
+const Text = z.string().max(MOST_LETTERS, 'That is too long to be kept.');
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
+	const member = locals.member!;
+	const kind = theKind(params.kind);
+	const mayKeep = can(member, 'keep-library');
+	const library = await loadLibrary(database(), member.programId);
+	const lookup = lookupIn(library);
+	const row = library[kind.name].find((r) => r.id === params.id) ?? null;
+	const isNew = params.id === 'new' && kind.name !== 'program';
+	if (!row && !(isNew && mayKeep)) error(404, `There is no such ${kind.one} here.`);
+	const before =
+		row && mayKeep && url.searchParams.has('before') ? await textsBefore(database(), member, kind, row.id, url.searchParams.get('before')!, library) : null;
+	const texts = row ? writeRow(kind, row, lookup) : {};
+	if (!mayKeep) delete texts['email'];
+	return {
+		kindName: kind.name,
+		id: row?.id ?? null,
+		name: row ? kind.nameOf(row, lookup) : null,
+		texts: before ?? texts,
+		isBefore: before !== null,
+		mayKeep,
+		today: todayOf(member, serverNow_ms()),
+		// what typing is checked against; whoever may only read needs none of it
+		library: mayKeep ? library : emptyLibrary(),
+		audit: row && mayKeep ? await auditOf(database(), member, kind, row.id, library) : []
+	};
+};
+
+const textsFrom = (form: FormData): Record<string, string> =>
+	Object.fromEntries(
+		[...new Set(form.keys())].map((name) => [
+			name,
+			form
+				.getAll(name)
+				.flatMap((v) => (typeof v === 'string' && v !== '' ? [v] : []))
+				.join('; ')
+		])
+	);
+
+export const actions: Actions = {
+	keep: async ({ locals, params, request }) => {
+		const member = locals.member!;
+		if (!can(member, 'keep-library')) error(403, 'Only a coordinator changes the library.');
+		const kind = theKind(params.kind);
+		const texts = textsFrom(await request.formData());
+		const tooLong = Object.keys(texts).find((name) => !Text.safeParse(texts[name]).success);
+		if (tooLong) return fail(400, { texts: null, objections: [{ field: tooLong, why: 'That is too long to be kept.' }] });
+		const kept = await keepTexts(database(), member, kind, params.id === 'new' ? null : params.id, texts, serverNow_ms());
+		if (!kept.ok) return fail(400, { texts, objections: kept.objections });
+		if (params.id === 'new') redirect(303, kind.name === 'people' ? `/library/people/${kept.id}` : `/library/${kind.name}`);
+		return { said: 'Kept.' };
+	},
+	remove: async ({ locals, params }) => {
+		const member = locals.member!;
+		if (!can(member, 'keep-library')) error(403, 'Only a coordinator changes the library.');
+		const kind = theKind(params.kind);
+		const removed = await removeRow(database(), member, kind, params.id, serverNow_ms());
+		if (!removed.ok) return fail(400, { texts: null, objections: [{ field: '', why: removed.why }] });
+		redirect(303, `/library/${kind.name}`);
+	},
+	join: async ({ locals, params, url }) => {
+		const member = locals.member!;
+		if (!can(member, 'keep-library') || params.kind !== 'people') error(403, 'Only a coordinator makes such a link.');
+		const word = await joinWord(database(), member.programId, params.id);
+		if ('why' in word) return fail(400, { texts: null, objections: [{ field: '', why: word.why }] });
+		return { join: `${url.origin}/join/${word.token}` };
+	}
+};

@@ -1,0 +1,108 @@
+<script lang="ts">
+	import { kindNamed } from '$lib/core/library';
+	import AuditTrail from '$lib/ui/library/AuditTrail.svelte';
+	import ThingForm from '$lib/ui/library/ThingForm.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+
+	const kind = $derived(kindNamed(data.kindName)!);
+	const title = $derived(data.name ?? `New ${kind.one}`);
+	let sure = $state(false);
+</script>
+
+<svelte:head><title>{title} · {kind.many} · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<p class="small">
+		<a href="/library">Library</a>{#if kind.name !== 'program'}&nbsp;› <a href="/library/{kind.name}">{kind.many}</a>{/if}
+	</p>
+	<h1 class="ruled">{title}</h1>
+	{#if data.isBefore}<p class="say ask">As it was before that change. Nothing is put back until you keep it.</p>{/if}
+	{#if data.mayKeep}
+		{#key `${data.kindName} ${data.id ?? 'new'} ${data.isBefore}`}
+			<ThingForm
+				{kind}
+				id={data.id}
+				texts={form?.texts ?? data.texts}
+				objections={form?.objections ?? []}
+				said={form?.said ?? null}
+				library={data.library}
+				today={data.today}
+			/>
+		{/key}
+		{#if data.id && kind.name === 'people'}
+			<section>
+				<h2>Signing in</h2>
+				{#if form?.join}
+					<p>Give this address to {data.texts['name']}, by hand or in a message of your own. It is good for a week, once, to choose a password.</p>
+					<p><input class="input-line" readonly value={form.join} aria-label="Address for choosing a password" onfocus={(e) => e.currentTarget.select()} /></p>
+				{:else}
+					<form method="POST" action="?/join"><button class="act plain">Make a link to choose a password</button></form>
+				{/if}
+			</section>
+		{/if}
+		{#if data.id}
+			<AuditTrail lines={data.audit} />
+			{#if kind.name !== 'program' && kind.name !== 'people'}
+				<form method="POST" action="?/remove" class="remove">
+					{#if sure}
+						<span>Take {title} out of the library? The audit keeps what it was.</span>
+						<button class="act plain">Take it out</button>
+						<button type="button" class="act" onclick={() => (sure = false)}>Leave it</button>
+					{:else}
+						<button type="button" class="act plain" onclick={() => (sure = true)}>Take out of the library</button>
+					{/if}
+				</form>
+			{/if}
+		{/if}
+	{:else}
+		<dl>
+			{#each Object.entries(kind.fields) as [name, field] (name)}
+				{#if data.texts[name]}<dt>{field.label}</dt>
+					<dd>{data.texts[name]}{field.unit ? ` ${field.unit}` : ''}</dd>{/if}
+			{/each}
+		</dl>
+		<p class="small">Only a coordinator changes this.</p>
+	{/if}
+</main>
+
+<style>
+	.page {
+		padding: 18px 26px 40px;
+		max-width: 980px;
+	}
+	section {
+		margin-top: 24px;
+		display: grid;
+		gap: 8px;
+		max-width: 640px;
+	}
+	.remove {
+		margin-top: 20px;
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px;
+		align-items: center;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: 200px 1fr;
+		gap: 6px 14px;
+		margin: 14px 0;
+	}
+	dt {
+		color: var(--ink-2);
+	}
+	dd {
+		white-space: pre-line;
+	}
+	@media (max-width: 640px) {
+		.page {
+			padding-inline: 14px;
+		}
+		dl {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

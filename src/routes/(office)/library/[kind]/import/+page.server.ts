@@ -1,0 +1,47 @@
+import { fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { database } from '$lib/server/db/connect';
+import { importFile } from '$lib/server/library/keep';
+import { loadLibrary } from '$lib/server/library/load';
+import { readFile } from '$lib/server/library/read-file';
+import { serverNow_ms } from '$lib/server/settings';
+import type { Actions, PageServerLoad } from './$types';
+import { theKind } from '../the-kind';
+
+/** A file as the page sends it: its text, what stands where it says nothing, and what was looked at before it is written. */
+const Asked = z.object({
+	text: z
+		.string()
+		.min(1, 'Choose a file first, or paste its rows.')
+		.max(3_900_000, 'That is more than 3.9 MB. Leave out what is not needed; nothing was written.'),
+	defaults: z
+		.string()
+		.transform((text) => JSON.parse(text) as unknown)
+		.pipe(z.record(z.string(), z.string().max(400))),
+	confirmed: z.string().nullable()
+});
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const kind = theKind(params.kind);
+	return { kindName: kind.name, library: await loadLibrary(database(), locals.member!.programId) };
+};
+
+export const actions: Actions = {
+	default: async ({ locals, params, request }) => {
+		const kind = theKind(params.kind);
+		const form = await request.formData();
+		const asked = Asked.safeParse({ text: form.get('text') ?? '', defaults: form.get('defaults') ?? '{}', confirmed: form.get('confirmed') });
+		if (!asked.success) return fail(400, { why: asked.error.issues[0]!.message });
+		if (kind.name === 'program') return fail(400, { why: 'A program is not brought in from a file.' });
+		const read = readFile(asked.data.text, kind.name);
+		if ('why' in read) return fail(400, { why: read.why });
+		try {
+			const done = await importFile(database(), locals.member!, kind, { rows: read.rows, ...asked.data }, serverNow_ms());
+			const lines = done.plan.lines.map(({ line, name, verdict, changes, why }) => ({ line, name, verdict, changes, why }));
+			return { lines, unknown: done.plan.unknown, missing: done.plan.missing, fingerprint: done.fingerprint, written: done.written, why: done.why };
+		} catch (trouble) {
+			if (trouble instanceof RangeError) return fail(400, { why: `${trouble.message} Nothing was written.` });
+			throw trouble;
+		}
+	}
+};

@@ -1,0 +1,157 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { kindNamed, lookupIn } from '$lib/core/library';
+	import ImportLines from '$lib/ui/library/ImportLines.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+
+	const MOST_BYTES = 3_900_000;
+	const kind = $derived(kindNamed(data.kindName)!);
+	let text = $state('');
+	let fileName = $state('');
+	let tooLarge = $state<string | null>(null);
+	let defaults = $state<Record<string, string>>({});
+	let isReading = $state(false);
+	/** Fields that were asked for once stay on the page, with what was said. */
+	let asked = $state<string[]>([]);
+	$effect(() => {
+		const missing = form && 'missing' in form ? (form.missing ?? []) : [];
+		asked = [...new Set([...asked, ...missing])];
+	});
+
+	const lookup = $derived(lookupIn(data.library));
+	const optionsOf = (name: string) => {
+		const field = kind.fields[name]!;
+		return field.options ?? field.refers?.flatMap((k) => data.library[k].map((row) => lookup.nameOf([k], row.id))) ?? null;
+	};
+	const lines = $derived(form && 'lines' in form ? (form.lines ?? []) : []);
+	const writable = $derived(lines.filter((l) => l.verdict === 'new' || l.verdict === 'changed').length);
+	const refused = $derived(lines.filter((l) => l.verdict === 'refused').length);
+	const isMap = $derived(kind.name === 'sites' || kind.name === 'streams' || 'latitude' in kind.fields);
+
+	async function choose(file: File | undefined) {
+		tooLarge = null;
+		if (!file) return;
+		fileName = file.name;
+		if (file.size > MOST_BYTES) {
+			tooLarge = `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most ${MOST_BYTES / 1e6} MB are taken. Leave out what is not needed, such as tracks.`;
+			text = '';
+			return;
+		}
+		text = await file.text();
+	}
+</script>
+
+<svelte:head><title>Bring in {kind.many} · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<p class="small"><a href="/library">Library</a> › <a href="/library/{kind.name}">{kind.many}</a></p>
+	<h1 class="ruled">Bring in {kind.many.toLowerCase()} from a file</h1>
+	<form
+		method="POST"
+		use:enhance={() => {
+			isReading = true;
+			return async ({ update }) => {
+				isReading = false;
+				await update({ reset: false, invalidateAll: true });
+			};
+		}}
+	>
+		<label class="file">
+			<span>{isMap ? 'CSV, GeoJSON or GPX' : 'CSV'}</span>
+			<input type="file" accept=".csv,.txt,.geojson,.json,.gpx" onchange={(e) => choose(e.currentTarget.files?.[0])} />
+		</label>
+		{#if tooLarge}<p class="why" role="alert">{tooLarge}</p>{/if}
+		<label for="text">or paste its rows, headings first</label>
+		<textarea id="text" name="text" rows="4" class="input-line" spellcheck="false" bind:value={text} placeholder={Object.keys(kind.fields).join(',')}
+		></textarea>
+		{#if asked.length}
+			<fieldset>
+				<legend>Where the file says nothing</legend>
+				<div class="defaults">
+					{#each asked as name (name)}
+						{@const options = optionsOf(name)}
+						<label>
+							<span class="small">{kind.fields[name]?.label}{kind.fields[name]?.unit ? `, ${kind.fields[name]?.unit}` : ''}</span>
+							{#if options}
+								<select class="input-line" bind:value={defaults[name]}
+									><option value="">leave it, and refuse the row</option>{#each options as option (option)}<option>{option}</option>{/each}</select
+								>
+							{:else}<input class="input-line" bind:value={defaults[name]} />{/if}
+						</label>
+					{/each}
+				</div>
+			</fieldset>
+		{/if}
+		<input type="hidden" name="defaults" value={JSON.stringify(defaults)} />
+		<div class="deeds">
+			<button class="act" class:main={!writable || form?.written != null} disabled={text === '' || isReading}>{isReading ? 'Reading' : 'Look at it'}</button>
+			{#if writable && form?.written == null}
+				<button class="act main" name="confirmed" value={form?.fingerprint}
+					>Write {writable} {writable === 1 ? 'row' : 'rows'}{refused ? `, leave out ${refused}` : ''}</button
+				>
+			{/if}
+			<p class="small">{fileName}</p>
+		</div>
+	</form>
+	<div role="status">
+		{#if form?.why}<p class="say spoils">{form.why}</p>{/if}
+		{#if form?.written != null}<p class="say">
+				{form.written}
+				{form.written === 1 ? 'row is' : 'rows are'} in the library. <a href="/library/{kind.name}">See them</a>
+			</p>{/if}
+	</div>
+	{#if form && 'lines' in form && form.lines}
+		{#if form.unknown?.length}<p class="small">Headings that say nothing here: {form.unknown.join(', ')}.</p>{/if}
+		<ImportLines lines={form.lines} isWritten={form.written != null} />
+	{/if}
+</main>
+
+<style>
+	.page {
+		padding: 18px 26px 40px;
+		max-width: 980px;
+	}
+	form {
+		display: grid;
+		gap: 8px;
+		margin: 14px 0;
+	}
+	label {
+		font-weight: 600;
+	}
+	.file {
+		display: flex;
+		gap: 12px;
+		align-items: center;
+	}
+	textarea {
+		font-size: 13px;
+	}
+	fieldset {
+		border-left: 4px solid var(--ochre-2);
+		background: var(--page);
+		padding: 8px 12px;
+	}
+	legend {
+		font-weight: 600;
+		float: left;
+		width: 100%;
+	}
+	.defaults {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px 18px;
+		clear: both;
+	}
+	.deeds {
+		display: flex;
+		gap: 10px;
+		align-items: center;
+	}
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>

@@ -1,0 +1,51 @@
+import { error, fail } from '@sveltejs/kit';
+import { z } from 'zod';
+import { orderSteps, settingsOf } from '$lib/core/method';
+import { can } from '$lib/server/access';
+import { database } from '$lib/server/db/connect';
+import { cardVersions, keepVersion, keptBy } from '$lib/server/library/cards';
+import { readSettings } from '$lib/server/library/card-file';
+import { serverNow_ms } from '$lib/server/settings';
+import type { Actions, PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const member = locals.member!;
+	const versions = (await cardVersions(database(), member.programId)).get(params.code);
+	if (!versions) error(404, 'There is no such card in your program.');
+	const by = await keptBy(database(), member.programId, versions[0]!.cardId);
+	const order = orderSteps(versions[0]!.card);
+	return {
+		code: params.code,
+		mayKeep: can(member, 'keep-library'),
+		title: versions[0]!.card.title,
+		version: versions[0]!.version,
+		settings: settingsOf(versions[0]!.card),
+		steps: 'steps' in order ? order.steps.map((s) => ({ title: s.step.title, because: s.because })) : [],
+		versions: versions.map((v) => ({ version: v.version, since: v.since, by: by[v.version] ?? null }))
+	};
+};
+
+const Given = z.object({ on: z.coerce.number().int().positive(), texts: z.record(z.string(), z.string().max(4000, 'That is too long.')) });
+
+const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record<string, string>) => {
+	if (!can(locals.member!, 'keep-library')) error(403, 'Only a coordinator changes the library.');
+	const given = Given.safeParse({ on, texts });
+	if (!given.success) return fail(400, { texts, why: given.error.issues.map((i) => ({ path: String(i.path.at(-1)), why: i.message })) });
+	const kept = await keepVersion(database(), locals.member!, code, given.data.on, given.data.texts, serverNow_ms());
+	if (!kept.ok) return fail(400, { texts, why: kept.why });
+	const moved = kept.roundsMoved ? ` ${kept.roundsMoved} planned ${kept.roundsMoved === 1 ? 'round goes' : 'rounds go'} over to it.` : '';
+	return { said: `Kept as version ${kept.version}, in use from now on.${moved} Visits keep the version they were made with.` };
+};
+
+export const actions: Actions = {
+	keep: async ({ locals, params, request }) => {
+		const { on, ...texts } = Object.fromEntries([...(await request.formData())].filter((f): f is [string, string] => typeof f[1] === 'string'));
+		return keep(locals, params.code, on, texts);
+	},
+	import: async ({ locals, params, request }) => {
+		const form = await request.formData();
+		const file = form.get('file');
+		const read = readSettings(file instanceof File ? await file.text() : '');
+		return 'why' in read ? fail(400, { texts: null, why: [{ path: '', why: read.why }] }) : keep(locals, params.code, form.get('on'), read.texts);
+	}
+};

@@ -1,0 +1,96 @@
+<script lang="ts">
+	import CardSettings from '$lib/ui/library/CardSettings.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+
+	const whole = $derived((form?.why ?? []).filter((w) => w.path === '').map((w) => w.why));
+</script>
+
+<svelte:head><title>{data.title} · Method cards · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<p class="small"><a href="/library">Library</a>&nbsp;› <a href="/library/cards">Method cards</a></p>
+	<h1 class="ruled">{data.title}</h1>
+	<div class="two">
+		<div>
+			{#if form?.said}<p class="say" role="status">{form.said}</p>{/if}
+			{#if whole.length}<p class="say spoils" role="alert">{whole.join(' ')}</p>{/if}
+			{#key data.version}
+				<CardSettings settings={data.settings} version={data.version} mayKeep={data.mayKeep} why={form?.why ?? []} />
+			{/key}
+		</div>
+		<aside>
+			<h2 class="ruled">Versions</h2>
+			<ul>
+				{#each data.versions as v, i (v.version)}
+					<li>
+						<b>{v.version}</b>
+						<span>{i === 0 ? 'in use since' : 'from'} {v.since.slice(0, 10)}{v.by ? `, ${v.by}` : ''}</span>
+						<span class="small">
+							<a href="/library/cards/{data.code}/settings.csv?version={v.version}" download aria-label="Version {v.version} as CSV">CSV</a>
+							{#if i > 0}<a href="/library/cards?a={data.code}+{v.version}&b={data.code}+{data.version}#compare">beside {data.version}</a>{/if}
+						</span>
+					</li>
+				{/each}
+			</ul>
+			{#if data.mayKeep}
+				<form method="POST" action="?/import" enctype="multipart/form-data" class="import">
+					<label for="file" class="small">Bring settings in from such a CSV, as version {data.version + 1}</label>
+					<input id="file" type="file" name="file" accept=".csv" required />
+					<input type="hidden" name="on" value={data.version} />
+					<button class="act plain">Bring it in</button>
+				</form>
+			{/if}
+			<h2 class="ruled order">Order, and why</h2>
+			<ol>
+				{#each data.steps as step (step.title)}<li>
+						<b>{step.title}</b>{#if step.because.length}<br /><small>{step.because.at(-1)}</small>{/if}
+					</li>{/each}
+			</ol>
+		</aside>
+	</div>
+</main>
+
+<style>
+	.page {
+		padding: 18px 26px 40px;
+		max-width: 1140px;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 300px;
+		gap: 34px;
+		margin-top: 12px;
+	}
+	ul li {
+		display: grid;
+		grid-template-columns: 24px 1fr auto;
+		gap: 8px;
+		padding: 5px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	.import {
+		display: grid;
+		gap: 6px;
+		margin: 12px 0;
+	}
+	.order {
+		margin-top: 22px;
+	}
+	ol {
+		list-style: decimal;
+		padding-left: 22px;
+	}
+	ol li {
+		padding: 4px 0;
+	}
+	@media (max-width: 900px) {
+		.page {
+			padding-inline: 14px;
+		}
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { kindNamed, lookupIn, emptyLibrary, type KindName } from '$lib/core/library';
+
+/** A text that a field of the library would take. */
+const as = (kindName: KindName, field: string) =>
+	z.string().check((c) => {
+		const read = kindNamed(kindName)!.fields[field]!.read(c.value, lookupIn(emptyLibrary()));
+		if ('why' in read) c.issues.push({ code: 'custom', message: read.why, input: c.value });
+	});
+
+const isTimeZone = (zone: string): boolean => Intl.supportedValuesOf('timeZone').includes(zone) || zone === 'Etc/UTC';
+
+export const BeginForm = z.object({
+	program: as('program', 'name'),
+	timeZone: z.string().refine(isTimeZone, 'There is no such time zone. Write one such as Europe/Dublin.'),
+	name: as('people', 'name'),
+	initials: as('people', 'initials'),
+	email: as('people', 'email'),
+	password: z.string().min(10, 'Ten letters or more. Four plain words are good.').max(128, 'At most 128 letters.')
+});
