@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { kindNamed, lookupIn } from '$lib/core/library';
 	import ImportLines from '$lib/ui/library/ImportLines.svelte';
@@ -17,7 +18,7 @@
 	let asked = $state<string[]>([]);
 	$effect(() => {
 		const missing = form && 'missing' in form ? (form.missing ?? []) : [];
-		asked = [...new Set([...asked, ...missing])];
+		asked = untrack(() => [...new Set([...asked, ...missing])]);
 	});
 
 	const lookup = $derived(lookupIn(data.library));
@@ -46,7 +47,7 @@
 <svelte:head><title>Bring in {kind.many} · Keen Riffle</title></svelte:head>
 
 <main class="page">
-	<p class="small"><a href="/library">Library</a> › <a href="/library/{kind.name}">{kind.many}</a></p>
+	<p class="small"><a href="/library">Library</a>&nbsp;› <a href="/library/{kind.name}">{kind.many}</a></p>
 	<h1 class="ruled">Bring in {kind.many.toLowerCase()} from a file</h1>
 	<form
 		method="POST"

@@ -75,6 +75,10 @@
 		gap: 6px;
 		margin: 12px 0;
 	}
+	.import input[type='file'] {
+		min-width: 0;
+		width: 100%;
+	}
 	.order {
 		margin-top: 22px;
 	}
