@@ -1,5 +1,7 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFile, spawn, type ChildProcess } from 'node:child_process';
 import { createServer } from 'node:net';
+import { promisify } from 'node:util';
+import pg from 'pg';
 import type { Page } from '@playwright/test';
 import { DEMO_PASSWORD, emailOf, people } from '../../src/lib/server/demo/people';
 import type { Role } from '../../src/lib/server/db/schema';
@@ -14,20 +16,37 @@ export const roles: readonly Role[] = ['coordinator', 'monitor', 'reviewer', 'be
 /** A second copy of the application on the same database, to be killed and started again. */
 export class OwnServer {
 	#child: ChildProcess | null = null;
-	private constructor(readonly port: number) {}
+	private constructor(
+		readonly port: number,
+		readonly env: NodeJS.ProcessEnv
+	) {}
 
 	get url(): string {
 		return `http://127.0.0.1:${this.port}`;
 	}
 
-	static async start(): Promise<OwnServer> {
-		const server = new OwnServer(await freePort());
+	static async start(env: NodeJS.ProcessEnv = process.env): Promise<OwnServer> {
+		const server = new OwnServer(await freePort(), env);
 		await server.start();
 		return server;
 	}
 
+	/** On a database in which there is nothing at all, not even a program. */
+	static async startEmpty(): Promise<OwnServer> {
+		const address = new URL(process.env['DATABASE_URL']!);
+		const name = `empty_${Date.now().toString(36)}`;
+		const client = new pg.Client({ connectionString: address.href });
+		await client.connect();
+		await client.query(`create database ${name}`);
+		await client.end();
+		address.pathname = name;
+		const env = { ...process.env, DATABASE_URL: address.href };
+		await promisify(execFile)('node_modules/.bin/tsx', ['scripts/prepare-database.ts'], { env: { ...env, ORIGIN: 'http://127.0.0.1' } });
+		return OwnServer.start(env);
+	}
+
 	async start(): Promise<void> {
-		this.#child = spawn(process.execPath, ['build'], { env: { ...process.env, PORT: String(this.port), ORIGIN: this.url }, stdio: 'ignore' });
+		this.#child = spawn(process.execPath, ['build'], { env: { ...this.env, PORT: String(this.port), ORIGIN: this.url }, stdio: 'ignore' });
 		for (let answered = false; !answered;) {
 			answered = await fetch(`${this.url}/sign-in`).then(
 				(r) => r.ok,

@@ -25,7 +25,21 @@ for (const { size, mode, rules } of views)
 		const context = await browser.newContext({ storageState: signedIn('coordinator'), viewport: size });
 		await context.addInitScript((m) => localStorage.setItem('keen-riffle-mode', m), mode);
 		const page = await context.newPage();
-		for (const path of ['/today', '/sites', '/sites/TE4?p=e-coli', '/sites/TE4?p=e-coli&view=table', '/review', '/plan', '/sign-in']) {
+		for (const path of [
+			'/today',
+			'/sites',
+			'/sites/TE4?p=e-coli',
+			'/sites/TE4?p=e-coli&view=table',
+			'/review',
+			'/plan',
+			'/library',
+			'/library/sites',
+			'/library/circuits/new',
+			'/library/sites/import',
+			'/library/cards',
+			'/library/cards/stream-visit',
+			'/sign-in'
+		]) {
 			await page.goto(path);
 			await page.getByRole('heading', { level: 1 }).first().waitFor();
 			await check(page, path, rules);

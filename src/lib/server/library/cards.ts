@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { shippedCards, withSettings, type Contradiction, type MethodCard } from '../../core/method';
@@ -62,7 +63,7 @@ export function keepVersion(db: Db, who: Membership, code: string, on: number, t
 			};
 		const made = withSettings(latest.card, texts);
 		if ('why' in made) return { ok: false, why: made.why };
-		if (JSON.stringify(made.card) === JSON.stringify(latest.card))
+		if (isDeepStrictEqual(made.card, latest.card))
 			return { ok: false, why: [{ path: '', why: 'Nothing is changed: it stays version ' + String(latest.version) + '.' }] };
 		const version = latest.version + 1;
 		const id = await addVersion(tx, who, card.id, latest.card, { ...made.card, version }, now_ms);

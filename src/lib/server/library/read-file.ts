@@ -61,7 +61,7 @@ const Feature = z.object({
 		z.null(),
 		z.object({ type: z.literal('Point'), coordinates: Position }),
 		z.object({ type: z.literal('LineString'), coordinates: z.array(Position).min(2) }),
-		z.object({ type: z.string() })
+		z.object({ type: z.enum(['Polygon', 'MultiPoint', 'MultiLineString', 'MultiPolygon', 'GeometryCollection']) })
 	]),
 	properties: z.record(z.string(), z.unknown()).nullable()
 });
