@@ -94,7 +94,7 @@ interface Draft {
 
 function lineOf(kind: Kind, draft: Draft, earlier: readonly Draft[], lookup: ReturnType<typeof lookupIn>): ImportLine {
 	const { row, objections } = readRow(kind, draft.id, draft.texts, lookup);
-	const twin = earlier.find((d) => keyOfTexts(kind, d.texts) === keyOfTexts(kind, draft.texts));
+	const twin = earlier.find((d) => d.broken === undefined && keyOfTexts(kind, d.texts) === keyOfTexts(kind, draft.texts));
 	const why = draft.broken ? [draft.broken] : [...objections.map((o) => o.why), ...(twin ? [`Line ${twin.line} says the same ${kind.one} already.`] : [])];
 	const name =
 		kind.key

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { onMount, untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
 	import type { PageProps } from './$types';
 
@@ -8,8 +8,8 @@
 		untrack(() => data.form),
 		{ resetForm: false }
 	);
-	$effect(() => {
-		if ($form.timeZone === 'Etc/UTC') $form.timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'Etc/UTC';
+	onMount(() => {
+		$form.timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone || 'Etc/UTC';
 	});
 
 	const fields = [

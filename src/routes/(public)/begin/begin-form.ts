@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { kindNamed, lookupIn, emptyLibrary, type KindName } from '$lib/core/library';
+import { isTimeZone, kindNamed, lookupIn, emptyLibrary, type KindName } from '$lib/core/library';
 
 /** A text that a field of the library would take. */
 const as = (kindName: KindName, field: string) =>
@@ -7,8 +7,6 @@ const as = (kindName: KindName, field: string) =>
 		const read = kindNamed(kindName)!.fields[field]!.read(c.value, lookupIn(emptyLibrary()));
 		if ('why' in read) c.issues.push({ code: 'custom', message: read.why, input: c.value });
 	});
-
-const isTimeZone = (zone: string): boolean => Intl.supportedValuesOf('timeZone').includes(zone) || zone === 'Etc/UTC';
 
 export const BeginForm = z.object({
 	program: as('program', 'name'),

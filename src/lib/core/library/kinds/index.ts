@@ -10,3 +10,5 @@ import { program } from './program';
 export const kinds: readonly Kind[] = [program, streams, sites, teams, people, depots, labs, drives, circuits, instruments, consumables, gear];
 
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
+
+export { isTimeZone } from './program';

@@ -2,7 +2,7 @@ import { kind } from '../kind';
 import { maybeDate } from '../calendar-fields';
 import { number, words } from '../field';
 
-const isTimeZone = (zone: string): boolean => {
+export const isTimeZone = (zone: string): boolean => {
 	try {
 		return Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
 	} catch {

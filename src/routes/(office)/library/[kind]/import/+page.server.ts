@@ -13,7 +13,7 @@ const Asked = z.object({
 	text: z
 		.string()
 		.min(1, 'Choose a file first, or paste its rows.')
-		.max(3_900_000, 'That is more than 3.9 MB. Leave out what is not needed; nothing was written.'),
+		.max(3_600_000, 'That is more than 3.5 MB. Leave out what is not needed; nothing was written.'),
 	defaults: z
 		.string()
 		.transform((text) => JSON.parse(text) as unknown)

@@ -7,7 +7,7 @@
 
 	let { data, form }: PageProps = $props();
 
-	const MOST_BYTES = 3_900_000;
+	const MOST_BYTES = 3_500_000;
 	const kind = $derived(kindNamed(data.kindName)!);
 	let text = $state('');
 	let fileName = $state('');
@@ -51,10 +51,16 @@
 	<h1 class="ruled">Bring in {kind.many.toLowerCase()} from a file</h1>
 	<form
 		method="POST"
+		enctype="multipart/form-data"
 		use:enhance={() => {
 			isReading = true;
-			return async ({ update }) => {
+			return async ({ result, update }) => {
 				isReading = false;
+				if (result.type === 'error') {
+					tooLarge = result.error.message;
+					return;
+				}
+				tooLarge = null;
 				await update({ reset: false, invalidateAll: true });
 			};
 		}}
