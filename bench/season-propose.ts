@@ -22,16 +22,18 @@ function season(sites: number): SeasonFacts {
 			spacing: { least_days: 15, aim_days: 30, most_days: 37 },
 			crew: 2,
 			needs: n % 2 ? (['trained crew'] as const) : [],
+			labId: 'bench',
 			bottles: 1
 		})),
 		people: Array.from({ length: teams * 4 }, (_, n) => ({
 			id: `p${n}`,
 			teamId: `t${n % teams}`,
 			skills: ['trained crew'],
+			trainedUntil: null,
 			weekdays: n % 3 ? [1, 2, 3, 4, 5] : [1, 3],
 			away: [{ from: FROM + 3 * n, to: FROM + 3 * n + 10 }]
 		})),
-		lab: { weekdays: [1, 2, 3, 4], closed: [FROM + 50], bottlesADay: Math.max(4, Math.ceil(sites / 8)) },
+		labs: { bench: { weekdays: [1, 2, 3, 4], closed: [FROM + 50], bottlesADay: Math.max(4, Math.ceil(sites / 8)) } },
 		dryingDays: () => 7,
 		disinfected: new Set()
 	};

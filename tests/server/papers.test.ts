@@ -5,7 +5,15 @@ import { orderSteps, streamVisit } from '../../src/lib/core/method';
 import { followOrder } from '../../src/lib/core/schedule';
 import { printCustodyForm, printFieldSheets, printRoundSheet, type PaperRound } from '../../src/lib/server/paper/for-the-car';
 
-const sites = ['QU1', 'TE4'].map((code) => ({ id: code, code, name: `Site ${code}`, about: 'beside the lane', hazards: 'Broken glass.' }));
+const sites = ['QU1', 'TE4'].map((code) => ({
+	id: code,
+	code,
+	name: `Site ${code}`,
+	about: 'beside the lane',
+	hazards: 'Broken glass.',
+	directions: '',
+	access: ''
+}));
 const plan = followOrder(
 	{
 		stops: sites.map((s) => ({ id: s.id, visit_min: 60, bottle_min: 7 })),

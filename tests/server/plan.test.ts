@@ -3,13 +3,30 @@ import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { factsFromWire, propose } from '../../src/lib/core/schedule';
 import { database } from '../../src/lib/server/db/connect';
-import { audit, circuit, calibration, consumable, drive, instrument, methodCardVersion, place, round } from '../../src/lib/server/db/schema';
+import {
+	audit,
+	calibration,
+	circuit,
+	consumable,
+	drive,
+	gear,
+	instrument,
+	member,
+	methodCardVersion,
+	place,
+	round,
+	site,
+	stream
+} from '../../src/lib/server/db/schema';
 import type { Membership } from '../../src/lib/server/db/queries/members';
+import { feedKeyOf, newFeedKey, programOfFeed, seasonCalendar } from '../../src/lib/server/plan/calendar';
 import { changePlan, PlanChange } from '../../src/lib/server/plan/change';
 import { gearOfRound } from '../../src/lib/server/plan/gear';
 import { PackWords, tellTicks } from '../../src/lib/server/plan/pack-ticks';
 import { loadRoundDay } from '../../src/lib/server/plan/round-day';
 import { loadSeason } from '../../src/lib/server/plan/season';
+import { afterStorm } from '../../src/lib/server/plan/storm';
+import { simulatedRainGauge } from '../../src/lib/server/services/rain-gauge';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
 const db = database();
@@ -95,7 +112,7 @@ describe('a season', () => {
 		const { program, who, roundId } = await aPlan();
 		const season = await loadSeason(db, who, now_ms);
 		expect(season.rounds).toMatchObject([{ id: roundId, state: 'planned', day: today + 12 }]);
-		expect(season.wire.lab).toEqual({ weekdays: [1, 2, 3, 4], closed: [], bottlesADay: 5 });
+		expect(Object.values(season.wire.labs)).toEqual([{ weekdays: [1, 2, 3, 4], closed: [], bottlesADay: 5 }]);
 		expect((await loadSeason(db, who, now_ms + 20 * DAY_ms)).rounds[0]!.state).toBe('missed');
 		await aVisit(program, roundId, now_ms + 12 * DAY_ms, 60);
 		expect((await loadSeason(db, who, now_ms + 20 * DAY_ms)).rounds[0]!.state).toBe('done');
@@ -242,5 +259,109 @@ describe('packing', () => {
 			passed: true
 		});
 		expect((await ask()).warnings.map((w) => w.kind)).toEqual(['battery', 'out-of-date']);
+	});
+});
+
+describe('gear that was wet elsewhere', () => {
+	it('is told until it is dry, unless it was disinfected, is another team’s, or was wet in this very stream', async () => {
+		const { program } = await aPlan();
+		const { programId, siteId, teams } = program;
+		const streamId = v7();
+		await db.insert(stream).values({ programId, id: streamId, name: 'Elsewhere', length_km: 3 });
+		const [own] = await db
+			.select({ streamId: site.streamId })
+			.from(site)
+			.where(and(eq(site.programId, programId), eq(site.id, siteId)));
+		const piece = (what: string, more: object) => ({ programId, id: v7(), what, wetIn: streamId, wetOn: '2026-05-12', ...more });
+		await db
+			.insert(gear)
+			.values([
+				piece('net', { teamId: teams[0] }),
+				piece('bucket', {}),
+				piece('waders', { disinfectedOn: '2026-05-12' }),
+				piece('their net', { teamId: teams[1] }),
+				piece('old net', { wetOn: '2026-02-01' }),
+				piece('own net', { wetIn: own!.streamId })
+			]);
+		const { warnings } = await gearOfRound(db, programId, { teamId: teams[0], siteIds: [siteId], starts_ms: now_ms });
+		expect(warnings).toEqual([
+			{ kind: 'still-wet', kit: 'bucket', water: 'Elsewhere', dry_ms: Date.UTC(2026, 4, 30) },
+			{ kind: 'still-wet', kit: 'net', water: 'Elsewhere', dry_ms: Date.UTC(2026, 4, 30) }
+		]);
+	});
+});
+
+describe('after a storm', () => {
+	it('the simulated gauge says the same for the same day, is marked, and now and then says nothing', async () => {
+		const gauge = simulatedRainGauge(v7());
+		const year = await gauge.daily(today - 700, today);
+		expect(await gauge.daily(today - 700, today)).toEqual(year);
+		expect(gauge).toMatchObject({ isSimulated: true, name: expect.stringMatching(/simulated/) });
+		expect(year.some((r) => r.rain_mm === null)).toBe(true);
+		const storms = year.filter((r) => (r.rain_mm ?? 0) >= 15).length;
+		expect(storms).toBeGreaterThan(9);
+		expect(storms).toBeLessThan(40);
+	});
+
+	it('a storm round is offered where it can still go, and is taken outside the spacing of grabs', async () => {
+		const { who, circuitId, program } = await aPlan();
+		await db
+			.update(member)
+			.set({ skills: ['trained crew'] })
+			.where(eq(member.programId, program.programId));
+		const demo = { ...who, program: { ...who.program, isDemo: true } };
+		const season = await loadSeason(db, demo, now_ms);
+		const { storm, offers, rain } = await afterStorm(db, demo, season);
+		expect(storm).toMatchObject({ day: today - 1 });
+		expect(rain).toHaveLength(15);
+		const offer = offers.find((o) => o.circuitId === circuitId)!;
+		expect(offer.go?.crew).toHaveLength(2);
+		expect(await changePlan(db, who, { change: 'take', rounds: [{ circuitId, ...offer.go!, purpose: 'storm' }] }, now_ms)).toMatchObject({
+			ok: true,
+			said: 'Upper, after the storm is in the plan.'
+		});
+		expect((await afterStorm(db, demo, await loadSeason(db, demo, now_ms))).offers).toEqual([]);
+	});
+});
+
+describe('the calendar', () => {
+	it('is fed to whoever has its address, until there is a new one', async () => {
+		const { who, program } = await aPlan();
+		expect(await feedKeyOf(db, program.programId)).toBeNull();
+		const key = await newFeedKey(db, program.programId);
+		const of = (await programOfFeed(db, key))!;
+		expect(await seasonCalendar(db, of, now_ms)).toBe(await seasonCalendar(db, who, now_ms));
+		const again = await newFeedKey(db, program.programId);
+		expect(await programOfFeed(db, key)).toBeNull();
+		expect((await programOfFeed(db, again))?.programId).toBe(program.programId);
+	});
+});
+
+describe('a site’s own limits', () => {
+	it('its gate and its tide are when a visit may begin, and its lab’s shorter holding time counts', async () => {
+		const { who, program, roundId } = await aPlan();
+		const at = and(eq(site.programId, program.programId), eq(site.id, program.siteId));
+		await db.update(site).set({ opens_min: 600, closes_min: 700 }).where(at);
+		await db.update(place).set({ holding_h: 4 }).where(eq(place.programId, program.programId));
+		const gated = (await loadRoundDay(db, who, roundId, now_ms))!;
+		expect(gated.question.stops[0]!.open).toEqual({ from_min: 600, to_min: 700 });
+		expect(gated.question.holding_min).toBe(240);
+		await db.update(site).set({ opens_min: null, closes_min: null, lowWaterAt: '2026-05-26 09:00', tideReach_min: 45 }).where(at);
+		expect((await loadRoundDay(db, who, roundId, now_ms))!.question.stops[0]!.open).toEqual({ from_min: 495, to_min: 585 });
+	});
+
+	it('a lab open twice a day is planned for its last hours, the first being offered', async () => {
+		const { who, program, roundId } = await aPlan();
+		const hours = [1, 2, 3, 4].flatMap((weekday) => [
+			{ weekday, opens_min: 540, closes_min: 660 },
+			{ weekday, opens_min: 780, closes_min: 960 }
+		]);
+		await db
+			.update(place)
+			.set({ hours })
+			.where(and(eq(place.programId, program.programId), eq(place.kind, 'lab')));
+		const { question, alternatives } = (await loadRoundDay(db, who, roundId, now_ms))!;
+		expect(question.lab).toEqual({ opens_min: 780, closes_min: 960 });
+		expect(alternatives.labs).toMatchObject([{ name: 'lab before 11:00', lab: { closes_min: 660 } }]);
 	});
 });

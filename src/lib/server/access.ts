@@ -109,6 +109,8 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/': 'public',
 	'/(public)/sign-in': 'public',
 	'/(public)/sign-out': 'public',
+	// whoever has the feed's address may read it: a calendar program cannot sign in
+	'/(public)/calendar/[key]': 'public',
 	'/(public)/begin': 'public',
 	'/(public)/join/[token]': 'public',
 	// the field app's pages hold no data: what they show is in the phone's own store, filled through the api
@@ -128,6 +130,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/plan/change': 'plan',
 	'/(office)/plan/calibrate/[code]': 'sample',
 	'/(office)/plan/season.ics': 'see-plan',
+	'/(office)/plan/season.pdf': 'see-plan',
 	'/(office)/plan/rounds/[id]': 'see-plan',
 	'/(office)/plan/rounds/[id]/labels.pdf': 'see-plan',
 	'/(office)/plan/rounds/[id]/paper.pdf': 'see-plan',

@@ -21,6 +21,7 @@ export interface Usual {
 export interface Context {
 	now_ms: number;
 	/** `usual` null: what the site has shown is still to be found out, and nothing is held against it yet. */
-	site: { elevation_m: number; usual: Partial<Record<ParameterCode, Usual>> | null };
+	/** `wadingDepth_m`: a limit of the site's own, under the card's. */
+	site: { elevation_m: number; wadingDepth_m?: number | null | undefined; usual: Partial<Record<ParameterCode, Usual>> | null };
 	instruments: Record<string, InstrumentFacts>;
 }

@@ -51,7 +51,7 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const { results, flags: changed } = reviewed(findings, folded);
 	const steps = stepStates(sheet, card, gaugings, results);
 	const flags: Flag[] = [
-		...arrivalFlags(sheet, card),
+		...arrivalFlags(sheet, card, context.site.wadingDepth_m),
 		...orderFlags(folded, card),
 		...readings.flags,
 		...titrations.flags,

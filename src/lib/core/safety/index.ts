@@ -1,4 +1,4 @@
 // to wade or not
-export { wadingStanding, WadingLimit, type Water } from './wading';
+export { wadingRuleAt, wadingStanding, WadingLimit, type WadingRule, type Water } from './wading';
 // said at the step
 export { cautionFor } from './cautions';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { cautionFor, wadingStanding, type WadingLimit } from '.';
+import { cautionFor, wadingRuleAt, wadingStanding, type WadingLimit } from '.';
 
 const beginners: WadingLimit = { school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 };
 const knee: WadingLimit = { school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 };
@@ -18,6 +18,16 @@ it.each<[string, WadingLimit, object, string]>([
 	['a crew with half the figures', crew, { depth_m: 0.8 }, 'unknown']
 ])('%s', (_, limit, water, standing) => {
 	expect(wadingStanding(water, limit)).toBe(standing);
+});
+
+it('a site’s own depth goes before the card’s, of whatever school', () => {
+	for (const limit of [beginners, knee, crew]) {
+		const rule = wadingRuleAt(limit, 0.25);
+		expect(wadingStanding({ depth_m: 0.26, velocity_m_s: 0.05 }, rule)).toBe('over');
+		expect(wadingStanding({ velocity_m_s: 0.05 }, rule)).toBe('unknown');
+		expect(wadingStanding({ depth_m: 0.2, velocity_m_s: 0.05 }, rule)).toBe('under');
+		expect(wadingRuleAt(limit, null)).toBe(limit);
+	}
 });
 
 it('a caution has two lines and defers to local rules; it never says that something is safe', () => {

@@ -11,6 +11,13 @@ export const WadingLimit = z.discriminatedUnion('school', [
 ]);
 export type WadingLimit = z.infer<typeof WadingLimit>;
 
+/** A card's limit where the site may have a limit of its own: a depth at which nobody wades, whatever the card says. */
+export type WadingRule = WadingLimit & { siteDepth_m?: number | undefined };
+
+/** The rule at a site; `siteDepth_m` null where it has no limit of its own. */
+export const wadingRuleAt = (card: WadingLimit, siteDepth_m: number | null | undefined): WadingRule =>
+	typeof siteDepth_m === 'number' ? { ...card, siteDepth_m } : card;
+
 export interface Water {
 	depth_m?: number | undefined;
 	velocity_m_s?: number | undefined;
@@ -20,7 +27,9 @@ export interface Water {
  * How the water measured so far stands to the limit: `over` it, `lifeJacket` where the school asks for one, `under` it,
  * or `unknown` while a figure that the school needs is missing. Under the limit is not leave to go in: the person decides.
  */
-export function wadingStanding({ depth_m, velocity_m_s }: Water, limit: WadingLimit): 'over' | 'lifeJacket' | 'under' | 'unknown' {
+export function wadingStanding({ depth_m, velocity_m_s }: Water, limit: WadingRule): 'over' | 'lifeJacket' | 'under' | 'unknown' {
+	if (limit.siteDepth_m !== undefined && depth_m !== undefined && depth_m > limit.siteDepth_m) return 'over';
+	if (limit.siteDepth_m !== undefined && depth_m === undefined) return 'unknown';
 	switch (limit.school) {
 		case 'depth-and-velocity':
 			if (depth_m === undefined && velocity_m_s === undefined) return 'unknown';

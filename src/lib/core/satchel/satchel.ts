@@ -22,6 +22,16 @@ export const Satchel = z.object({
 			about: z.string(),
 			hazards: z.string(),
 			elevation_m: z.number(),
+			directions: z.string().default(''),
+			access: z.string().default(''),
+			landmarks: z.string().default(''),
+			photoPoint: z.string().default(''),
+			upstream: z.string().default(''),
+			ways: z.array(z.string()).default(['wading']),
+			wadingDepth_m: z.number().nullable().default(null),
+			/** Why nobody should be there: leave that is refused, asked for or at its end, or a site given up; '' where nothing speaks against it. */
+			barred: z.string().default(''),
+			isRetired: z.boolean().default(false),
 			usual: z.custom<NonNullable<Context['site']['usual']>>((v) => typeof v === 'object' && v !== null)
 		})
 	),
@@ -58,7 +68,7 @@ export function contextFrom(satchel: Satchel, siteId: string, now_ms: number): C
 	if (!site) return null;
 	return {
 		now_ms,
-		site: { elevation_m: site.elevation_m, usual: site.usual },
+		site: { elevation_m: site.elevation_m, wadingDepth_m: site.wadingDepth_m, usual: site.usual },
 		instruments: instrumentsOf(satchel)
 	};
 }

@@ -23,3 +23,7 @@ export { packList, type PackGroup, type PackLine, type PackQuestion } from './pa
 export { gearWarnings, type GearFacts, type GearQuestion, type GearWarning } from './pack/gear-state';
 export { factsFromWire, type SeasonWire } from './season/wire';
 export { nearestDay } from './season/nearest-day';
+// after a storm
+export { stormOffers, stormsIn, type RainDay, type Storm, type StormOffer } from './season/storm';
+// tidal sites
+export { longestWithin, tideWindows } from './tide';

@@ -1,10 +1,10 @@
-import type { Content, ContentTable, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, ContentTable } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
 import { sayLimit, sayMinute } from '../../core/interpret';
 import type { MethodCard, OrderedStep, Step } from '../../core/method';
 import { units, type Unit } from '../../core/quantity';
 import type { DayPlan } from '../../core/schedule';
-import { print } from './print';
+import { paperPage, print, ruledTable } from './print';
 
 /* What is carried on paper: the round sheet, blank field sheets, the custody form. Blank lines are for a pencil. */
 
@@ -14,7 +14,7 @@ export interface PaperRound {
 	crew: string;
 	depot: string;
 	lab: string | null;
-	sites: readonly { id: string; code: string; name: string; about: string; hazards: string }[];
+	sites: readonly { id: string; code: string; name: string; about: string; hazards: string; directions: string; access: string }[];
 	plan: DayPlan;
 	card: MethodCard;
 	steps: readonly OrderedStep[];
@@ -25,41 +25,28 @@ const LINE = '____________';
 const CAUTION =
 	'Local rules, permits, the landowner’s leave and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
 
-const page = (title: string, content: Content[]): TDocumentDefinitions => ({
-	info: { title },
-	pageSize: 'A4',
-	pageMargins: [42, 32, 42, 28],
-	defaultStyle: { fontSize: 10, lineHeight: 1.15 },
-	styles: {
-		title: { fontSize: 18, bold: true },
-		section: { fontSize: 12, bold: true, margin: [0, 10, 0, 3] },
-		small: { fontSize: 8.5 },
-		strong: { bold: true }
-	},
-	content
-});
-
-const ruled = (widths: (number | string)[], head: string[], rows: Content[][]): ContentTable => ({
-	table: { headerRows: 1, widths, body: [head.map((text) => ({ text, bold: true, fontSize: 9 })), ...rows] },
-	layout: { hLineWidth: () => 0.6, vLineWidth: () => 0, hLineColor: () => '#888888', paddingTop: () => 4, paddingBottom: () => 4 }
-});
-
 /** The day on one page: when to leave, where to be when, and the last moment at the lab. */
 export const printRoundSheet = (round: PaperRound): Promise<Buffer> => {
 	const { plan } = round;
 	const site = (id: string) => round.sites.find((s) => s.id === id)!;
 	const lastMoment = plan.firstBottle_min === null || plan.slack.holding_min === null ? null : (plan.plated_min ?? 0) + plan.slack.holding_min;
 	return print(
-		page(round.title, [
+		paperPage(round.title, [
 			{ text: round.title, style: 'title' },
 			{ text: `${round.date}. ${round.crew}. Leave ${round.depot} at ${sayMinute(plan.start_min)}.`, margin: [0, 2, 0, 8] },
-			ruled(
+			ruledTable(
 				[46, 90, '*', 60],
 				['there', 'site', 'what to know', 'leave'],
 				plan.stops.map((s) => [
 					sayMinute(s.begin_min),
 					{ text: [{ text: `${site(s.id).code} `, style: 'strong' }, site(s.id).name] },
-					{ text: [site(s.id).about, site(s.id).hazards].filter(Boolean).join('. '), fontSize: 9 },
+					{
+						text: [site(s.id).about, site(s.id).directions, site(s.id).access, site(s.id).hazards]
+							.filter(Boolean)
+							.map((t) => t.replace(/\.$/, ''))
+							.join('. '),
+						fontSize: 9
+					},
 					sayMinute(s.leave_min)
 				])
 			),
@@ -81,7 +68,7 @@ export const printRoundSheet = (round: PaperRound): Promise<Buffer> => {
 /** A blank sheet for each site, its steps in the order of the card's rules, in case a phone fails. */
 export const printFieldSheets = (round: PaperRound): Promise<Buffer> =>
 	print(
-		page(
+		paperPage(
 			`Field sheets, ${round.title}`,
 			round.sites.flatMap((site, i): Content[] => [
 				{ text: `${site.code} ${site.name}`, style: 'title', ...(i > 0 ? { pageBreak: 'before' as const } : {}) },
@@ -124,7 +111,7 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 		case 'flow': {
 			const [tape, speed] = [step.tapeUnit ?? 'm', units[step.velocityUnit ?? 'm_s'].symbol];
 			const rows = Array.from({ length: 6 }, () => [' ', ' ', ' ', ' ', ' ', ' ']);
-			return ruled(['*', '*', '*', '*', '*', '*'], [`tape, ${tape}`, `depth, ${tape}`, speed, `tape, ${tape}`, `depth, ${tape}`, speed], rows);
+			return ruledTable(['*', '*', '*', '*', '*', '*'], [`tape, ${tape}`, `depth, ${tape}`, speed, `tape, ${tape}`, `depth, ${tape}`, speed], rows);
 		}
 		case 'leave':
 			return { text: `lids [  ]   labels [  ]   ice [  ]   nothing left [  ]      left at ____ : ____` };
@@ -134,10 +121,10 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 /** Who has the bottles, from when to when: one line for each bottle, and room for every hand they pass through. */
 export const printCustodyForm = (round: PaperRound): Promise<Buffer> =>
 	print(
-		page(`Custody, ${round.title}`, [
+		paperPage(`Custody, ${round.title}`, [
 			{ text: 'Custody of bottles', style: 'title' },
 			{ text: `${round.title}, ${round.date}, to ${round.lab ?? LINE}. In a bag inside the lid of the cooler.`, margin: [0, 2, 0, 8] },
-			ruled(
+			ruledTable(
 				[100, 90, 50, 70, '*'],
 				['bottle', 'for', 'added', 'filled at', 'remarks'],
 				round.labels.map((l) => [
@@ -149,7 +136,7 @@ export const printCustodyForm = (round: PaperRound): Promise<Buffer> =>
 				])
 			),
 			{ text: 'From hand to hand', style: 'section' },
-			ruled(
+			ruledTable(
 				['*', '*', 80, 80],
 				['given by', 'taken by', 'date and time', '°C in the cooler'],
 				Array.from({ length: 4 }, () => [' ', ' ', ' ', ' '])

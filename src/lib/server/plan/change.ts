@@ -19,7 +19,7 @@ export const PlanChange = z.discriminatedUnion('change', [
 	z.object({
 		change: z.literal('take'),
 		rounds: z
-			.array(z.object({ circuitId: z.uuid(), day: Day, crew: z.array(z.uuid()).max(20) }))
+			.array(z.object({ circuitId: z.uuid(), day: Day, crew: z.array(z.uuid()).max(20), purpose: z.enum(['grab', 'storm']).optional() }))
 			.min(1)
 			.max(2000)
 	})
@@ -93,7 +93,8 @@ async function takeRounds(tx: Db, who: Membership, proposed: Extract<PlanChange,
 		return {
 			programId,
 			id: r.id,
-			name: of.name,
+			name: r.purpose === 'storm' ? `${of.name}, after the storm` : of.name,
+			purpose: r.purpose ?? ('grab' as const),
 			startsAt: new Date(instantAt(r.day, Math.min(of.latestStart_min, Math.max(of.earliestStart_min, START_min)), timeZone)),
 			teamId: of.teamId,
 			cardVersionId: inUse(of.cardId),
@@ -105,7 +106,7 @@ async function takeRounds(tx: Db, who: Membership, proposed: Extract<PlanChange,
 	});
 	await tx.insert(round).values(rows);
 	for (const row of rows) await note(tx, who, row.id, null, row, now_ms);
-	return { ok: true, said: `${rows.length} rounds are in the plan.`, ids: rows.map((r) => r.id) };
+	return { ok: true, said: rows.length === 1 ? `${rows[0]!.name} is in the plan.` : `${rows.length} rounds are in the plan.`, ids: rows.map((r) => r.id) };
 }
 
 const note = (tx: Db, who: Membership, rowId: string, before: object | null, after: object | null, now_ms: number) =>

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { gearWarnings, type GearFacts, type GearWarning } from '../../core/schedule';
+import { limitsOf } from '../../core/method';
+import { dryingDays, gearWarnings, type DryingTimes, type GearFacts, type GearWarning } from '../../core/schedule';
 import type { InstrumentFacts } from '../../core/evaluate';
 import type { Db } from '../db/connect';
 
@@ -11,7 +12,7 @@ const DAY_ms = 86_400_000;
 export async function gearOfRound(
 	db: Db,
 	programId: string,
-	round: { teamId: string; siteIds: readonly string[]; starts_ms: number }
+	round: { teamId: string; siteIds: readonly string[]; starts_ms: number; drying?: DryingTimes | undefined }
 ): Promise<{ kit: string[]; warnings: GearWarning[] }> {
 	const starts = new Date(round.starts_ms).toISOString();
 	const { rows: tools } = await db.execute<{ id: string; code: string; kind: string; measures: InstrumentFacts['measures']; battery: Date | null }>(sql`
@@ -23,7 +24,7 @@ export async function gearOfRound(
 			union select g.value->>'instrument' from lately, jsonb_each(sheet->'gaugings') as g
 		)
 		select id, code, kind, measures, battery_changed_at as battery from instrument
-		where program_id = ${programId} and code in (select code from used) order by code`);
+		where program_id = ${programId} and retired_on is null and code in (select code from used) order by code`);
 	const { rows: done } = await db.execute<{ instrument_id: string; parameter: string; last: Date }>(sql`
 		select instrument_id, parameter, max(at) as last from calibration
 		where program_id = ${programId} and passed and instrument_id = any(${sql.param(tools.map((t) => t.id))}::uuid[]) group by 1, 2`);
@@ -42,6 +43,12 @@ export async function gearOfRound(
 		join stream t on t.program_id = s.program_id and t.id = s.stream_id
 		where c.program_id = ${programId} and c.kind = 'drying' and v.team_id = ${round.teamId} and c.last_at > ${starts}
 			and not (s.id = any(${sql.param(round.siteIds)}::uuid[]))`);
+	const { rows: pieces } = await db.execute<{ what: string; water: string; wet_on: string }>(sql`
+		select g.what, t.name as water, g.wet_on from gear g join stream t on t.program_id = g.program_id and t.id = g.wet_in
+		where g.program_id = ${programId} and (g.team_id = ${round.teamId} or g.team_id is null) and (g.disinfected_on is null or g.disinfected_on < g.wet_on)
+			and not exists (select 1 from site s where s.program_id = g.program_id and s.stream_id = g.wet_in and s.id = any(${sql.param(round.siteIds)}::uuid[]))
+		order by g.what`);
+	const dryAt = (wetOn: string) => Date.parse(wetOn) + dryingDays(Date.parse(wetOn), round.drying ?? limitsOf({})) * DAY_ms;
 	const { rows: old } = await db.execute<{ what: string; expires_on: string }>(sql`
 		select what, expires_on from consumable where program_id = ${programId} and expires_on < ${starts.slice(0, 10)} order by expires_on`);
 	const instruments = tools.map((tool): GearFacts => ({
@@ -61,7 +68,10 @@ export async function gearOfRound(
 			starts_ms: round.starts_ms,
 			instruments,
 			pastVelocity: speeds.map((s) => ({ site: s.site, low_m_s: Math.max(0, s.low), high_m_s: s.high })),
-			wet: wet.map((w) => ({ kit: w.label, water: w.water, dry_ms: +new Date(w.dry_at) })),
+			wet: [
+				...wet.map((w) => ({ kit: w.label, water: w.water, dry_ms: +new Date(w.dry_at) })),
+				...pieces.map((p) => ({ kit: p.what, water: p.water, dry_ms: dryAt(p.wet_on) }))
+			],
 			consumables: old.map((o) => ({ what: o.what, expires_ms: Date.parse(o.expires_on) }))
 		})
 	};

@@ -1,13 +1,14 @@
 import { and, eq, sql } from 'drizzle-orm';
 import suncalc from 'suncalc';
 import { roundLabels, type BottleLabel } from '../../core/custody';
+import { sayMinute } from '../../core/interpret';
 import type { MethodCard } from '../../core/method';
-import { driveBetween, weekday, type Alternatives, type RoundQuestion, type SoFar } from '../../core/schedule';
+import { driveBetween, longestWithin, tideWindows, usualDriveGuess, weekday, type Alternatives, type RoundQuestion, type SoFar } from '../../core/schedule';
 import type { Sheet } from '../../core/logbook';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
-import { circuit, drive, methodCardVersion, place, round, site } from '../db/schema';
-import { dateOfDay, dayNumber, minuteOfDay } from './local-day';
+import { circuit, drive, methodCardVersion, place, program, round, site } from '../db/schema';
+import { dateOfDay, dayNumber, dayOfDate, minuteOfDay } from './local-day';
 
 const VISIT_min = 60; // where no past visit tells better
 const BOTTLE_min = 6;
@@ -27,7 +28,18 @@ export interface RoundDay {
 	crewIds: string[];
 	quality: { siteId: string; kind: 'duplicate' | 'blank' }[];
 	refusedBecause: string | null;
-	sites: { id: string; code: string; name: string; about: string; hazards: string; latitude: number; longitude: number; visitLearnedFrom: number }[];
+	sites: {
+		id: string;
+		code: string;
+		name: string;
+		about: string;
+		hazards: string;
+		directions: string;
+		access: string;
+		latitude: number;
+		longitude: number;
+		visitLearnedFrom: number;
+	}[];
 	lab: string | null;
 	/** The lab takes nothing that day: whatever is left of other limits, the bottles are lost. */
 	isLabShut: boolean;
@@ -58,22 +70,27 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 	const learned = await learnedLengths(db, programId, row.round.siteIds);
 	const startsAt_ms = +row.round.startsAt;
 	const day = dayNumber(startsAt_ms, timeZone);
-	const between = sites.map((a) => sites.map((b) => driveBetween(a, b, entered)));
-	const toLabs = (l: typeof depot) => sites.map((s) => driveBetween(s, l, entered));
-	const fromStart = sites.map((s) => driveBetween(depot, s, entered));
+	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
+	const guess = own?.settings.driveGuess ?? usualDriveGuess;
+	const between = sites.map((a) => sites.map((b) => driveBetween(a, b, entered, guess)));
+	const toLabs = (l: typeof depot) => sites.map((s) => driveBetween(s, l, entered, guess));
+	const fromStart = sites.map((s) => driveBetween(depot, s, entered, guess));
 	const toLab = lab ? toLabs(lab) : sites.map(() => ({ minutes: 0, isGuess: false }));
-	const hoursOn = (l: typeof depot) => (l.closedOn.includes(dateOfDay(day)) ? null : (l.hours.find((h) => h.weekday === weekday(day)) ?? null));
-	const open = lab ? hoursOn(lab) : null;
+	const hoursOn = (l: typeof depot) => (l.closedOn.includes(dateOfDay(day)) ? [] : l.hours.filter((h) => h.weekday === weekday(day)));
+	// bottles reach a lab late in the day: of several hours the last are planned for, and the others are offered
+	const open = (lab && hoursOn(lab).at(-1)) ?? null;
+	const holdingAt = (l: typeof depot | null) => Math.min(row.card.holding.bacteria_h, l?.holding_h ?? Infinity) * 60;
 	const hasBottle = row.card.steps.some((s) => s.tool === 'bottle' && s.bottle.kind === 'bacteria');
 	const sun = suncalc.getTimes(new Date(startsAt_ms), sites[0]!.latitude, sites[0]!.longitude);
 	const question: RoundQuestion = {
 		stops: sites.map((s) => ({
 			id: s.id,
 			visit_min: learned.get(s.id)?.visit_min ?? VISIT_min,
-			bottle_min: hasBottle ? (learned.get(s.id)?.bottle_min ?? BOTTLE_min) : null
+			bottle_min: hasBottle ? (learned.get(s.id)?.bottle_min ?? BOTTLE_min) : null,
+			open: windowOf(s, day)
 		})),
 		drive: { fromStart: fromStart.map((d) => d.minutes), between: between.map((r) => r.map((d) => d.minutes)), toLab: toLab.map((d) => d.minutes) },
-		holding_min: row.card.holding.bacteria_h * 60,
+		holding_min: holdingAt(lab),
 		bench_min: lab?.bench_min ?? 0,
 		lab: lab && open ? { opens_min: open.opens_min, closes_min: open.closes_min } : null,
 		start: { earliest_min: row.circuit.earliestStart_min, latest_min: row.circuit.latestStart_min, step_min: STEP_min },
@@ -91,12 +108,14 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 		crewIds: row.round.crewIds,
 		quality: row.round.quality,
 		refusedBecause: row.round.refusedBecause,
-		sites: sites.map(({ id, code, name, about, hazards, latitude, longitude }) => ({
+		sites: sites.map(({ id, code, name, about, hazards, directions, access, latitude, longitude }) => ({
 			id,
 			code,
 			name,
 			about,
 			hazards,
+			directions,
+			access,
 			latitude,
 			longitude,
 			visitLearnedFrom: learned.get(id)?.visits ?? 0
@@ -107,8 +126,12 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 		question,
 		alternatives: {
 			labs: places.flatMap((p) => {
-				const hours = p.kind === 'lab' && p.id !== lab?.id ? hoursOn(p) : null;
-				return hours ? [{ name: p.name, lab: hours, toLab: toLabs(p).map((d) => d.minutes), holding_min: question.holding_min }] : [];
+				if (p.kind !== 'lab') return [];
+				const all = hoursOn(p);
+				const named = (h: (typeof all)[number]) => (all.length > 1 ? `${p.name} before ${sayMinute(h.closes_min)}` : p.name);
+				return all
+					.filter((h) => p.id !== lab?.id || h !== open)
+					.map((h) => ({ name: named(h), lab: h, toLab: toLabs(p).map((d) => d.minutes), holding_min: holdingAt(p) }));
 			}),
 			schools: SCHOOLS_h.map((h) => ({ name: `${h} h school`, holding_min: h * 60 }))
 		},
@@ -116,6 +139,21 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 		card: row.card,
 		soFar: await soFarOf(db, programId, roundId, day, timeZone, now_ms)
 	};
+}
+
+/** When a visit to a site may begin on a day: by its gate's hours, by the tide, or by both. */
+function windowOf(
+	{ opens_min, closes_min, lowWaterAt, tideReach_min }: Pick<typeof site.$inferSelect, 'opens_min' | 'closes_min' | 'lowWaterAt' | 'tideReach_min'>,
+	day: number
+): RoundQuestion['stops'][number]['open'] {
+	const gate = opens_min === null && closes_min === null ? null : { from_min: opens_min ?? 0, to_min: closes_min ?? 1439 };
+	if (lowWaterAt === null || tideReach_min === null) return gate ?? undefined;
+	const [date = '', time = ''] = lowWaterAt.split(' ');
+	const [hours = 0, minutes = 0] = time.split(':').map(Number);
+	const windows = tideWindows((dayOfDate(date) - day) * 1440 + hours * 60 + minutes, tideReach_min);
+	// by day, if it can be: nobody is at the water in the dark
+	const inGate = longestWithin(windows, gate ?? { from_min: 5 * 60, to_min: 21 * 60 });
+	return inGate ?? longestWithin(windows, { from_min: 0, to_min: 1439 }) ?? undefined;
 }
 
 /** The labels of a round's bottles, its duplicates and blanks among them. */

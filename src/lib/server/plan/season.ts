@@ -26,7 +26,7 @@ const HALF_DAY_ms = 43_200_000;
 const PAST_days = 60;
 
 /** Everything a season is planned from: circuits, people, the lab, and the rounds that there are. */
-export async function loadSeason(db: Db, { programId, program: { timeZone } }: Membership, now_ms: number): Promise<Season> {
+export async function loadSeason(db: Db, { programId, program: { timeZone } }: Pick<Membership, 'programId' | 'program'>, now_ms: number): Promise<Season> {
 	const today = dayNumber(now_ms, timeZone);
 	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const { from, to } = own!.settings.season ?? { from: null, to: null };
@@ -46,7 +46,6 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: M
 		.select()
 		.from(place)
 		.where(and(eq(place.programId, programId), eq(place.kind, 'lab')));
-	const lab = labs.find((l) => l.id === circuits[0]?.circuit.labId) ?? labs[0];
 	const { rows } = await db.execute<{
 		id: string;
 		name: string;
@@ -56,9 +55,10 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: M
 		site_ids: string[];
 		refused_because: string | null;
 		quality: BoardRound['quality'];
+		purpose: 'grab' | 'storm';
 		visits: string;
 	}>(sql`
-		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality,
+		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
 			(select count(*) from visit v where v.program_id = r.program_id and v.round_id = r.id) as visits
 		from round r where r.program_id = ${programId} and r.circuit_id is not null
 			and r.starts_at > ${new Date((season.from - PAST_days) * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`);
@@ -80,6 +80,7 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: M
 				spacing: { least_days: c.least_days, aim_days: c.aim_days, most_days: c.most_days },
 				crew: c.crew,
 				needs: c.needs as Skill[],
+				labId: c.labId,
 				bottles: c.labId === null ? 0 : c.siteIds.length
 			})),
 			people: people
@@ -88,14 +89,13 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: M
 					id: p.id,
 					teamId: p.teamId,
 					skills: p.skills as Skill[],
+					trainedUntil: p.trainedUntil === null ? null : dayOfDate(p.trainedUntil),
 					weekdays: p.weekdays,
 					away: p.away.map((a) => ({ from: dayOfDate(a.from), to: dayOfDate(a.to) }))
 				})),
-			lab: {
-				weekdays: [...new Set(lab?.hours.map((h) => h.weekday) ?? [])],
-				closed: lab?.closedOn.map(dayOfDate) ?? [],
-				bottlesADay: lab?.bottlesADay ?? 0
-			},
+			labs: Object.fromEntries(
+				labs.map((l) => [l.id, { weekdays: [...new Set(l.hours.map((h) => h.weekday))], closed: l.closedOn.map(dayOfDate), bottlesADay: l.bottlesADay }])
+			),
 			drying: limits,
 			southern: false,
 			disinfected: circuits.filter(({ circuit: c }) => c.disinfects).map(({ team: name }) => name)
@@ -109,6 +109,7 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: M
 			siteIds: r.site_ids,
 			refusedBecause: r.refused_because,
 			quality: r.quality,
+			purpose: r.purpose,
 			state: r.refused_because !== null ? 'refused' : Number(r.visits) > 0 ? 'done' : +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned'
 		}))
 	};

@@ -11,6 +11,7 @@ export interface VisitFacts {
 	siteId: string;
 	startedAt: Date;
 	elevation_m: number;
+	wadingDepth_m: number | null;
 	card: MethodCard;
 	entries: Entry[];
 	skew_ms: Record<string, number>;
@@ -37,8 +38,15 @@ export const entryOf = (row: EntryRow): Entry => ({
 export async function visitFacts(db: Db, programId: string, visitIds: readonly string[]): Promise<VisitFacts[]> {
 	if (visitIds.length === 0) return [];
 	const ids = sql`any(${sql.param([...visitIds])}::uuid[])`;
-	const { rows: visits } = await db.execute<{ id: string; site_id: string; started_at: string; elevation_m: number; body: MethodCard }>(sql`
-		select v.id, v.site_id, v.started_at, s.elevation_m, c.body from visit v
+	const { rows: visits } = await db.execute<{
+		id: string;
+		site_id: string;
+		started_at: string;
+		elevation_m: number;
+		wading_depth_m: number | null;
+		body: MethodCard;
+	}>(sql`
+		select v.id, v.site_id, v.started_at, s.elevation_m, s.wading_depth_m, c.body from visit v
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
 		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`);
@@ -56,6 +64,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			siteId: v.site_id,
 			startedAt,
 			elevation_m: v.elevation_m,
+			wadingDepth_m: v.wading_depth_m,
 			card: v.body,
 			entries: rows.map(entryOf),
 			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, Number(r.skew_ms)]]))),

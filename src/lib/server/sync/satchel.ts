@@ -1,9 +1,9 @@
-import { eq, sql } from 'drizzle-orm';
-import type { MethodCard } from '../../core/method';
+import { asc, eq, sql } from 'drizzle-orm';
+import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { readScope } from '../access';
 import type { Db } from '../db/connect';
-import { program } from '../db/schema';
+import { program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
 import { peopleOf, teamMembers } from '../db/queries/members';
 import { entryOf, instrumentFacts, usualBefore } from '../projection/facts';
@@ -25,6 +25,14 @@ interface RoundRow extends Record<string, unknown> {
 	team_id: string;
 }
 
+/** What speaks against going to a site at all, in words; '' where nothing does. */
+function whyBarred({ leave, leaveUntil, retiredOn }: typeof site.$inferSelect, today: string): string {
+	if (retiredOn !== null) return `Not visited any more since ${retiredOn}.`;
+	if (leave === 'refused') return 'The landowner has refused leave.';
+	if (leave === 'asked') return 'The landowner’s leave is asked for, not given yet.';
+	return leaveUntil !== null && leaveUntil < today ? `The landowner’s leave ended on ${leaveUntil}.` : '';
+}
+
 /** What this member's phone carries: the program as it stands, rounds near in time, and every line of open visits. */
 export async function packSatchel(db: Db, member: Membership, clock: { now_ms: number; isFixed: boolean }): Promise<Satchel> {
 	const { programId } = member;
@@ -32,8 +40,8 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	const upTo = await tip(db, programId);
 	const [settings] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const people = await peopleOf(db, programId);
-	const { rows: sites } = await db.execute<Omit<Satchel['sites'][number], 'usual'>>(sql`
-		select id, code, name, about, hazards, elevation_m from site where program_id = ${programId} order by code`);
+	const sites = await db.select().from(site).where(eq(site.programId, programId)).orderBy(asc(site.code));
+	const today = now.toISOString().slice(0, 10);
 	const usual = await usualBefore(
 		db,
 		programId,
@@ -42,7 +50,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	const { rows: cards } = await db.execute<{ id: string; body: MethodCard; in_use: boolean }>(sql`
 		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
 	const { rows: kinds } = await db.execute<{ code: string; kind: string }>(
-		sql`select code, kind from instrument where program_id = ${programId} order by code`
+		sql`select code, kind from instrument where program_id = ${programId} and retired_on is null order by code`
 	);
 	const facts = (await instrumentFacts(db, programId))(now);
 	const { rows: rounds } = await db.execute<RoundRow>(sql`
@@ -56,14 +64,40 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 		where v.program_id = ${programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
 			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
 	const gear = new Map<string, Awaited<ReturnType<typeof gearOfRound>>>();
-	for (const r of rounds) gear.set(r.id, await gearOfRound(db, programId, { teamId: r.team_id, siteIds: r.site_ids, starts_ms: +new Date(r.starts_at) }));
+	for (const r of rounds)
+		gear.set(
+			r.id,
+			await gearOfRound(db, programId, {
+				teamId: r.team_id,
+				siteIds: r.site_ids,
+				starts_ms: +new Date(r.starts_at),
+				drying: limitsOf(cards.find((c) => c.id === r.card_version_id)?.body ?? {})
+			})
+		);
 	return {
 		packedAt: now.toISOString(),
 		program: { id: programId, name: member.program.name, timeZone: member.program.timeZone },
 		member: { id: member.id, name: member.name, initials: member.initials, role: member.role, teamId: member.teamId },
 		people: Object.entries(people).map(([id, person]) => ({ id, ...person })),
 		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
-		sites: sites.map((s) => ({ ...s, usual: usual.get(s.id) ?? {} })),
+		sites: sites.map((s) => ({
+			id: s.id,
+			code: s.code,
+			name: s.name,
+			about: s.about,
+			hazards: s.hazards,
+			elevation_m: s.elevation_m,
+			directions: s.directions,
+			access: s.access,
+			landmarks: s.landmarks,
+			photoPoint: s.photoPoint,
+			upstream: s.upstream,
+			ways: s.ways,
+			wadingDepth_m: s.wadingDepth_m,
+			barred: whyBarred(s, today),
+			isRetired: s.retiredOn !== null,
+			usual: usual.get(s.id) ?? {}
+		})),
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
 		thresholds: settings!.settings.thresholds,
 		instruments: kinds.map(({ code, kind }) => ({ kind, facts: facts[code]! })),

@@ -1,11 +1,12 @@
 <script module lang="ts">
 	import type { AccessWay, Line, Sheet } from '$lib/core/logbook';
+	import type { SatchelSite } from '$lib/core/satchel';
 	import type { WadingLimit } from '$lib/core/safety';
 
 	export interface Props {
 		arrival: Sheet['arrival'];
 		limit: WadingLimit;
-		hazards: string;
+		site: SatchelSite | null;
 		lines: Map<string, Line>;
 		initialsOf: (memberId: string) => string;
 		timeZone: string;
@@ -19,10 +20,10 @@
 	import { sayLimit } from '$lib/core/interpret';
 	import { whyRefused } from '$lib/core/logbook';
 	import { readTyped } from '$lib/core/quantity';
-	import { wadingStanding } from '$lib/core/safety';
+	import { wadingRuleAt, wadingStanding } from '$lib/core/safety';
 	import Struck from './Struck.svelte';
 
-	let { arrival, limit, hazards, lines, initialsOf, timeZone, onset }: Props = $props();
+	let { arrival, limit, site, lines, initialsOf, timeZone, onset }: Props = $props();
 
 	const ways: { way: AccessWay; word: string }[] = [
 		{ way: 'wade', word: 'Wade' },
@@ -33,7 +34,21 @@
 	let wrong = $state<Record<string, string>>({});
 	let reason = $state(untrack(() => arrival?.reason ?? ''));
 
-	const standing = $derived(wadingStanding({ depth_m: arrival?.depth_m, velocity_m_s: arrival?.velocity_m_s }, limit));
+	const rule = $derived(wadingRuleAt(limit, site?.wadingDepth_m));
+	const standing = $derived(wadingStanding({ depth_m: arrival?.depth_m, velocity_m_s: arrival?.velocity_m_s }, rule));
+	/** What the library knows of this place, what matters most at the edge first. */
+	const known = $derived(
+		(
+			[
+				['How to know it', site?.landmarks],
+				['Photo', site?.photoPoint],
+				['Way in', site?.access],
+				['Getting here', site?.directions],
+				['Upstream', site?.upstream]
+			] as const
+		).filter(([, text]) => text)
+	);
+	const usualWays = $derived(site?.ways.filter((w) => w !== 'wading') ?? []);
 	const wasAt = (path: string) => lines.get(path)?.live?.id ?? null;
 
 	function setNumber(path: 'arrival/depth_m' | 'arrival/velocity_m_s', text: string) {
@@ -46,7 +61,18 @@
 	}
 </script>
 
-{#if hazards}<p class="hazards"><b>Here:</b> {hazards}</p>{/if}
+{#if site?.barred}<p class="say spoils"><b>{site.barred}</b> Leave again, and tell your coordinator.</p>{/if}
+{#if site?.hazards}<p class="hazards"><b>Here:</b> {site.hazards}</p>{/if}
+{#if known.length}
+	<details class="known">
+		<summary>This place: {known.map(([word]) => word.toLowerCase()).join(', ')}</summary>
+		<dl>
+			{#each known as [word, text] (word)}<dt>{word}</dt>
+				<dd>{text}</dd>{/each}
+		</dl>
+	</details>
+{/if}
+{#if usualWays.length && site && !site.ways.includes('wading')}<p class="hazards">Nobody wades here: {usualWays.join(' or ')}.</p>{/if}
 <div class="trial">
 	{#each [{ path: 'arrival/depth_m', word: 'Depth at the edge, m', value: arrival?.depth_m }, { path: 'arrival/velocity_m_s', word: 'Speed there, m/s', value: arrival?.velocity_m_s }] as const as field (field.path)}
 		<div>
@@ -69,13 +95,13 @@
 
 <p class="say" class:spoils={standing === 'over'} class:ask={standing === 'lifeJacket'} role="status">
 	{#if standing === 'over'}
-		<b>Over this card’s limit: {sayLimit(limit)}.</b> Sample from the bank or a bridge, or leave. Trained crew only, never alone; local rules come first.
+		<b>Over this card’s limit: {sayLimit(rule)}.</b> Sample from the bank or a bridge, or leave. Trained crew only, never alone; local rules come first.
 	{:else if standing === 'lifeJacket'}
 		<b>Life jacket on, or stay on the bank.</b> Local rules come first.
 	{:else if standing === 'under'}
-		<b>Under this card’s limit</b> ({sayLimit(limit)}). The limit is not leave to go in: you decide, and local rules come first.
+		<b>Under this card’s limit</b> ({sayLimit(rule)}). The limit is not leave to go in: you decide, and local rules come first.
 	{:else}
-		This card says stay out where it is {sayLimit(limit)}. Try both at the edge first.
+		This card says stay out where it is {sayLimit(rule)}. Try both at the edge first.
 	{/if}
 </p>
 
@@ -109,6 +135,22 @@
 {/if}
 
 <style>
+	.known {
+		margin-bottom: 10px;
+	}
+	.known summary {
+		min-height: 44px;
+		padding: 10px 0;
+		cursor: pointer;
+	}
+	.known dl {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 4px 12px;
+	}
+	.known dt {
+		color: var(--ink-2);
+	}
 	.hazards {
 		margin-bottom: 10px;
 	}

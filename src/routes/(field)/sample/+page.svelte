@@ -99,7 +99,7 @@
 					{@const visit = visitOf(round.id, siteId)}
 					{#if place}
 						<li>
-							<div><b>{place.name}</b><small>{place.about}</small></div>
+							<div><b>{place.name}</b><small>{place.barred || place.about}</small></div>
 							{#if visit}
 								<a class="act" class:main={!visit.isLeft} href="/sample/{visit.id}"
 									>{visit.isLeft ? 'Done' : 'Go on'}<span class="visually-hidden"> at {place.name}</span></a
@@ -135,9 +135,9 @@
 		<details open={rounds.length === 0}>
 			<summary><h2>Another site</h2></summary>
 			<ul>
-				{#each satchel.sites as place (place.id)}
+				{#each satchel.sites.filter((s) => !s.isRetired) as place (place.id)}
 					<li>
-						<div><b>{place.name}</b><small>{place.about}</small></div>
+						<div><b>{place.name}</b><small>{place.barred || place.about}</small></div>
 						<button class="act" disabled={starting !== ''} aria-label="Start at {place.name}" onclick={() => open(place.id)}>Start</button>
 					</li>
 				{/each}

@@ -1,18 +1,32 @@
+import { error } from '@sveltejs/kit';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadSeason } from '$lib/server/plan/season';
+import { feedKeyOf, newFeedKey } from '$lib/server/plan/calendar';
+import { afterStorm } from '$lib/server/plan/storm';
 import { serverNow_ms } from '$lib/server/settings';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals }) => {
+export const load: PageServerLoad = async ({ locals, url }) => {
 	const member = locals.member!;
 	const db = database();
+	const season = await loadSeason(db, member, serverNow_ms());
 	return {
-		...(await loadSeason(db, member, serverNow_ms())),
+		...season,
+		weather: await afterStorm(db, member, season),
 		network: await streamNetwork(db, member.programId),
 		people: await peopleOf(db, member.programId),
+		feed: await feedKeyOf(db, member.programId).then((key) => (key === null ? null : `${url.origin}/calendar/${key}.ics`)),
 		mayPlan: can(member, 'plan')
 	};
+};
+
+export const actions: Actions = {
+	feed: async ({ locals }) => {
+		const member = locals.member!;
+		if (!can(member, 'plan')) error(403, 'Only a coordinator makes a calendar feed.');
+		await newFeedKey(database(), member.programId);
+	}
 };

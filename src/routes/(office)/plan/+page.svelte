@@ -2,6 +2,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
 	import { Board, factsFromWire, nearestDay, type Proposal } from '$lib/core/schedule';
+	import CalendarFeed from '$lib/ui/plan/CalendarFeed.svelte';
+	import AfterStorm from '$lib/ui/plan/AfterStorm.svelte';
 	import SeasonBoard, { type BoardBead } from '$lib/ui/plan/SeasonBoard.svelte';
 	import { inThreadOrder } from '$lib/ui/plan/thread-order';
 	import { proposeSeason } from '$lib/workers/propose.client';
@@ -81,7 +83,7 @@
 	async function proposeRest() {
 		share = 0;
 		proposal = null;
-		const fixed = data.rounds.map(({ id, circuitId, day, crew, state }) => ({ id, circuitId, day, crew, state }));
+		const fixed = data.rounds.map(({ id, circuitId, day, crew, state, purpose }) => ({ id, circuitId, day, crew, state, purpose }));
 		// nothing is proposed for days that have gone by
 		const running = proposeSeason({ ...data.wire, from: Math.max(data.wire.from, data.today + 1) }, fixed, 1, (s) => (share = s));
 		work = running;
@@ -123,6 +125,8 @@
 		<h1>The season</h1>
 		<span>{sayPlanDay(data.wire.from)} to {sayPlanDay(data.wire.to)}</span>
 		<a href="/plan/season.ics" download>Calendar file</a>
+		<a href="/plan/season.pdf">Season sheet</a>
+		<CalendarFeed address={data.feed} mayPlan={data.mayPlan} />
 		{#if next}<a class="act main" href="/plan/rounds/{next.id}">Plan the day: {next.name}, {sayPlanDay(next.day)}</a>{/if}
 	</header>
 	{#if facts.circuits.length === 0}
@@ -183,6 +187,14 @@
 					<p>Choose a round on the board to see who goes, which rules it keeps, and to plan its day.</p>
 				{/if}
 			</section>
+			<AfterStorm
+				weather={data.weather}
+				today={data.today}
+				mayPlan={data.mayPlan}
+				{circuitName}
+				{nameOf}
+				ontake={(circuitId, go) => void change({ change: 'take', rounds: [{ circuitId, ...go, purpose: 'storm' }] })}
+			/>
 			<section aria-labelledby="rest">
 				<h2 id="rest" class="ruled">The rest of the season</h2>
 				{#if data.mayPlan}

@@ -49,6 +49,7 @@ describe('a wading limit', () => {
 		[{ school: 'product', product_m2_s: 0.6 }, 'depth × speed over 0.6 m²/s']
 	] as const)('%j', (limit, words) => {
 		expect(sayLimit(limit)).toBe(words);
+		expect(sayLimit({ ...limit, siteDepth_m: 0.25 })).toBe(`${words}, or here deeper than 0.25 m`);
 	});
 });
 

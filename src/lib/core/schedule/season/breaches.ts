@@ -1,4 +1,4 @@
-import { weekday, type Circuit, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season';
+import { isTrained, weekday, type Circuit, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season';
 
 /** A rule that a round breaks, with the figures that show it. */
 export type Breach =
@@ -41,7 +41,7 @@ export class Board {
 	add(round: SeasonRound): void {
 		if (round.state === 'refused' || round.state === 'missed') return;
 		const circuit = this.circuit(round.circuitId);
-		push(this.#byCircuit, circuit.id, round);
+		if (round.purpose !== 'storm') push(this.#byCircuit, circuit.id, round);
 		push(this.#byKit, circuit.kit, { day: round.day, water: circuit.water, id: round.id });
 		push(this.#byDay, round.day, round);
 	}
@@ -59,11 +59,15 @@ export class Board {
 		const found: Breach[] = [];
 		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
 		if (!circuit.weekdays.includes(weekday(day))) found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
-		if (circuit.bottles > 0) {
-			if (!facts.lab.weekdays.includes(weekday(day)) || facts.lab.closed.includes(day)) found.push({ rule: 'lab-closed', weekday: weekday(day) });
-			const others = this.on(day).filter((r) => r.id !== self);
-			const bottles = circuit.bottles + others.reduce((n, r) => n + this.circuit(r.circuitId).bottles, 0);
-			if (bottles > facts.lab.bottlesADay) found.push({ rule: 'lab-full', bottles, most: facts.lab.bottlesADay });
+		const lab = circuit.labId === null ? undefined : facts.labs[circuit.labId];
+		if (circuit.bottles > 0 && lab) {
+			if (!lab.weekdays.includes(weekday(day)) || lab.closed.includes(day)) found.push({ rule: 'lab-closed', weekday: weekday(day) });
+			const others = this.on(day)
+				.filter((r) => r.id !== self)
+				.map((r) => this.circuit(r.circuitId))
+				.filter((c) => c.labId === circuit.labId);
+			const bottles = circuit.bottles + others.reduce((n, c) => n + c.bottles, 0);
+			if (bottles > lab.bottlesADay) found.push({ rule: 'lab-full', bottles, most: lab.bottlesADay });
 		}
 		if (!facts.disinfected.has(circuit.kit))
 			for (const wet of this.#byKit.get(circuit.kit) ?? []) {
@@ -80,19 +84,24 @@ export class Board {
 		const circuit = this.circuit(round.circuitId);
 		const { spacing } = circuit;
 		const found = this.dayBreaches(circuit, round.day, round.id);
-		const days = (this.#byCircuit.get(circuit.id) ?? []).filter((r) => r.id !== round.id).map((r) => r.day);
+		const days = (round.purpose === 'storm' ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter((r) => r.id !== round.id).map((r) => r.day);
 		const last = Math.max(...days.filter((d) => d <= round.day));
 		const next = Math.min(...days.filter((d) => d > round.day));
 		if (round.day - last < spacing.least_days) found.unshift({ rule: 'too-soon', days: round.day - last, least_days: spacing.least_days, neighbour: 'last' });
 		if (next - round.day < spacing.least_days) found.unshift({ rule: 'too-soon', days: next - round.day, least_days: spacing.least_days, neighbour: 'next' });
 		if (Number.isFinite(last) && round.day - last > spacing.most_days) found.push({ rule: 'too-far', days: round.day - last, most_days: spacing.most_days });
 		if (round.crew.length < circuit.crew) found.push({ rule: 'crew-short', have: round.crew.length, want: circuit.crew });
-		for (const skill of circuit.needs) if (!round.crew.some((id) => this.#people.get(id)?.skills.includes(skill))) found.push({ rule: 'skill-missing', skill });
+		for (const skill of circuit.needs) if (!round.crew.some((id) => this.isTrained(id, skill, round.day))) found.push({ rule: 'skill-missing', skill });
 		for (const personId of round.crew) {
 			if (!this.isFree(personId, round.day)) found.push({ rule: 'not-free', personId });
 			if (this.on(round.day).some((r) => r.id !== round.id && r.crew.includes(personId))) found.push({ rule: 'twice-that-day', personId });
 		}
 		return found;
+	}
+
+	isTrained(personId: string, skill: Skill, day: number): boolean {
+		const person = this.#people.get(personId);
+		return person !== undefined && isTrained(person, skill, day);
 	}
 
 	isFree(personId: string, day: number): boolean {

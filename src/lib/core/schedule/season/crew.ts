@@ -1,5 +1,5 @@
 import type { Board } from './breaches';
-import type { Circuit, Volunteer } from './season';
+import { isTrained, type Circuit, type Volunteer } from './season';
 
 /** Rounds that each person has had or has been given: who has had fewest is asked first. */
 export type Shares = Map<string, number>;
@@ -23,8 +23,8 @@ export function crewFor(
 		.sort((a, b) => own(a) - own(b) || share(a) - share(b) || rank.get(a.id)! - rank.get(b.id)!);
 	const crew: Volunteer[] = [];
 	for (const skill of circuit.needs) {
-		if (crew.some((p) => p.skills.includes(skill))) continue;
-		const holder = free.find((p) => p.skills.includes(skill) && !crew.includes(p));
+		if (crew.some((p) => isTrained(p, skill, day))) continue;
+		const holder = free.find((p) => isTrained(p, skill, day) && !crew.includes(p));
 		if (!holder) return { lacking: skill };
 		crew.push(holder);
 	}

@@ -14,6 +14,7 @@ const circuit = (n: number, more: Partial<Circuit> = {}): Circuit => ({
 	spacing: { least_days: 15, aim_days: 30, most_days: 37 },
 	crew: 2,
 	needs: [],
+	labId: 'l',
 	bottles: 1,
 	...more
 });
@@ -21,6 +22,7 @@ const person = (n: number, more: Partial<Volunteer> = {}): Volunteer => ({
 	id: `p${n}`,
 	teamId: 't',
 	skills: ['trained crew'],
+	trainedUntil: null,
 	weekdays: [0, 1, 2, 3, 4, 5, 6],
 	away: [],
 	...more
@@ -30,7 +32,7 @@ const season = (more: Partial<SeasonFacts> = {}): SeasonFacts => ({
 	to: from + 200,
 	circuits: [circuit(0)],
 	people: [0, 1, 2, 3].map((n) => person(n)),
-	lab: { weekdays: [1, 2, 3, 4, 5], closed: [], bottlesADay: 20 },
+	labs: { l: { weekdays: [1, 2, 3, 4, 5], closed: [], bottlesADay: 20 } },
 	dryingDays: () => 7,
 	disinfected: new Set(),
 	...more
@@ -53,8 +55,8 @@ describe('the rules of a season', () => {
 		['too soon before the next', round(tuesday), {}, [round(tuesday + 7)], { rule: 'too-soon', days: 7, least_days: 15, neighbour: 'next' }],
 		['too long after the last', round(tuesday), {}, [round(tuesday - 42)], { rule: 'too-far', days: 42, most_days: 37 }],
 		['a wrong weekday', round(tuesday + 2), {}, [], { rule: 'weekday', weekday: 4, allowed: [1, 2, 3] }],
-		['a closed lab', round(tuesday), { lab: { weekdays: [2], closed: [tuesday], bottlesADay: 9 } }, [], { rule: 'lab-closed', weekday: 2 }],
-		['a full lab', round(tuesday), { lab: { weekdays: [2], closed: [], bottlesADay: 0 } }, [], { rule: 'lab-full', bottles: 1, most: 0 }],
+		['a closed lab', round(tuesday), { labs: { l: { weekdays: [2], closed: [tuesday], bottlesADay: 9 } } }, [], { rule: 'lab-closed', weekday: 2 }],
+		['a full lab', round(tuesday), { labs: { l: { weekdays: [2], closed: [], bottlesADay: 0 } } }, [], { rule: 'lab-full', bottles: 1, most: 0 }],
 		['a lone sampler', round(tuesday, { crew: ['p0'] }), {}, [], { rule: 'crew-short', have: 1, want: 2 }],
 		['someone away', round(tuesday), { people: [person(0, { away: [{ from: tuesday, to: tuesday }] }), person(1)] }, [], { rule: 'not-free', personId: 'p0' }],
 		['nobody trained', round(tuesday), { circuits: [circuit(0, { needs: ['plates'] })] }, [], { rule: 'skill-missing', skill: 'plates' }],
@@ -131,10 +133,12 @@ describe('a proposed season', () => {
 				{ maxLength: 6 }
 			)
 			.map((list) => list.map((p, n) => person(n, p))),
-		lab: fc.record({
-			weekdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 5 }),
-			closed: fc.array(fc.integer({ min: from, max: from + 130 }), { maxLength: 5 }),
-			bottlesADay: fc.integer({ min: 1, max: 6 })
+		labs: fc.record({
+			l: fc.record({
+				weekdays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 5 }),
+				closed: fc.array(fc.integer({ min: from, max: from + 130 }), { maxLength: 5 }),
+				bottlesADay: fc.integer({ min: 1, max: 6 })
+			})
 		}),
 		dryingDays: fc.constantFrom(3, 7, 18).map((n) => () => n),
 		disinfected: fc.constantFrom<ReadonlySet<string>>(new Set(), new Set(['a']))
@@ -177,10 +181,10 @@ describe('a proposed season', () => {
 	});
 
 	it.each<[string, Partial<SeasonFacts>, string]>([
-		['the lab takes nothing on those days', { lab: { weekdays: [5], closed: [], bottlesADay: 20 } }, 'weekday'],
+		['the lab takes nothing on those days', { labs: { l: { weekdays: [5], closed: [], bottlesADay: 20 } } }, 'weekday'],
 		['nobody is free', { people: [person(0)] }, 'nobody-free'],
 		['nobody may pour plates', { circuits: [circuit(0, { needs: ['plates'] })] }, 'skill-missing'],
-		['too many bottles', { lab: { weekdays: [1, 2, 3], closed: [], bottlesADay: 0 } }, 'lab-full']
+		['too many bottles', { labs: { l: { weekdays: [1, 2, 3], closed: [], bottlesADay: 0 } } }, 'lab-full']
 	])('says why a wish is not met, and the smallest change: %s', (_, more, rule) => {
 		const { rounds, unmet } = proposed(season(more));
 		expect(rounds).toEqual([]);

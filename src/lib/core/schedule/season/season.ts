@@ -21,6 +21,8 @@ export interface Circuit {
 	spacing: GrabSpacing;
 	crew: number;
 	needs: readonly Skill[];
+	/** Where its bottles go; null where none are taken. */
+	labId: string | null;
 	/** Bottles that one round hands in. */
 	bottles: number;
 }
@@ -29,6 +31,8 @@ export interface Volunteer {
 	id: string;
 	teamId: string | null;
 	skills: readonly Skill[];
+	/** The last day on which the training counts; null where it has no end. */
+	trainedUntil: number | null;
 	weekdays: readonly number[];
 	/** Days away, first and last. */
 	away: readonly { from: number; to: number }[];
@@ -40,19 +44,27 @@ export interface SeasonRound {
 	day: number;
 	crew: readonly string[];
 	state: 'planned' | 'done' | 'missed' | 'refused';
+	/** A storm round stands outside the spacing of grabs; left out, it is a grab. */
+	purpose?: 'grab' | 'storm' | undefined;
 }
+
+/** When a lab takes bottles, and how many. */
+export interface SeasonLab {
+	weekdays: readonly number[];
+	closed: readonly number[];
+	bottlesADay: number;
+}
+
+/** Whether a person's training counts on a day. */
+export const isTrained = (person: Volunteer, skill: Skill, day: number): boolean =>
+	person.skills.includes(skill) && (person.trainedUntil === null || day <= person.trainedUntil);
 
 export interface SeasonFacts {
 	from: number;
 	to: number;
 	circuits: readonly Circuit[];
 	people: readonly Volunteer[];
-	lab: {
-		/** Days of the week on which bottles are taken. */
-		weekdays: readonly number[];
-		closed: readonly number[];
-		bottlesADay: number;
-	};
+	labs: Readonly<Record<string, SeasonLab>>;
 	/** Days that gear dries if it got wet on that day. */
 	dryingDays: (day: number) => number;
 	/** Kits that are disinfected between waters. */

@@ -88,6 +88,8 @@ export const round = pgTable(
 		/** Why this date was refused; a refused round keeps its place on the board and nothing more. */
 		refusedBecause: text('refused_because'),
 		/** Duplicates and blanks that are taken on it. */
+		/** A storm round stands outside the spacing of grabs. */
+		purpose: text().$type<'grab' | 'storm'>().notNull().default('grab'),
 		quality: jsonb().$type<{ siteId: string; kind: 'duplicate' | 'blank' }[]>().notNull().default([])
 	},
 	(t) => [
@@ -95,6 +97,7 @@ export const round = pgTable(
 		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
 		foreignKey({ columns: [t.programId, t.cardVersionId], foreignColumns: [methodCardVersion.programId, methodCardVersion.id] }),
 		index().on(t.programId, t.startsAt),
+		check('purpose_known', sql`${t.purpose} in ('grab', 'storm')`),
 		check('some_site', sql`cardinality(${t.siteIds}) > 0`),
 		check('refusal_has_reason', sql`${t.refusedBecause} is null or length(trim(${t.refusedBecause})) > 0`)
 	]

@@ -94,7 +94,7 @@
 					{#key readyStep}
 						<div class="tool">
 							{#if step.tool === 'arrive'}
-								<ArriveTool {...common} arrival={log.folded.sheet.arrival} limit={log.card.wading} hazards={log.site?.hazards ?? ''} onset={set} />
+								<ArriveTool {...common} arrival={log.folded.sheet.arrival} limit={log.card.wading} site={log.site} onset={set} />
 							{:else if step.tool === 'bottle'}
 								<BottleTool
 									{...common}

@@ -1,0 +1,47 @@
+import type { Content } from 'pdfmake/interfaces';
+import { sayPlanDay } from '../../core/interpret';
+import type { BoardRound } from '../plan/season';
+import { paperPage, print, ruledTable } from './print';
+
+export interface PaperSeason {
+	program: string;
+	from: number;
+	to: number;
+	rounds: readonly BoardRound[];
+	/** Codes of a round's sites, and initials of its crew. */
+	codesOf: (round: BoardRound) => string[];
+	crewOf: (round: BoardRound) => string[];
+}
+
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
+const DAY_ms = 86_400_000;
+const marks: Record<BoardRound['state'], string> = { done: 'done', missed: 'missed', refused: 'refused', planned: '' };
+
+/** The season to pin on a wall: every round by month, with a blank for what came of it. */
+export function printSeasonSheet({ program, from, to, rounds, codesOf, crewOf }: PaperSeason): Promise<Buffer> {
+	const inSeason = rounds.filter((r) => r.day >= from && r.day <= to).sort((a, b) => a.day - b.day);
+	const months = [...new Set(inSeason.map((r) => MONTH.format(r.day * DAY_ms)))];
+	const duplicates = (r: BoardRound) => r.quality.map((q) => q.kind).join(', ');
+	const row = (r: BoardRound): Content[] => [
+		sayPlanDay(r.day),
+		r.name,
+		codesOf(r).join(' '),
+		crewOf(r).join(', ') || '________',
+		duplicates(r),
+		{ text: r.refusedBecause ? `refused: ${r.refusedBecause}` : marks[r.state], fontSize: 8.5 }
+	];
+	return print(
+		paperPage(`${program}: the season`, [
+			{ text: `${program}: the season`, style: 'title' },
+			{ text: `${sayPlanDay(from)} to ${sayPlanDay(to)}. ${inSeason.length} rounds.`, margin: [0, 2, 0, 4] },
+			...months.flatMap((month): Content[] => [
+				{ text: month, style: 'section' },
+				ruledTable(
+					[62, 110, 120, 60, 60, '*'],
+					['day', 'round', 'sites', 'crew', 'quality', 'what came of it'],
+					inSeason.filter((r) => MONTH.format(r.day * DAY_ms) === month).map(row)
+				)
+			])
+		])
+	);
+}

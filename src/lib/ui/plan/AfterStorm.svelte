@@ -1,0 +1,107 @@
+<script module lang="ts">
+	import type { Storm, StormOffer } from '$lib/core/schedule';
+
+	export interface Props {
+		weather: {
+			gauge: { name: string; isSimulated: boolean };
+			rain: { day: number; rain_mm: number | null }[];
+			least_mm: number;
+			within_h: number;
+			storm: Storm | null;
+			offers: StormOffer[];
+		};
+		today: number;
+		mayPlan: boolean;
+		circuitName: (id: string) => string;
+		nameOf: (personId: string) => string;
+		ontake: (circuitId: string, go: { day: number; crew: string[] }) => void;
+	}
+</script>
+
+<script lang="ts">
+	import { sayBreach, sayPlanDay } from '$lib/core/interpret';
+
+	let { weather, today, mayPlan, circuitName, nameOf, ontake }: Props = $props();
+
+	const most = $derived(Math.max(weather.least_mm, ...weather.rain.map((r) => r.rain_mm ?? 0)));
+	const when = (day: number) => (day === today ? 'today' : day === today + 1 ? 'tomorrow' : sayPlanDay(day));
+	const said = $derived(weather.rain.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${r.rain_mm} mm`}`).join(', '));
+</script>
+
+<section aria-labelledby="rain">
+	<h2 id="rain" class="ruled">Rain</h2>
+	<div class="bars" role="img" aria-label="{weather.gauge.name}, two weeks: {said}">
+		{#each weather.rain as r (r.day)}
+			<i
+				class:storm={(r.rain_mm ?? 0) >= weather.least_mm}
+				class:silent={r.rain_mm === null}
+				style:height="{r.rain_mm === null ? 100 : (100 * r.rain_mm) / most}%"
+			></i>
+		{/each}
+		<span style:bottom="{(100 * weather.least_mm) / most}%"></span>
+	</div>
+	<p class="small">{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {weather.least_mm} mm in a day. Hatched: it said nothing.</p>
+	{#if weather.storm}
+		<p>
+			<b>{weather.storm.rain_mm.toFixed(0)} mm until {sayPlanDay(weather.storm.day)}.</b> A storm round goes within {weather.within_h} h; the spacing of grabs does
+			not hold for it. Look at the water from the bank first.
+		</p>
+		{#each weather.offers as offer (offer.circuitId)}
+			<p class="offer">
+				{#if offer.go}
+					<span><b>{circuitName(offer.circuitId)}</b> could go {when(offer.go.day)}, with {offer.go.crew.map(nameOf).join(' and ')}.</span>
+					{#if mayPlan}<button
+							class="act"
+							type="button"
+							aria-label="Plan a storm round: {circuitName(offer.circuitId)}"
+							onclick={() => ontake(offer.circuitId, offer.go!)}>Plan it</button
+						>{/if}
+				{:else}
+					<span
+						><b>{circuitName(offer.circuitId)}</b> cannot go.
+						{#each offer.against as { day, why } (day)}{`${sayPlanDay(day)}: ${why.map((w) => sayBreach(w, nameOf)).join(' ')} `}{:else}The time for it is over.{/each}</span
+					>
+				{/if}
+			</p>
+		{:else}<p>Every circuit has its storm round.</p>{/each}
+	{:else}
+		<p>No storm in the last {weather.within_h} h.</p>
+	{/if}
+</section>
+
+<style>
+	.bars {
+		position: relative;
+		display: flex;
+		align-items: end;
+		gap: 3px;
+		height: 54px;
+		border-bottom: 1px solid var(--ink);
+		margin: 8px 0 4px;
+		max-width: 360px;
+	}
+	.bars i {
+		flex: 1;
+		background: var(--water-3);
+		min-height: 1px;
+	}
+	.bars i.storm {
+		background: var(--water);
+	}
+	.bars i.silent {
+		background: repeating-linear-gradient(135deg, var(--rule) 0 2px, transparent 2px 6px);
+	}
+	.bars span {
+		position: absolute;
+		inset-inline: 0;
+		border-top: 1px dashed var(--ink-2);
+	}
+	.offer {
+		display: flex;
+		gap: 10px;
+		justify-content: space-between;
+		align-items: center;
+		padding: 6px 0;
+		border-bottom: 1px solid var(--rule);
+	}
+</style>
