@@ -15,6 +15,7 @@ import {
 	methodCardVersion,
 	place,
 	round,
+	sampler,
 	site,
 	stream
 } from '../../src/lib/server/db/schema';
@@ -311,7 +312,7 @@ describe('after a storm', () => {
 			.where(eq(member.programId, program.programId));
 		const demo = { ...who, program: { ...who.program, isDemo: true } };
 		const season = await loadSeason(db, demo, now_ms);
-		const { storm, offers, rain } = await afterStorm(db, demo, season);
+		const { storm, offers, rain } = await afterStorm(db, demo, season, now_ms);
 		expect(storm).toMatchObject({ day: today - 1 });
 		expect(rain).toHaveLength(15);
 		const offer = offers.find((o) => o.circuitId === circuitId)!;
@@ -320,7 +321,7 @@ describe('after a storm', () => {
 			ok: true,
 			said: 'Upper, after the storm is in the plan.'
 		});
-		expect((await afterStorm(db, demo, await loadSeason(db, demo, now_ms))).offers).toEqual([]);
+		expect((await afterStorm(db, demo, await loadSeason(db, demo, now_ms), now_ms)).offers).toEqual([]);
 	});
 });
 
@@ -363,5 +364,33 @@ describe('a site’s own limits', () => {
 		const { question, alternatives } = (await loadRoundDay(db, who, roundId, now_ms))!;
 		expect(question.lab).toEqual({ opens_min: 780, closes_min: 960 });
 		expect(alternatives.labs).toMatchObject([{ name: 'lab before 11:00', lab: { closes_min: 660 } }]);
+	});
+});
+
+describe('samplers', () => {
+	it('are part of the season until they are lifted; a trip to one takes its own site and no duplicates', async () => {
+		const { who, program, circuitId } = await aPlan();
+		const { programId, siteId, members } = program;
+		await db.insert(sampler).values([
+			{ programId, id: v7(), code: 'LB-1', siteId, kind: 'leaf bag', outOn: '2026-05-09' },
+			{ programId, id: v7(), code: 'PS-1', siteId, kind: 'plate stack', outOn: '2026-03-01', liftedOn: '2026-04-12' }
+		]);
+		const { wire } = await loadSeason(db, who, now_ms, [today - 1]);
+		expect(wire.tasks!.map((t) => [t.samplerId, t.why, t.earliest - today])).toEqual([
+			['LB-1', 'storm', 0],
+			['LB-1', 'weekly', 1],
+			['LB-1', 'weekly', 8],
+			['LB-1', 'grown', 16]
+		]);
+		await db
+			.update(member)
+			.set({ skills: ['trained crew'] })
+			.where(eq(member.programId, programId));
+		const trip = { circuitId, day: today + 2, crew: [members.monitor.id, members.coordinator.id], purpose: 'sampler' as const };
+		expect(await changePlan(db, who, { change: 'take', rounds: [{ ...trip, siteIds: [v7()] }] }, now_ms)).toMatchObject({ ok: false });
+		const taken = await changePlan(db, who, { change: 'take', rounds: [{ ...trip, siteIds: [siteId] }] }, now_ms);
+		expect(taken).toMatchObject({ ok: true, said: 'Upper, to the samplers is in the plan.' });
+		const { rounds } = await loadSeason(db, who, now_ms);
+		expect(rounds.find((r) => r.purpose === 'sampler')).toMatchObject({ siteIds: [siteId], quality: [] });
 	});
 });

@@ -18,4 +18,4 @@ export { judge, Threshold, type Band } from './thresholds';
 export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
 export { sayTrend } from './words/trend';
 // a plan in words
-export { sayBreach, sayGear, sayMinute, sayMinutes, sayPlanDay, sayRemedy, sayUnmet } from './words/plan';
+export { sayBreach, sayGear, sayMinute, sayMinutes, sayPlanDay, sayRemedy, saySamplerNeed, sayUnmet } from './words/plan';

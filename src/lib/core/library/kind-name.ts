@@ -12,6 +12,7 @@ export const kindNames = [
 	'instruments',
 	'consumables',
 	'gear',
+	'samplers',
 	'cards'
 ] as const;
 export type KindName = (typeof kindNames)[number];

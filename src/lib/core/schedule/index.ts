@@ -12,12 +12,13 @@ export { bestDay, type BestDay } from './round/best-order';
 export { ifDelayed, ifLeftOut, remedies, type Alternatives, type Remedy } from './round/what-if';
 export { restOfDay, type SoFar } from './round/under-way';
 // a season
-export { weekday, weekOf, type Circuit, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season/season';
+export { weekday, weekOf, type Circuit, type SeasonFacts, type Purpose, type SeasonRound, type Skill, type Volunteer } from './season/season';
 export { Board, type Breach } from './season/breaches';
 export { propose, type Proposal, type ProposeOptions } from './season/propose';
 export { type Blocker, type Unmet } from './season/why-not';
 export { placeQualitySamples, type PlannedVisit, type QualityRates, type QualitySample } from './season/quality-samples';
-export { samplerTasks, type Sampler, type SamplerTask, type SamplerTimes } from './season/samplers';
+export { samplerNeeds, samplerTasks, type Sampler, type SamplerNeed, type SamplerTask, type SamplerTimes } from './season/samplers';
+export { samplerTrip, type SamplerTrip } from './season/sampler-trips';
 // what to pack
 export { packList, type PackGroup, type PackLine, type PackQuestion } from './pack/pack-list';
 export { gearWarnings, type GearFacts, type GearQuestion, type GearWarning } from './pack/gear-state';

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import type { Db } from '../db/connect';
-import { circuit, consumable, drive, gear, place, round } from '../db/schema';
+import { circuit, consumable, drive, gear, place, round, sampler } from '../db/schema';
 import { teams, type Team } from './season';
 
 /* The demo's plan: a depot, two labs, drives that were timed, a circuit for each team, the next round and a refused date. */
@@ -74,6 +74,20 @@ export async function placesAndCircuits(tx: Db, { programId, newId, sites, strea
 		{ programId, id: v7(), what: 'Kick net, 500 µm', teamId: teamIds.Lower, wetIn: streamIds.get('Tessel')!, wetOn: dateIn(now_ms, -3) },
 		{ programId, id: v7(), what: 'Chest waders, spare pair', wetIn: streamIds.get('Ebbin Run')!, wetOn: dateIn(now_ms, -4), disinfectedOn: dateIn(now_ms, -4) },
 		{ programId, id: v7(), what: 'Churn splitter' }
+	]);
+	await tx.insert(sampler).values([
+		{ programId, id: v7(), code: 'LB-4', siteId: idOf('EB1'), kind: 'leaf bag', outOn: dateIn(now_ms, -12), note: 'Tied to the second willow stake.' },
+		{ programId, id: v7(), code: 'PS-2', siteId: idOf('TE4'), kind: 'plate stack', outOn: dateIn(now_ms, -40) },
+		{
+			programId,
+			id: v7(),
+			code: 'PS-1',
+			siteId: idOf('TE5'),
+			kind: 'plate stack',
+			outOn: dateIn(now_ms, -70),
+			liftedOn: dateIn(now_ms, -6),
+			note: 'Lost: the cord was cut in high water.'
+		}
 	]);
 	const ids = Object.fromEntries(teams.map((t) => [t, newId()])) as Record<Team, string>;
 	await tx.insert(circuit).values(

@@ -1,7 +1,7 @@
 import { getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { KindName, Row } from '../../core/library';
-import { circuit, consumable, drive, gear, instrument, place, site, stream, team } from '../db/schema';
+import { circuit, consumable, drive, gear, instrument, place, sampler, site, stream, team } from '../db/schema';
 
 /** Where a kind's rows are kept, and how a row differs from its columns. Program and people are kept in ways of their own. */
 export interface Kept {
@@ -28,7 +28,8 @@ export const tables: Record<Exclude<KindName, 'program' | 'people' | 'cards'>, K
 		toColumns: ({ batteryChangedOn, ...rest }) => ({ ...rest, batteryChangedAt: batteryChangedOn === null ? null : new Date(batteryChangedOn as string) })
 	},
 	consumables: { table: consumable },
-	gear: { table: gear }
+	gear: { table: gear },
+	samplers: { table: sampler }
 };
 
 /** A column of a kept table, by the name it has in the program. */

@@ -32,7 +32,7 @@ export async function seasonCalendar(db: Db, of: CalendarOf, now_ms: number): Pr
 			url: `${settings().ORIGIN}/plan/rounds/${r.id}`
 		}));
 	const { value, error } = createEvents(events, { productId: 'keen-riffle', calName: `${of.program.name}: rounds` });
-	if (error || value === undefined) throw new TypeError(`the calendar could not be written: ${error?.message ?? 'nothing came of it'}`);
+	if (error || !value) throw new TypeError(`the calendar could not be written: ${String(error?.message)}`);
 	return value;
 }
 

@@ -19,7 +19,15 @@ export const PlanChange = z.discriminatedUnion('change', [
 	z.object({
 		change: z.literal('take'),
 		rounds: z
-			.array(z.object({ circuitId: z.uuid(), day: Day, crew: z.array(z.uuid()).max(20), purpose: z.enum(['grab', 'storm']).optional() }))
+			.array(
+				z.object({
+					circuitId: z.uuid(),
+					day: Day,
+					crew: z.array(z.uuid()).max(20),
+					purpose: z.enum(['grab', 'storm', 'sampler']).optional(),
+					siteIds: z.array(z.uuid()).min(1).max(60).optional()
+				})
+			)
 			.min(1)
 			.max(2000)
 	})
@@ -73,10 +81,13 @@ async function takeRounds(tx: Db, who: Membership, proposed: Extract<PlanChange,
 	const known = new Set(season.wire.circuits.map((c) => c.id));
 	if (proposed.some((p) => !known.has(p.circuitId))) return { ok: false, why: 'A circuit of this proposal is gone. Propose again.' };
 	if (proposed.some((p) => p.day < season.today)) return { ok: false, why: 'A day of this proposal has gone by. Propose again.' };
+	const strange = proposed.find((p) => p.siteIds?.some((id) => !season.wire.circuits.find((c) => c.id === p.circuitId)!.siteIds.includes(id)));
+	if (strange) return { ok: false, why: 'A site of this trip is not on its circuit any more. Load the page again.' };
 	const facts = factsFromWire(season.wire);
 	const fresh = proposed.map((p) => ({ ...p, id: v7(), state: 'planned' as const }));
 	const board = new Board(facts, [...season.rounds, ...fresh]);
-	const broken = fresh.find((r) => board.breaches(r).some((b) => b.rule !== 'too-far'));
+	// a trip to a sampler keeps no weekday: bags do not wait for one
+	const broken = fresh.find((r) => board.breaches(r).some((b) => b.rule !== 'too-far' && !(r.purpose === 'sampler' && b.rule === 'weekday')));
 	if (broken) return { ok: false, why: `The plan has changed meanwhile: ${board.circuit(broken.circuitId).name} would break a rule now. Propose again.` };
 	const circuits = await tx.select().from(circuit).where(eq(circuit.programId, programId));
 	const versions = await tx
@@ -86,19 +97,21 @@ async function takeRounds(tx: Db, who: Membership, proposed: Extract<PlanChange,
 	const inUse = (cardId: string) => versions.filter((v) => v.cardId === cardId).sort((a, b) => b.version - a.version)[0]!.id;
 	const ordered = [...fresh].sort((a, b) => a.day - b.day);
 	const quality = placeQualitySamples(
-		ordered.flatMap((r) => circuits.find((c) => c.id === r.circuitId)!.siteIds.map((siteId) => ({ roundId: r.id, siteId, crew: r.crew })))
+		ordered
+			.filter((r) => r.purpose !== 'sampler')
+			.flatMap((r) => circuits.find((c) => c.id === r.circuitId)!.siteIds.map((siteId) => ({ roundId: r.id, siteId, crew: r.crew })))
 	);
 	const rows = ordered.map((r) => {
 		const of = circuits.find((c) => c.id === r.circuitId)!;
 		return {
 			programId,
 			id: r.id,
-			name: r.purpose === 'storm' ? `${of.name}, after the storm` : of.name,
+			name: r.purpose === 'storm' ? `${of.name}, after the storm` : r.purpose === 'sampler' ? `${of.name}, to the samplers` : of.name,
 			purpose: r.purpose ?? ('grab' as const),
 			startsAt: new Date(instantAt(r.day, Math.min(of.latestStart_min, Math.max(of.earliestStart_min, START_min)), timeZone)),
 			teamId: of.teamId,
 			cardVersionId: inUse(of.cardId),
-			siteIds: of.siteIds,
+			siteIds: r.siteIds ?? of.siteIds,
 			circuitId: of.id,
 			crewIds: r.crew,
 			quality: quality.filter((q) => q.roundId === r.id).map(({ siteId, kind }) => ({ siteId, kind }))

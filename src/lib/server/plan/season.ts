@@ -1,10 +1,10 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { sql } from 'drizzle-orm';
 import { limitsOf, type MethodCard } from '../../core/method';
-import type { SeasonRound, SeasonWire, Skill } from '../../core/schedule';
+import { samplerTasks, type Purpose, type SamplerTask, type SeasonRound, type SeasonWire, type Skill } from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
-import { circuit, member, place, program, team } from '../db/schema';
+import { circuit, member, place, program, sampler, team } from '../db/schema';
 import { dayNumber, dayOfDate } from './local-day';
 
 /** A round as the season board shows it. */
@@ -25,8 +25,13 @@ export interface Season {
 const HALF_DAY_ms = 43_200_000;
 const PAST_days = 60;
 
-/** Everything a season is planned from: circuits, people, the lab, and the rounds that there are. */
-export async function loadSeason(db: Db, { programId, program: { timeZone } }: Pick<Membership, 'programId' | 'program'>, now_ms: number): Promise<Season> {
+/** Everything a season is planned from: circuits, people, labs, samplers, and the rounds that there are. `storms` are days after which leaf bags are looked at. */
+export async function loadSeason(
+	db: Db,
+	{ programId, program: { timeZone } }: Pick<Membership, 'programId' | 'program'>,
+	now_ms: number,
+	storms: readonly number[] = []
+): Promise<Season> {
 	const today = dayNumber(now_ms, timeZone);
 	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const { from, to } = own!.settings.season ?? { from: null, to: null };
@@ -55,7 +60,7 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: P
 		site_ids: string[];
 		refused_because: string | null;
 		quality: BoardRound['quality'];
-		purpose: 'grab' | 'storm';
+		purpose: Purpose;
 		visits: string;
 	}>(sql`
 		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
@@ -79,6 +84,7 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: P
 				weekdays: c.weekdays,
 				spacing: { least_days: c.least_days, aim_days: c.aim_days, most_days: c.most_days },
 				crew: c.crew,
+				latestStart_min: c.latestStart_min,
 				needs: c.needs as Skill[],
 				labId: c.labId,
 				bottles: c.labId === null ? 0 : c.siteIds.length
@@ -96,6 +102,7 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: P
 			labs: Object.fromEntries(
 				labs.map((l) => [l.id, { weekdays: [...new Set(l.hours.map((h) => h.weekday))], closed: l.closedOn.map(dayOfDate), bottlesADay: l.bottlesADay }])
 			),
+			tasks: await samplerTasksOf(db, programId, storms),
 			drying: limits,
 			southern: false,
 			disinfected: circuits.filter(({ circuit: c }) => c.disinfects).map(({ team: name }) => name)
@@ -113,4 +120,15 @@ export async function loadSeason(db: Db, { programId, program: { timeZone } }: P
 			state: r.refused_because !== null ? 'refused' : Number(r.visits) > 0 ? 'done' : +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned'
 		}))
 	};
+}
+
+/** What the samplers that stand in the stream ask for. */
+async function samplerTasksOf(db: Db, programId: string, storms: readonly number[]): Promise<SamplerTask[]> {
+	const rows = await db
+		.select()
+		.from(sampler)
+		.where(and(eq(sampler.programId, programId), isNull(sampler.liftedOn)));
+	return rows.flatMap((s) =>
+		samplerTasks({ id: s.code, siteId: s.siteId, kind: s.kind === 'plate stack' ? 'plate-stack' : 'leaf-bag', out_day: dayOfDate(s.outOn) }, storms)
+	);
 }

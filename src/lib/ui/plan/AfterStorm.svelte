@@ -56,6 +56,8 @@
 							aria-label="Plan a storm round: {circuitName(offer.circuitId)}"
 							onclick={() => ontake(offer.circuitId, offer.go!)}>Plan it</button
 						>{/if}
+				{:else if offer.anyway !== null}
+					<span><b>{circuitName(offer.circuitId)}</b> goes {when(offer.anyway)} anyway, within the time.</span>
 				{:else}
 					<span
 						><b>{circuitName(offer.circuitId)}</b> cannot go.
@@ -95,6 +97,9 @@
 		position: absolute;
 		inset-inline: 0;
 		border-top: 1px dashed var(--ink-2);
+	}
+	.offer .act {
+		white-space: nowrap;
 	}
 	.offer {
 		display: flex;

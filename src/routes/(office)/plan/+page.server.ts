@@ -5,17 +5,18 @@ import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadSeason } from '$lib/server/plan/season';
 import { feedKeyOf, newFeedKey } from '$lib/server/plan/calendar';
-import { afterStorm } from '$lib/server/plan/storm';
+import { afterStorm, stormDays } from '$lib/server/plan/storm';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals, url }) => {
 	const member = locals.member!;
 	const db = database();
-	const season = await loadSeason(db, member, serverNow_ms());
+	const now_ms = serverNow_ms();
+	const season = await loadSeason(db, member, now_ms, await stormDays(db, member, now_ms));
 	return {
 		...season,
-		weather: await afterStorm(db, member, season),
+		weather: await afterStorm(db, member, season, now_ms),
 		network: await streamNetwork(db, member.programId),
 		people: await peopleOf(db, member.programId),
 		feed: await feedKeyOf(db, member.programId).then((key) => (key === null ? null : `${url.origin}/calendar/${key}.ics`)),

@@ -1,9 +1,10 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
-	import { Board, factsFromWire, nearestDay, type Proposal } from '$lib/core/schedule';
+	import { Board, factsFromWire, nearestDay, samplerNeeds, samplerTrip, type Proposal } from '$lib/core/schedule';
 	import CalendarFeed from '$lib/ui/plan/CalendarFeed.svelte';
 	import AfterStorm from '$lib/ui/plan/AfterStorm.svelte';
+	import SamplerNeeds from '$lib/ui/plan/SamplerNeeds.svelte';
 	import SeasonBoard, { type BoardBead } from '$lib/ui/plan/SeasonBoard.svelte';
 	import { inThreadOrder } from '$lib/ui/plan/thread-order';
 	import { proposeSeason } from '$lib/workers/propose.client';
@@ -44,6 +45,7 @@
 	const rounds = $derived<BoardBead[]>([...data.rounds, ...proposed]);
 	const current = $derived(rounds.find((r) => r.id === chosen) ?? null);
 	const broken = $derived(current && !current.isProposed && current.state === 'planned' ? board.breaches(current).map((b) => sayBreach(b, nameOf)) : []);
+	const needs = $derived(samplerNeeds(data.wire.tasks ?? [], rounds, data.today));
 	const next = $derived(data.rounds.find((r) => r.state === 'planned'));
 
 	function judge(round: BoardBead, day: number) {
@@ -194,6 +196,16 @@
 				{circuitName}
 				{nameOf}
 				ontake={(circuitId, go) => void change({ change: 'take', rounds: [{ circuitId, ...go, purpose: 'storm' }] })}
+			/>
+			<SamplerNeeds
+				{needs}
+				tripFor={(need) => samplerTrip(board, need.task, data.today)}
+				today={data.today}
+				mayPlan={data.mayPlan}
+				siteName={(id) => sites.find((s) => s.id === id)?.name ?? '?'}
+				roundName={(id) => rounds.find((r) => r.id === id)?.name ?? 'a round'}
+				{nameOf}
+				ontrip={(trip, siteId) => void change({ change: 'take', rounds: [{ ...trip, purpose: 'sampler', siteIds: [siteId] }] })}
 			/>
 			<section aria-labelledby="rest">
 				<h2 id="rest" class="ruled">The rest of the season</h2>

@@ -1,4 +1,4 @@
-import type { Blocker, Breach, GearWarning, Remedy, Unmet } from '../../schedule';
+import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet } from '../../schedule';
 import { isParameterCode, parameters } from '../../quantity';
 import { sayDay, sayDuration } from './time';
 
@@ -115,4 +115,16 @@ export function sayGear(warning: GearWarning, timeZone: string): string {
 
 function list(words: readonly string[]): string {
 	return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+}
+
+const samplerDeeds: Record<SamplerNeed['task']['why'], string> = { grown: 'is lifted', weekly: 'is looked at', storm: 'is looked at after the storm' };
+
+/** What a sampler asks for and which round does it, or how the nearest one misses: `round` is the name of that round. */
+export function saySamplerNeed({ task, metBy, nearest }: SamplerNeed, site: string, today: number, round: string): string {
+	const span =
+		task.earliest === task.latest ? `on ${sayPlanDay(task.earliest)}` : `from ${sayPlanDay(Math.max(task.earliest, today))} to ${sayPlanDay(task.latest)}`;
+	const asks = `${task.samplerId} at ${site} ${samplerDeeds[task.why]} ${span}`;
+	if (metBy !== null) return `${asks}: ${round}.`;
+	if (!nearest) return `${asks}; no round goes there.`;
+	return `${asks}; ${round} comes ${days(Math.abs(nearest.off_days))} too ${nearest.off_days < 0 ? 'early' : 'late'}.`;
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { agenda, type ProgramFacts } from '../../schedule';
-import { flagSentence, sayDay, sayDuration, sayItem, sayLimit, sayTime, sayTrend, sayValue } from '..';
+import { flagSentence, saySamplerNeed, sayDay, sayDuration, sayItem, sayLimit, sayTime, sayTrend, sayValue } from '..';
 import type { Flag } from '../../quality';
 
 const now = Date.UTC(2026, 4, 14, 11, 20);
@@ -144,4 +144,13 @@ describe('a trend in words', () => {
 			'Between −0.020 and −0.004 mg/L a year with 90 % confidence: 40 results over 4 years, each month held against the same month; 3 known only as a limit; p under 0.001.'
 		);
 	});
+});
+
+it('a sampler says what it asks for, and which round does it or misses it', () => {
+	const task = { samplerId: 'LB-4', siteId: 's', what: 'look' as const, why: 'storm' as const, earliest: 20_587, latest: 20_589 };
+	const say = (more: object) => saySamplerNeed({ task, metBy: null, nearest: null, ...more }, 'Ebbin 1', 20_588, 'Middle round');
+	expect(say({})).toBe('LB-4 at Ebbin 1 is looked at after the storm from Fri 15 May to Sat 16 May; no round goes there.');
+	expect(say({ metBy: 'r' })).toMatch(/: Middle round\.$/);
+	expect(say({ nearest: { roundId: 'r', off_days: 1 } })).toMatch(/; Middle round comes 1 day too late\.$/);
+	expect(say({ nearest: { roundId: 'r', off_days: -3 } })).toMatch(/3 days too early\.$/);
 });

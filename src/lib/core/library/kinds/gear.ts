@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { parameterCodes, parameters, units, type ParameterCode } from '../../quantity';
 import type { InstrumentFacts } from '../../evaluate';
 import { date, maybeDate } from '../calendar-fields';
-import { maybeReference, words, type Field } from '../field';
+import { maybeReference, oneOf, reference, words, type Field } from '../field';
 import { kind } from '../kind';
 
 type Measures = InstrumentFacts['measures'];
@@ -125,4 +125,27 @@ export const gear = kind({
 		...(row.wetOn !== null && row.wetOn > today ? [{ field: 'wetOn' as const, why: `${row.wetOn} is yet to come.` }] : []),
 		...(row.disinfectedOn !== null && row.disinfectedOn > today ? [{ field: 'disinfectedOn' as const, why: `${row.disinfectedOn} is yet to come.` }] : [])
 	]
+});
+
+export const samplers = kind({
+	name: 'samplers',
+	one: 'sampler',
+	many: 'Samplers',
+	about: 'Plate stacks and leaf bags that stand in the stream: the season says when each must be looked at or lifted.',
+	isNeeded: false,
+	fields: {
+		code: words({ label: 'Code', isRequired: true, most: 20, help: 'as on its tag' }),
+		siteId: reference({ label: 'Site', kinds: ['sites'] }),
+		kind: oneOf({ label: 'Kind', options: ['plate stack', 'leaf bag'] }),
+		outOn: date({ label: 'Put out on' }),
+		liftedOn: maybeDate({ label: 'Lifted, or found lost, on' }),
+		note: words({ label: 'Note', help: 'where it is tied, what came of it', most: 200 })
+	},
+	key: ['code'],
+	columns: ['code', 'siteId', 'kind', 'outOn', 'liftedOn'],
+	filter: 'kind',
+	nameOf: (row) => row.code,
+	endedOn: (row) => row.liftedOn,
+	objections: (row) => (row.liftedOn !== null && row.liftedOn < row.outOn ? [{ field: 'liftedOn', why: `It was put out on ${row.outOn}, after that.` }] : []),
+	doubts: (row, _library, today) => (row.outOn > today ? [{ field: 'outOn', why: `${row.outOn} is yet to come.` }] : [])
 });

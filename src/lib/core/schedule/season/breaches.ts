@@ -1,4 +1,4 @@
-import { isTrained, weekday, type Circuit, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season';
+import { isTrained, weekday, type Circuit, type Purpose, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season';
 
 /** A rule that a round breaks, with the figures that show it. */
 export type Breach =
@@ -13,6 +13,9 @@ export type Breach =
 	| { rule: 'not-free'; personId: string }
 	| { rule: 'twice-that-day'; personId: string }
 	| { rule: 'outside-season' };
+
+const isGrab = (purpose: Purpose | undefined): boolean => purpose === undefined || purpose === 'grab';
+const bottlesOf = (circuit: Circuit, purpose: Purpose | undefined): number => (purpose === 'sampler' ? 0 : circuit.bottles);
 
 /** A season's rounds by circuit, by day and by kit, so that a rule is looked up and not searched for. */
 export class Board {
@@ -41,7 +44,7 @@ export class Board {
 	add(round: SeasonRound): void {
 		if (round.state === 'refused' || round.state === 'missed') return;
 		const circuit = this.circuit(round.circuitId);
-		if (round.purpose !== 'storm') push(this.#byCircuit, circuit.id, round);
+		if (isGrab(round.purpose)) push(this.#byCircuit, circuit.id, round);
 		push(this.#byKit, circuit.kit, { day: round.day, water: circuit.water, id: round.id });
 		push(this.#byDay, round.day, round);
 	}
@@ -54,19 +57,20 @@ export class Board {
 	}
 
 	/** Rules that a day itself breaks for a circuit, whoever goes: weekday, lab, gear. */
-	dayBreaches(circuit: Circuit, day: number, self: string | null = null): Breach[] {
+	dayBreaches(circuit: Circuit, day: number, self: string | null = null, purpose: Purpose = 'grab'): Breach[] {
 		const { facts } = this;
 		const found: Breach[] = [];
 		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
 		if (!circuit.weekdays.includes(weekday(day))) found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
 		const lab = circuit.labId === null ? undefined : facts.labs[circuit.labId];
-		if (circuit.bottles > 0 && lab) {
+		const own = bottlesOf(circuit, purpose);
+		if (own > 0 && lab) {
 			if (!lab.weekdays.includes(weekday(day)) || lab.closed.includes(day)) found.push({ rule: 'lab-closed', weekday: weekday(day) });
 			const others = this.on(day)
 				.filter((r) => r.id !== self)
-				.map((r) => this.circuit(r.circuitId))
-				.filter((c) => c.labId === circuit.labId);
-			const bottles = circuit.bottles + others.reduce((n, c) => n + c.bottles, 0);
+				.map((r) => ({ of: this.circuit(r.circuitId), purpose: r.purpose }))
+				.filter((o) => o.of.labId === circuit.labId);
+			const bottles = own + others.reduce((n, o) => n + bottlesOf(o.of, o.purpose), 0);
 			if (bottles > lab.bottlesADay) found.push({ rule: 'lab-full', bottles, most: lab.bottlesADay });
 		}
 		if (!facts.disinfected.has(circuit.kit))
@@ -83,8 +87,8 @@ export class Board {
 	breaches(round: SeasonRound): Breach[] {
 		const circuit = this.circuit(round.circuitId);
 		const { spacing } = circuit;
-		const found = this.dayBreaches(circuit, round.day, round.id);
-		const days = (round.purpose === 'storm' ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter((r) => r.id !== round.id).map((r) => r.day);
+		const found = this.dayBreaches(circuit, round.day, round.id, round.purpose);
+		const days = (!isGrab(round.purpose) ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter((r) => r.id !== round.id).map((r) => r.day);
 		const last = Math.max(...days.filter((d) => d <= round.day));
 		const next = Math.min(...days.filter((d) => d > round.day));
 		if (round.day - last < spacing.least_days) found.unshift({ rule: 'too-soon', days: round.day - last, least_days: spacing.least_days, neighbour: 'last' });

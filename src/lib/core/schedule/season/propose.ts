@@ -22,6 +22,8 @@ export interface ProposeOptions {
 
 /** How many times every circuit is planned again around the others; more brought nothing in trials. */
 const PASSES = 4;
+/** What being at a sampler in time is worth: a grab may stand eight days off its wish for it. */
+const IN_TIME = 64;
 /** What leaving a stretch longer than the most costs, beside the square of its days: more than any plan that keeps it. */
 const TOO_FAR = 100_000;
 
@@ -96,20 +98,23 @@ function bestDays(board: Board, circuit: Circuit, facts: SeasonFacts, hasCrew: (
 	// nodes in order of day: those that are there, those that are possible, and the season's two ends, where a stretch costs only what it exceeds the wish by
 	const nodes = [...there.map((day) => ({ day, fixed: true })), ...possible.map((day) => ({ day, fixed: false }))].sort((a, b) => a.day - b.day);
 	const gapCost = (gap: number) => (gap - aim_days) ** 2 + (gap > most_days ? TOO_FAR * (1 + Math.floor((gap - most_days) / aim_days)) : 0);
+	const tasks = (facts.tasks ?? []).filter((t) => circuit.siteIds.includes(t.siteId) && !there.some((d) => d >= t.earliest && d <= t.latest));
+	const gain = (day: number) => IN_TIME * tasks.filter((t) => day >= t.earliest && day <= t.latest).length;
 	const endCost = (gap: number) => (gap > aim_days ? gapCost(gap) : 0);
 	const hasPast = there.some((d) => d < facts.from);
 	const cost: number[] = [];
 	const from: number[] = [];
 	let lastFixed = -1;
 	for (const [i, node] of nodes.entries()) {
-		cost[i] = hasPast && node.day >= facts.from ? Infinity : endCost(Math.max(0, node.day - facts.from));
+		const worth = node.fixed ? 0 : gain(node.day);
+		cost[i] = hasPast && node.day >= facts.from ? Infinity : endCost(Math.max(0, node.day - facts.from)) - worth;
 		if (node.day < facts.from) cost[i] = 0;
 		from[i] = -1;
 		if (lastFixed !== -1) cost[i] = Infinity; // a round that is there cannot be stepped over
 		for (let j = i - 1; j >= Math.max(0, lastFixed); j--) {
 			const gap = node.day - nodes[j]!.day;
 			if (gap < least_days && !(node.fixed && nodes[j]!.fixed)) continue;
-			const total = cost[j]! + gapCost(gap);
+			const total = cost[j]! + gapCost(gap) - worth;
 			if (total < cost[i]) [cost[i], from[i]] = [total, j];
 		}
 		if (node.fixed) lastFixed = i;

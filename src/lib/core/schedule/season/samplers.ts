@@ -46,3 +46,29 @@ export function samplerTasks(sampler: Sampler, storms: readonly number[], times:
 	}
 	return tasks.sort((a, b) => a.earliest - b.earliest || (a.what < b.what ? -1 : 1));
 }
+
+export interface SamplerNeed {
+	task: SamplerTask;
+	/** The round that is there in time; null where none is. */
+	metBy: string | null;
+	/** The nearest round at the site that is not in time, with the days by which it misses: negative when too early. */
+	nearest: { roundId: string; off_days: number } | null;
+}
+
+/** Which of the tasks still to come are met by a round that visits the site in time, done ones and planned ones alike. */
+export function samplerNeeds(
+	tasks: readonly SamplerTask[],
+	rounds: readonly { id: string; day: number; siteIds: readonly string[]; state: string }[],
+	today: number
+): SamplerNeed[] {
+	const standing = rounds.filter((r) => r.state === 'planned' || r.state === 'done');
+	return tasks
+		.filter((t) => t.latest >= today)
+		.map((task) => {
+			const there = standing.filter((r) => r.siteIds.includes(task.siteId));
+			const off = (day: number) => (day < task.earliest ? day - task.earliest : Math.max(0, day - task.latest));
+			const met = there.find((r) => off(r.day) === 0);
+			const near = there.filter((r) => r.day >= today).sort((a, b) => Math.abs(off(a.day)) - Math.abs(off(b.day)))[0];
+			return { task, metBy: met?.id ?? null, nearest: met || !near ? null : { roundId: near.id, off_days: off(near.day) } };
+		});
+}

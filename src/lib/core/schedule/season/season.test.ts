@@ -1,6 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { Board, placeQualitySamples, propose, samplerTasks, weekday, weekOf, type Circuit, type SeasonFacts, type SeasonRound, type Volunteer } from '..';
+import {
+	Board,
+	placeQualitySamples,
+	propose,
+	samplerNeeds,
+	samplerTasks,
+	samplerTrip,
+	weekday,
+	weekOf,
+	type Circuit,
+	type SeasonFacts,
+	type SeasonRound,
+	type Volunteer
+} from '..';
 
 const from = 20_529; // a Tuesday
 const circuit = (n: number, more: Partial<Circuit> = {}): Circuit => ({
@@ -228,5 +241,34 @@ describe('samplers in the stream', () => {
 			'look weekly 113-115',
 			'lift grown 121-128'
 		]);
+	});
+});
+
+describe('samplers in the stream', () => {
+	const task = { samplerId: 'LB-1', siteId: 's0', what: 'look' as const, why: 'weekly' as const, earliest: from + 40, latest: from + 42 };
+	const visit = (day: number, state = 'planned') => ({ id: `r${day}`, day, siteIds: ['s0'], state });
+
+	it('are met by the round that comes in time, or say by how many days the nearest misses', () => {
+		expect(samplerNeeds([task], [visit(from + 41)], from)[0]).toMatchObject({ metBy: `r${from + 41}`, nearest: null });
+		expect(samplerNeeds([task], [visit(from + 38), visit(from + 60)], from)[0]).toMatchObject({
+			metBy: null,
+			nearest: { roundId: `r${from + 38}`, off_days: -2 }
+		});
+		expect(samplerNeeds([task], [visit(from + 41, 'refused')], from)[0]).toMatchObject({ metBy: null, nearest: null });
+		expect(samplerNeeds([task], [], from + 43)).toEqual([]);
+	});
+
+	it('draw the proposed rounds towards the days on which they are due', () => {
+		const days = (tasks: (typeof task)[]) => proposed(season({ tasks })).rounds.map((r) => r.day);
+		const inTime = (list: number[]) => list.some((d) => d >= task.earliest && d <= task.latest);
+		expect(inTime(days([]))).toBe(false);
+		expect(inTime(days([task]))).toBe(true);
+	});
+
+	it('are reached by a trip of their own, without bottles, on any weekday', () => {
+		const shut = season({ labs: { l: { weekdays: [], closed: [], bottlesADay: 0 } } });
+		expect(samplerTrip(new Board(shut, []), task, from)).toEqual({ circuitId: 'c0', day: from + 40, crew: ['p0', 'p1'] });
+		expect(samplerTrip(new Board(season({ people: [] }), []), task, from)).toBeNull();
+		expect(new Board(shut, []).breaches(round(from + 40, { purpose: 'sampler' })).map((b) => b.rule)).not.toContain('lab-closed');
 	});
 });

@@ -1,4 +1,5 @@
 import type { GrabSpacing } from '../spacing';
+import type { SamplerTask } from './samplers';
 
 /*
  * A season as the planner sees it: circuits (sites that are visited together by one team), their rounds, the people, the
@@ -21,6 +22,8 @@ export interface Circuit {
 	spacing: GrabSpacing;
 	crew: number;
 	needs: readonly Skill[];
+	/** After this nobody sets out any more that day, minutes since midnight. */
+	latestStart_min?: number | undefined;
 	/** Where its bottles go; null where none are taken. */
 	labId: string | null;
 	/** Bottles that one round hands in. */
@@ -38,14 +41,17 @@ export interface Volunteer {
 	away: readonly { from: number; to: number }[];
 }
 
+/** What a round is for. Storm rounds and trips to a sampler stand outside the spacing of grabs; a trip takes no bottles. */
+export type Purpose = 'grab' | 'storm' | 'sampler';
+
 export interface SeasonRound {
 	id: string;
 	circuitId: string;
 	day: number;
 	crew: readonly string[];
 	state: 'planned' | 'done' | 'missed' | 'refused';
-	/** A storm round stands outside the spacing of grabs; left out, it is a grab. */
-	purpose?: 'grab' | 'storm' | undefined;
+	/** Left out, it is a grab. */
+	purpose?: Purpose | undefined;
 }
 
 /** When a lab takes bottles, and how many. */
@@ -69,6 +75,8 @@ export interface SeasonFacts {
 	dryingDays: (day: number) => number;
 	/** Kits that are disinfected between waters. */
 	disinfected: ReadonlySet<string>;
+	/** What samplers in the stream ask for: rounds are drawn towards these days. */
+	tasks?: readonly SamplerTask[] | undefined;
 }
 
 /** The day of the week of a day number, 0 Sunday to 6 Saturday. */

@@ -28,6 +28,8 @@ const facts = (more: Partial<SeasonFacts> = {}): SeasonFacts => ({
 });
 const round = (day: number, purpose?: 'storm') => ({ id: `r${day}`, circuitId: 'c', day, crew: ['p'], state: 'planned' as const, purpose });
 
+const at = (day: number) => ({ day, minute: 480 });
+
 describe('storms in a rain record', () => {
 	it('are days of much rain, those in a row as one; a silent gauge is no dry day and no storm', () => {
 		const rain = [3, 16, 22, null, 15, 14.9].map((rain_mm, i) => ({ day: 100 + i, rain_mm }));
@@ -43,9 +45,16 @@ describe('a storm round', () => {
 
 	it('goes on the first day that breaks no rule, whatever the spacing of grabs', () => {
 		const board = new Board(facts(), [round(tuesday - 7)]);
-		expect(stormOffers(board, storm, tuesday - 1, 2)).toEqual([{ circuitId: 'c', go: { day: tuesday, crew: ['p'] }, against: [] }]);
+		expect(stormOffers(board, storm, at(tuesday - 1), 2)).toEqual([{ circuitId: 'c', go: { day: tuesday, crew: ['p'] }, anyway: null, against: [] }]);
 		expect(board.breaches(round(tuesday, 'storm'))).toEqual([]);
 		expect(board.breaches(round(tuesday))).toEqual([{ rule: 'too-soon', days: 7, least_days: 15, neighbour: 'last' }]);
+	});
+
+	it('is not needed where a round goes in that time anyway, and not offered when it is too late to set out', () => {
+		expect(stormOffers(new Board(facts(), [round(tuesday + 1)]), storm, at(tuesday - 1), 2)[0]).toMatchObject({ go: null, anyway: tuesday + 1 });
+		const early = facts({ circuits: [{ ...circuit, latestStart_min: 660 }] });
+		expect(stormOffers(new Board(early, []), storm, { day: tuesday, minute: 661 }, 2)[0]!.go!.day).toBe(tuesday + 1);
+		expect(stormOffers(new Board(early, []), storm, { day: tuesday, minute: 660 }, 2)[0]!.go!.day).toBe(tuesday);
 	});
 
 	it('does not push the next grab away', () => {
@@ -54,7 +63,7 @@ describe('a storm round', () => {
 
 	it('that cannot go says what stands against each day', () => {
 		const shut = { labs: { l: { weekdays: [4], closed: [], bottlesADay: 4 } } };
-		const [offer] = stormOffers(new Board(facts(shut), []), storm, tuesday, 2);
+		const [offer] = stormOffers(new Board(facts(shut), []), storm, at(tuesday), 2);
 		expect(offer).toMatchObject({
 			go: null,
 			against: [
@@ -66,12 +75,12 @@ describe('a storm round', () => {
 
 	it('is not offered to somebody whose training has ended', () => {
 		const people = facts().people.map((p) => ({ ...p, trainedUntil: tuesday - 5 }));
-		const [offer] = stormOffers(new Board(facts({ people }), []), storm, tuesday, 1);
+		const [offer] = stormOffers(new Board(facts({ people }), []), storm, at(tuesday), 1);
 		expect(offer!.against).toEqual([{ day: tuesday, why: [{ rule: 'skill-missing', skill: 'trained crew' }] }]);
 	});
 
 	it('whose time is over has nothing against it but that', () => {
-		expect(stormOffers(new Board(facts(), []), storm, tuesday + 9, 2)).toEqual([{ circuitId: 'c', go: null, against: [] }]);
+		expect(stormOffers(new Board(facts(), []), storm, at(tuesday + 9), 2)).toEqual([{ circuitId: 'c', go: null, anyway: null, against: [] }]);
 	});
 
 	it('of one lab does not fill another', () => {

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { boolean, check, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 import type { InstrumentFacts } from '../../../core/evaluate';
 import type { MethodCard } from '../../../core/method';
+import type { Purpose } from '../../../core/schedule';
 import { member, program, team } from './program';
 
 export const methodCard = pgTable(
@@ -88,8 +89,8 @@ export const round = pgTable(
 		/** Why this date was refused; a refused round keeps its place on the board and nothing more. */
 		refusedBecause: text('refused_because'),
 		/** Duplicates and blanks that are taken on it. */
-		/** A storm round stands outside the spacing of grabs. */
-		purpose: text().$type<'grab' | 'storm'>().notNull().default('grab'),
+		/** Storm rounds and trips to a sampler stand outside the spacing of grabs. */
+		purpose: text().$type<Purpose>().notNull().default('grab'),
 		quality: jsonb().$type<{ siteId: string; kind: 'duplicate' | 'blank' }[]>().notNull().default([])
 	},
 	(t) => [
@@ -97,7 +98,7 @@ export const round = pgTable(
 		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
 		foreignKey({ columns: [t.programId, t.cardVersionId], foreignColumns: [methodCardVersion.programId, methodCardVersion.id] }),
 		index().on(t.programId, t.startsAt),
-		check('purpose_known', sql`${t.purpose} in ('grab', 'storm')`),
+		check('purpose_known', sql`${t.purpose} in ('grab', 'storm', 'sampler')`),
 		check('some_site', sql`cardinality(${t.siteIds}) > 0`),
 		check('refusal_has_reason', sql`${t.refusedBecause} is null or length(trim(${t.refusedBecause})) > 0`)
 	]

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { boolean, check, doublePrecision, foreignKey, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
 import type { Hours } from '../../../core/library';
-import { stream } from './catchment';
+import { site, stream } from './catchment';
 import { methodCard, round } from './method';
 import { member, program, team } from './program';
 
@@ -148,5 +148,29 @@ export const gear = pgTable(
 		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
 		foreignKey({ columns: [t.programId, t.wetIn], foreignColumns: [stream.programId, stream.id] }),
 		check('wet_somewhere_once', sql`(${t.wetIn} is null) = (${t.wetOn} is null)`)
+	]
+);
+
+/** Plate stacks and leaf bags that stand in the stream. */
+export const sampler = pgTable(
+	'sampler',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		code: text().notNull(),
+		siteId: uuid('site_id').notNull(),
+		kind: text().$type<'plate stack' | 'leaf bag'>().notNull(),
+		outOn: text('out_on').notNull(),
+		liftedOn: text('lifted_on'),
+		note: text().notNull().default('')
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.code),
+		foreignKey({ columns: [t.programId, t.siteId], foreignColumns: [site.programId, site.id] }),
+		check('sampler_kind', sql`${t.kind} in ('plate stack', 'leaf bag')`),
+		check('lifted_after_out', sql`${t.liftedOn} >= ${t.outOn}`)
 	]
 );
