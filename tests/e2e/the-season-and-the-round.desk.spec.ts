@@ -31,6 +31,50 @@ test.describe('a coordinator plans', () => {
 		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
 	});
 
+	test('after a storm a round is offered, planned and taken off again', async ({ page }) => {
+		await page.goto('/plan');
+		await expect(page.getByText('Rain gauge (simulated), the last two weeks')).toBeVisible();
+		await expect(page.getByText('31 mm until Wed 13 May.')).toBeVisible();
+		await expect(page.getByText('Lower round goes tomorrow anyway')).toBeVisible();
+		await page.getByRole('button', { name: 'Plan a storm round: Upper round' }).click();
+		await expect(page.getByText('Upper round, after the storm is in the plan.')).toBeVisible();
+		await expect(page.getByRole('button', { name: 'Plan a storm round: Upper round' })).toHaveCount(0);
+		await board(page)
+			.getByRole('button', { name: /^Upper round, after the storm/ })
+			.click();
+		await expect(page.getByText('It breaks no rule.')).toBeVisible();
+		await page.getByRole('button', { name: 'Take it off' }).click();
+		await expect(page.getByRole('button', { name: 'Plan a storm round: Upper round' })).toBeVisible();
+	});
+
+	test('what stands in the stream says which round looks at it, and a trip is sent where none does', async ({ page }) => {
+		await page.goto('/plan');
+		await expect(page.getByText(/PS-2 at Tessel 4 is lifted from Thu 14 May to Wed 20 May: Lower round/)).toBeVisible();
+		await expect(page.getByText(/LB-4 at Ebbin 1 is lifted from Sat 23 May to Sat 30 May; Middle round comes 9 days too early/)).toBeVisible();
+		await page.getByRole('button', { name: /^Send .* on Sat 23 May$/ }).click();
+		await expect(page.getByText(/LB-4 at Ebbin 1 is lifted from Sat 23 May to Sat 30 May: Middle round, to the samplers/)).toBeVisible();
+		await board(page)
+			.getByRole('button', { name: /^Middle round, to the samplers/ })
+			.click();
+		await page.getByRole('button', { name: 'Take it off' }).click();
+		await expect(page.getByText('Middle round, to the samplers is taken off.')).toBeVisible();
+	});
+
+	test('the calendar is fed without signing in, and the season goes on the wall as PDF', async ({ page, browser }) => {
+		await page.goto('/plan');
+		await page.getByText('Calendar feed').click();
+		await page.getByRole('button', { name: 'Make the address' }).click();
+		const address = await page.getByLabel('Address of the calendar feed').inputValue();
+		const anyone = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+		const feed = await anyone.request.get(address);
+		expect(feed.headers()['content-type']).toMatch(/text\/calendar/);
+		expect(await feed.text()).toMatch(/BEGIN:VEVENT[^]*SUMMARY:Lower round/);
+		expect((await anyone.request.get(address.replace(/.\.ics$/, '!.ics'))).status()).toBe(404);
+		await anyone.close();
+		const pdf = await page.request.get('/plan/season.pdf');
+		expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+	});
+
 	test('a round is dragged along the weeks', async ({ page }) => {
 		await page.goto('/plan');
 		const round = board(page)

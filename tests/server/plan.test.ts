@@ -305,23 +305,24 @@ describe('after a storm', () => {
 	});
 
 	it('a storm round is offered where it can still go, and is taken outside the spacing of grabs', async () => {
+		const early = now_ms - 4 * HOUR_ms; // before the latest start of the day
 		const { who, circuitId, program } = await aPlan();
 		await db
 			.update(member)
 			.set({ skills: ['trained crew'] })
 			.where(eq(member.programId, program.programId));
 		const demo = { ...who, program: { ...who.program, isDemo: true } };
-		const season = await loadSeason(db, demo, now_ms);
-		const { storm, offers, rain } = await afterStorm(db, demo, season, now_ms);
+		const season = await loadSeason(db, demo, early);
+		const { storm, offers, rain } = await afterStorm(db, demo, season, early);
 		expect(storm).toMatchObject({ day: today - 1 });
 		expect(rain).toHaveLength(15);
 		const offer = offers.find((o) => o.circuitId === circuitId)!;
 		expect(offer.go?.crew).toHaveLength(2);
-		expect(await changePlan(db, who, { change: 'take', rounds: [{ circuitId, ...offer.go!, purpose: 'storm' }] }, now_ms)).toMatchObject({
+		expect(await changePlan(db, who, { change: 'take', rounds: [{ circuitId, ...offer.go!, purpose: 'storm' }] }, early)).toMatchObject({
 			ok: true,
 			said: 'Upper, after the storm is in the plan.'
 		});
-		expect((await afterStorm(db, demo, await loadSeason(db, demo, now_ms), now_ms)).offers).toEqual([]);
+		expect((await afterStorm(db, demo, await loadSeason(db, demo, early), early)).offers).toEqual([]);
 	});
 });
 

@@ -154,41 +154,70 @@
 		/>
 		<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
 		<div class="below">
-			<section aria-labelledby="chosen">
-				<h2 id="chosen" class="ruled">{current ? current.name : 'A round'}</h2>
-				{#if current}
-					<p>
-						<b>{sayPlanDay(current.day)}</b>, {current.isProposed ? 'proposed' : current.state}.
-						{current.crew.length ? current.crew.map(nameOf).join(' and ') : 'Nobody is down for it yet'}.
-					</p>
-					{#if current.refusedBecause}<p class="say ask">Refused: {current.refusedBecause}</p>{/if}
-					{#each broken as words (words)}<p class="say spoils">{words}</p>{/each}
-					{#if !current.isProposed && current.state === 'planned' && broken.length === 0}<p>It breaks no rule.</p>{/if}
-					{#if !current.isProposed && current.state === 'planned'}
+			<div class="plan">
+				<section aria-labelledby="chosen">
+					<h2 id="chosen" class="ruled">{current ? current.name : 'A round'}</h2>
+					{#if current}
+						<p>
+							<b>{sayPlanDay(current.day)}</b>, {current.isProposed ? 'proposed' : current.state}.
+							{current.crew.length ? current.crew.map(nameOf).join(' and ') : 'Nobody is down for it yet'}.
+						</p>
+						{#if current.refusedBecause}<p class="say ask">Refused: {current.refusedBecause}</p>{/if}
+						{#each broken as words (words)}<p class="say spoils">{words}</p>{/each}
+						{#if !current.isProposed && current.state === 'planned' && broken.length === 0}<p>It breaks no rule.</p>{/if}
+						{#if !current.isProposed && current.state === 'planned'}
+							<p class="acts">
+								<a class="act" href="/plan/rounds/{current.id}">Plan the day</a>
+								{#if data.mayPlan}
+									<button class="act plain" type="button" onclick={() => (refusing = !refusing)}>Refuse the date</button>
+									<button class="act plain" type="button" onclick={() => void change({ change: 'remove', roundId: current.id })}>Take it off</button>
+								{/if}
+							</p>
+						{/if}
+						{#if refusing}
+							<form
+								class="refuse"
+								onsubmit={(e) => {
+									e.preventDefault();
+									void refuse();
+								}}
+							>
+								<label>Why, so that the next planner knows <input class="input-line" bind:value={reason} required maxlength="300" /></label>
+								<button class="act main">Refuse {sayPlanDay(current.day)}</button>
+							</form>
+						{/if}
+					{:else}
+						<p>Choose a round on the board to see who goes, which rules it keeps, and to plan its day.</p>
+					{/if}
+				</section>
+				<section aria-labelledby="rest">
+					<h2 id="rest" class="ruled">The rest of the season</h2>
+					{#if data.mayPlan}
 						<p class="acts">
-							<a class="act" href="/plan/rounds/{current.id}">Plan the day</a>
-							{#if data.mayPlan}
-								<button class="act plain" type="button" onclick={() => (refusing = !refusing)}>Refuse the date</button>
-								<button class="act plain" type="button" onclick={() => void change({ change: 'remove', roundId: current.id })}>Take it off</button>
+							{#if work}
+								<progress value={share} max="1" aria-label="Proposing"></progress>
+								<button class="act plain" type="button" onclick={stop}>Stop</button>
+							{:else if proposal}
+								<button class="act main" type="button" disabled={proposed.length === 0} onclick={() => void take()}>Take these {proposed.length} rounds</button>
+								<button class="act plain" type="button" onclick={() => (proposal = null)}>Leave it</button>
+							{:else}
+								<button class="act main" type="button" onclick={() => void proposeRest()}>Propose the rest</button>
 							{/if}
+							<button class="act plain" type="button" disabled={made.length === 0} onclick={() => void undo()}>Undo move</button>
+							<button class="act plain" type="button" disabled={undone.length === 0} onclick={() => void redo()}>Redo</button>
 						</p>
 					{/if}
-					{#if refusing}
-						<form
-							class="refuse"
-							onsubmit={(e) => {
-								e.preventDefault();
-								void refuse();
-							}}
-						>
-							<label>Why, so that the next planner knows <input class="input-line" bind:value={reason} required maxlength="300" /></label>
-							<button class="act main">Refuse {sayPlanDay(current.day)}</button>
-						</form>
+					{#if proposal}
+						<p>{proposed.length ? `${proposed.length} rounds, none of which breaks a rule; they stand in ochre on the board.` : 'No round could be added.'}</p>
+						{#each proposal.unmet as unmet, i (i)}<p class="say ask">{sayUnmet(unmet, circuitName(unmet.circuitId))}</p>{/each}
+					{:else}
+						<p>
+							Keeps {facts.circuits[0]!.spacing.least_days} days between rounds at a site and comes as near to {facts.circuits[0]!.spacing.aim_days} as weekdays,
+							the lab, the people and drying gear allow. What cannot be met is said, with the smallest change that would help.
+						</p>
 					{/if}
-				{:else}
-					<p>Choose a round on the board to see who goes, which rules it keeps, and to plan its day.</p>
-				{/if}
-			</section>
+				</section>
+			</div>
 			<AfterStorm
 				weather={data.weather}
 				today={data.today}
@@ -207,33 +236,6 @@
 				{nameOf}
 				ontrip={(trip, siteId) => void change({ change: 'take', rounds: [{ ...trip, purpose: 'sampler', siteIds: [siteId] }] })}
 			/>
-			<section aria-labelledby="rest">
-				<h2 id="rest" class="ruled">The rest of the season</h2>
-				{#if data.mayPlan}
-					<p class="acts">
-						{#if work}
-							<progress value={share} max="1" aria-label="Proposing"></progress>
-							<button class="act plain" type="button" onclick={stop}>Stop</button>
-						{:else if proposal}
-							<button class="act main" type="button" disabled={proposed.length === 0} onclick={() => void take()}>Take these {proposed.length} rounds</button>
-							<button class="act plain" type="button" onclick={() => (proposal = null)}>Leave it</button>
-						{:else}
-							<button class="act main" type="button" onclick={() => void proposeRest()}>Propose the rest</button>
-						{/if}
-						<button class="act plain" type="button" disabled={made.length === 0} onclick={() => void undo()}>Undo move</button>
-						<button class="act plain" type="button" disabled={undone.length === 0} onclick={() => void redo()}>Redo</button>
-					</p>
-				{/if}
-				{#if proposal}
-					<p>{proposed.length ? `${proposed.length} rounds, none of which breaks a rule; they stand in ochre on the board.` : 'No round could be added.'}</p>
-					{#each proposal.unmet as unmet, i (i)}<p class="say ask">{sayUnmet(unmet, circuitName(unmet.circuitId))}</p>{/each}
-				{:else}
-					<p>
-						Keeps {facts.circuits[0]!.spacing.least_days} days between rounds at a site and comes as near to {facts.circuits[0]!.spacing.aim_days} as weekdays, the
-						lab, the people and drying gear allow. What cannot be met is said, with the smallest change that would help.
-					</p>
-				{/if}
-			</section>
 		</div>
 	{/if}
 </main>
@@ -259,6 +261,11 @@
 		grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
 		gap: 10px 34px;
 		margin-top: 10px;
+	}
+	.plan {
+		display: grid;
+		gap: 18px;
+		align-content: start;
 	}
 	.acts {
 		display: flex;
