@@ -47,6 +47,13 @@ await office
 await office.getByText(/The slack is thin/).waitFor();
 await take(office, 'plan-round');
 
+await office.goto('/library/sites');
+await office.getByRole('table').waitFor();
+await take(office, 'library-sites');
+await office.goto('/library/cards/stream-visit');
+await office.getByRole('heading', { name: 'Versions' }).waitFor();
+await take(office, 'library-card');
+
 const reviewer = await as('reviewer', desk);
 await reviewer.goto('/review');
 await reviewer.getByRole('table').waitFor();

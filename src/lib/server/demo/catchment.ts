@@ -237,7 +237,7 @@ export const siteNotes: Readonly<
 		photoPoint: 'From the ford, looking down.',
 		upstream: 'The farm crossing and its yard.'
 	},
-	EB1: { leave: 'asked', landmarks: 'Willow stakes in two rows.', upstream: 'The restored reach.' },
+	EB1: { leave: 'given', landmarks: 'Willow stakes in two rows.', upstream: 'The restored reach.' },
 	TE3: { upstream: 'The sluice: its keeper opens it without warning.', wadingDepth_m: 0.25 },
 	QU1: { directions: 'Lay-by at the lane, one car.', ways: ['bank', 'pole'], upstream: 'Houses on both sides, an old sewer.' },
 	TE4: {

@@ -87,7 +87,7 @@
 							>
 						</th>
 					{/each}
-					{#if hasDoubts}<th>To look at</th>{/if}
+					{#if hasDoubts}<th class="doubt">To look at</th>{/if}
 				</tr>
 			</thead>
 			<tbody>
@@ -180,6 +180,13 @@
 		color: var(--water);
 		text-decoration: underline;
 		cursor: pointer;
+	}
+	@media (max-width: 640px) {
+		/* a thumb needs the name and what to look at; the rest is one tap away */
+		th:nth-child(n + 3):not(.doubt),
+		td:nth-child(n + 3):not(.doubt) {
+			display: none;
+		}
 	}
 	.empty {
 		display: grid;

@@ -191,6 +191,7 @@
 	}
 	.acts {
 		display: flex;
+		flex-wrap: wrap;
 		gap: 8px;
 		margin: 8px 0;
 	}
@@ -216,7 +217,7 @@
 	}
 	@media (max-width: 900px) {
 		.day {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 		.page {
 			padding: 10px 14px 24px;
