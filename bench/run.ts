@@ -5,6 +5,7 @@ import { packFirstLoad, sampleFirstLoad } from './first-load';
 import { kendall20000 } from './kendall-20000';
 import { rarefactionCurve5000 } from './rarefaction-curve-5000';
 import { route12, route8 } from './route';
+import { seasonLibrary10, seasonLibrary100 } from './season-by-library';
 import { seasonPropose10, seasonPropose100 } from './season-propose';
 import { seasonalKendallMonthly100y } from './seasonal-kendall-monthly-100y';
 import { senSlope5000 } from './sen-slope-5000';
@@ -21,6 +22,8 @@ const benches: Bench[] = [
 	rarefactionCurve5000,
 	seasonPropose10,
 	seasonPropose100,
+	seasonLibrary10,
+	seasonLibrary100,
 	route8,
 	route12,
 	sampleFirstLoad,

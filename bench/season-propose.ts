@@ -3,10 +3,10 @@ import { bestOf, type Bench } from './measure';
 
 const FROM = 20_529;
 const WEEKS = 40;
-const newId = (circuitId: string, n: number) => `${circuitId} ${n}`;
+export const newId = (circuitId: string, n: number) => `${circuitId} ${n}`;
 
 /** A season of so many sites, each a circuit of its own, three or four to a team with its kit, two rivers, one busy lab. */
-function season(sites: number): SeasonFacts {
+export function season(sites: number): SeasonFacts {
 	const teams = Math.ceil(sites / 3.4);
 	return {
 		from: FROM,

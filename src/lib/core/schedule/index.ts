@@ -25,6 +25,6 @@ export { gearWarnings, type GearFacts, type GearQuestion, type GearWarning } fro
 export { factsFromWire, type SeasonWire } from './season/wire';
 export { nearestDay } from './season/nearest-day';
 // after a storm
-export { stormOffers, stormsIn, type RainDay, type Storm, type StormOffer } from './season/storm';
+export { stormOffers, stormsIn, type AfterStorm, type RainDay, type Storm, type StormOffer } from './season/storm';
 // tidal sites
 export { longestWithin, tideWindows } from './tide';

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { Board, factsFromWire, stormOffers, stormsIn, type Storm, type StormOffer } from '../../core/schedule';
+import { Board, factsFromWire, stormOffers, stormsIn, type AfterStorm } from '../../core/schedule';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { program } from '../db/schema';
@@ -10,17 +10,6 @@ import type { Season } from './season';
 
 const LOOK_BACK_days = 14;
 const DEMO_STORM_daysAgo = 1;
-
-export interface AfterStorm {
-	gauge: { name: string; isSimulated: boolean };
-	/** Rain of the last two weeks, for whoever wants to see it. */
-	rain: { day: number; rain_mm: number | null }[];
-	least_mm: number;
-	within_h: number;
-	/** The latest storm for which there is still time; null where there is none. */
-	storm: Storm | null;
-	offers: StormOffer[];
-}
 
 /** The gauge of a program: a stand-in, until a real one is connected. */
 const gaugeOf = ({ programId, program: { isDemo } }: Membership, today: number): RainGauge =>

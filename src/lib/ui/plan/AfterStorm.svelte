@@ -1,15 +1,8 @@
 <script module lang="ts">
-	import type { Storm, StormOffer } from '$lib/core/schedule';
+	import type { AfterStorm } from '$lib/core/schedule';
 
 	export interface Props {
-		weather: {
-			gauge: { name: string; isSimulated: boolean };
-			rain: { day: number; rain_mm: number | null }[];
-			least_mm: number;
-			within_h: number;
-			storm: Storm | null;
-			offers: StormOffer[];
-		};
+		weather: AfterStorm;
 		today: number;
 		mayPlan: boolean;
 		circuitName: (id: string) => string;

@@ -45,7 +45,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 30px;
 		max-width: 1040px;
 	}
 	.lead {
@@ -88,9 +87,6 @@
 		color: inherit;
 	}
 	@media (max-width: 640px) {
-		.page {
-			padding-inline: 14px;
-		}
 		li {
 			grid-template-columns: 40px 1fr;
 			row-gap: 2px;

@@ -37,7 +37,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 30px;
 		max-width: 980px;
 	}
 	.lead {
@@ -45,10 +44,5 @@
 	}
 	.scroll {
 		overflow-x: auto;
-	}
-	@media (max-width: 640px) {
-		.page {
-			padding-inline: 14px;
-		}
 	}
 </style>

@@ -31,15 +31,9 @@
 
 <style>
 	.page {
-		padding: 18px 26px 30px;
 		max-width: 900px;
 	}
 	.scroll {
 		overflow-x: auto;
-	}
-	@media (max-width: 640px) {
-		.page {
-			padding-inline: 14px;
-		}
 	}
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
+	import PublicPage from '$lib/ui/kit/PublicPage.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -22,12 +23,10 @@
 	] as const;
 </script>
 
-<svelte:head><title>Begin · Keen Riffle</title></svelte:head>
-
-<main>
-	<p class="name">Keen<br />Riffle</p>
-	<h1>Begin a program</h1>
-	<p class="small">There is nothing here yet. Say who you are, and the library leads you through the rest: streams, sites, people, labs.</p>
+<PublicPage
+	title="Begin a program"
+	lead="There is nothing here yet. Say who you are, and the library leads you through the rest: streams, sites, people, labs."
+>
 	<form method="POST" use:enhance>
 		{#each fields as field (field.name)}
 			<label for={field.name}>{field.label}</label>
@@ -46,41 +45,4 @@
 		{/each}
 		<button class="act main" disabled={$submitting}>{$submitting ? 'Beginning' : 'Begin'}</button>
 	</form>
-</main>
-
-<style>
-	main {
-		max-width: 28em;
-		margin: 0 auto;
-		padding: 6vh 20px 40px;
-	}
-	.name {
-		font: 600 22px/1.05 var(--head);
-		color: var(--water);
-		margin-bottom: 24px;
-	}
-	form {
-		display: grid;
-		margin-top: 14px;
-	}
-	label {
-		font-weight: 600;
-		margin-bottom: 3px;
-	}
-	.input-line {
-		font-size: 17px;
-		min-height: 44px;
-	}
-	.under {
-		min-height: 24px;
-	}
-	.wrong {
-		color: var(--danger);
-		font-weight: 600;
-	}
-	button {
-		min-height: 48px;
-		font-size: 17px;
-		margin-top: 6px;
-	}
-</style>
+</PublicPage>

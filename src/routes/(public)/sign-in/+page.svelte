@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
+	import PublicPage from '$lib/ui/kit/PublicPage.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -10,12 +11,7 @@
 	);
 </script>
 
-<svelte:head><title>Sign in · Keen Riffle</title></svelte:head>
-
-<main>
-	<p class="name">Keen<br />Riffle</p>
-	<h1>Sign in</h1>
-	<p class="small">What you enter at the stream is kept on your device, signed in or not.</p>
+<PublicPage title="Sign in" lead="What you enter at the stream is kept on your device, signed in or not.">
 	<form method="POST" use:enhance>
 		<label for="email">E-mail</label>
 		<input
@@ -65,36 +61,9 @@
 			</ul>
 		</section>
 	{/if}
-</main>
+</PublicPage>
 
 <style>
-	main {
-		max-width: 26em;
-		margin: 0 auto;
-		padding: 8vh 20px 40px;
-	}
-	.name {
-		font: 600 22px/1.05 var(--head);
-		color: var(--water);
-		margin-bottom: 28px;
-	}
-	form {
-		display: grid;
-		margin-top: 14px;
-	}
-	label {
-		font-weight: 600;
-		margin-bottom: 3px;
-	}
-	.input-line {
-		font-size: 17px;
-		min-height: 44px;
-	}
-	.wrong {
-		color: var(--danger);
-		min-height: 22px;
-		font-weight: 600;
-	}
 	section {
 		margin-top: 36px;
 	}
@@ -111,9 +80,5 @@
 		justify-content: space-between;
 		align-items: center;
 		min-height: 44px;
-	}
-	button.main {
-		min-height: 48px;
-		font-size: 17px;
 	}
 </style>

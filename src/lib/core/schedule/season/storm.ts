@@ -30,6 +30,19 @@ export function stormsIn(rain: readonly RainDay[], least_mm: number): Storm[] {
 	return storms;
 }
 
+/** What a gauge said, and where a storm round could still go. */
+export interface AfterStorm {
+	gauge: { name: string; isSimulated: boolean };
+	/** Rain of the last days, for whoever wants to see it. */
+	rain: RainDay[];
+	/** Rain in a day that counts as a storm, and how soon a round goes after it. */
+	least_mm: number;
+	within_h: number;
+	/** The latest storm for which there is still time; null where there is none. */
+	storm: Storm | null;
+	offers: StormOffer[];
+}
+
 export interface StormOffer {
 	circuitId: string;
 	/** The first day that breaks no rule, with who goes; null where none does. */

@@ -39,7 +39,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 30px;
 		max-width: 1120px;
 	}
 	header {
@@ -54,10 +53,5 @@
 		flex-wrap: wrap;
 		gap: 8px;
 		align-items: center;
-	}
-	@media (max-width: 640px) {
-		.page {
-			padding-inline: 14px;
-		}
 	}
 </style>

@@ -46,7 +46,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 40px;
 		max-width: 1040px;
 	}
 	li {
@@ -61,9 +60,6 @@
 		margin-top: 26px;
 	}
 	@media (max-width: 640px) {
-		.page {
-			padding-inline: 14px;
-		}
 		li {
 			grid-template-columns: 1fr;
 		}

@@ -42,6 +42,12 @@
 				{/if}
 			</section>
 		{/if}
+		{#if data.id && kind.name === 'instruments'}
+			<section>
+				<h2>Calibrations</h2>
+				<p><a class="act plain" href="/plan/calibrate/{data.name}">See those of {data.name}, or calibrate it now</a></p>
+			</section>
+		{/if}
 		{#if data.id}
 			<AuditTrail lines={data.audit} />
 			{#if kind.name !== 'program' && kind.name !== 'people'}
@@ -69,7 +75,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 40px;
 		max-width: 980px;
 	}
 	section {
@@ -98,9 +103,6 @@
 		white-space: pre-line;
 	}
 	@media (max-width: 640px) {
-		.page {
-			padding-inline: 14px;
-		}
 		dl {
 			grid-template-columns: 1fr;
 		}

@@ -117,7 +117,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 40px;
 		max-width: 980px;
 	}
 	form {

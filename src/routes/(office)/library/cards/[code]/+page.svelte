@@ -54,7 +54,6 @@
 
 <style>
 	.page {
-		padding: 18px 26px 40px;
 		max-width: 1140px;
 	}
 	.two {
@@ -90,9 +89,6 @@
 		padding: 4px 0;
 	}
 	@media (max-width: 900px) {
-		.page {
-			padding-inline: 14px;
-		}
 		.two {
 			grid-template-columns: 1fr;
 		}
