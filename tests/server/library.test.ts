@@ -251,7 +251,7 @@ describe('method cards', () => {
 			{ ...planned, id: begun, startsAt: new Date(now_ms + 3_600_000) }
 		]);
 		await db.insert(visit).values({ programId, id: v7(), siteId, cardVersionId, roundId: begun, openedBy: members.monitor.id, startedAt: new Date(now_ms) });
-		const both = await Promise.all([1, 2].map((h) => keepVersion(db, who, 'stream-visit', 1, { 'holding.bacteria_h': String(4 + h) }, now_ms)));
+		const both = await Promise.all([1, 2].map((h) => keepVersion(db, who, 'stream-visit', 1, { 'holding.bacteria_h': String(3 + h) }, now_ms)));
 		expect(both.filter((b) => b.ok)).toEqual([{ ok: true, version: 2, roundsMoved: 1 }]);
 		expect(both.find((b) => !b.ok)).toMatchObject({ why: [{ why: expect.stringMatching(/kept version 2 meanwhile/) }] });
 		const versions = await db.select().from(methodCardVersion).where(eq(methodCardVersion.programId, programId));
