@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { roundLabels } from '../../src/lib/core/custody';
 import { orderSteps, streamVisit } from '../../src/lib/core/method';
 import { followOrder } from '../../src/lib/core/schedule';
+import { printSeasonSheet } from '../../src/lib/server/paper/for-the-wall';
 import { printCustodyForm, printFieldSheets, printRoundSheet, type PaperRound } from '../../src/lib/server/paper/for-the-car';
 
 const sites = ['QU1', 'TE4'].map((code) => ({
@@ -75,5 +76,51 @@ describe('papers for the car', () => {
 		for (const { code } of round.labels) expect(words).toContain(code);
 		expect(words).toContain('bacteria, duplicate');
 		expect(words).toContain('seal number');
+	});
+});
+
+describe('the season on the wall', () => {
+	const aRound = (day: number, name: string, more: object = {}) => ({
+		id: name,
+		name,
+		circuitId: 'c',
+		day,
+		crew: ['p'],
+		siteIds: ['a', 'b'],
+		quality: [],
+		refusedBecause: null,
+		state: 'planned' as const,
+		...more
+	});
+	const MAY_1 = 20_574;
+
+	it('has every round of the season under its month, what came of it, and room for a pencil', async () => {
+		const pdf = await printSeasonSheet({
+			program: 'Kell Watch',
+			from: MAY_1,
+			to: MAY_1 + 60,
+			rounds: [
+				aRound(MAY_1 + 40, 'June round', { crew: [] }),
+				aRound(MAY_1 + 3, 'May round', { state: 'done', quality: [{ siteId: 'a', kind: 'duplicate' }] }),
+				aRound(MAY_1 + 10, 'Wet round', { state: 'refused', refusedBecause: 'over the bank' }),
+				aRound(MAY_1 - 5, 'April round')
+			],
+			codesOf: () => ['KE1', 'KE2'],
+			crewOf: (r) => (r.crew.length ? ['AF'] : [])
+		});
+		const words = wordsOf(pdf);
+		expect(words).toContain('Kell Watch: the season');
+		expect(words).not.toContain('April round');
+		expect(words.indexOf('May 2026')).toBeLessThan(words.indexOf('May round'));
+		expect(words.indexOf('June 2026')).toBeLessThan(words.indexOf('June round'));
+		expect(words.indexOf('Wet round')).toBeLessThan(words.indexOf('June 2026'));
+		expect(words).toMatch(/May round\s+KE1 KE2\s+AF\s+duplicate\s+done/);
+		expect(words).toContain('refused: over the bank');
+		expect(words).toMatch(/June round\s+KE1 KE2\s+_{4,}/);
+	});
+
+	it('of an empty season says so much and no more', async () => {
+		const words = wordsOf(await printSeasonSheet({ program: 'New', from: MAY_1, to: MAY_1 + 9, rounds: [], codesOf: () => [], crewOf: () => [] }));
+		expect(words).toContain('0 rounds');
 	});
 });

@@ -312,3 +312,15 @@ describe('laws', () => {
 		);
 	});
 });
+
+describe('a site with a wading limit of its own', () => {
+	const at = (depth_m: number) => book([1, 'arrival/depth_m', depth_m], [1, 'arrival/velocity_m_s', 0.1]);
+	const over = (depth_m: number, wadingDepth_m: number | null) =>
+		see(at(depth_m), { site: { ...context.site, wadingDepth_m } }).flags.find((f) => f.code === 'over-wading-limit');
+
+	it('goes before the card: deep and slow is over it', () => {
+		expect(over(0.28, 0.25)?.evidence).toMatchObject({ depth_m: 0.28, limit: expect.stringMatching(/or here deeper than 0\.25 m/) });
+		expect(over(0.24, 0.25)).toBeUndefined();
+		expect(over(0.28, null)).toBeUndefined();
+	});
+});

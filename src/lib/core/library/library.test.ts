@@ -128,6 +128,41 @@ describe('what is typed', () => {
 	});
 });
 
+describe('texts of any value come back as it', () => {
+	const lookup = lookupIn(small());
+	/** What a field reads from what it wrote. */
+	const back = (name: KindName, field: string, value: unknown) => the(name).fields[field]!.read(the(name).fields[field]!.write(value, lookup), lookup);
+	const day = fc.date({ min: new Date('1990-01-01'), max: new Date('2090-01-01'), noInvalidDate: true }).map((d) => d.toISOString().slice(0, 10));
+
+	it.each<[KindName, string, fc.Arbitrary<unknown>]>([
+		['streams', 'length_km', fc.double({ min: 0.01, max: 10_000, noNaN: true })],
+		['sites', 'latitude', fc.double({ min: -90, max: 90, noNaN: true }).map((x) => x + 0)],
+		['sites', 'ways', fc.subarray(['wading', 'bank', 'bridge', 'pole'], { minLength: 1 })],
+		['sites', 'opens_min', fc.option(fc.integer({ min: 0, max: 1439 }))],
+		['sites', 'leaveUntil', fc.option(day)],
+		['sites', 'lowWaterAt', fc.option(day.map((d) => `${d} 06:20`))],
+		['people', 'weekdays', fc.subarray([1, 2, 3, 4, 5, 6, 0])],
+		['people', 'away', fc.array(fc.tuple(day, day).map((pair) => ({ from: [...pair].sort()[0]!, to: [...pair].sort()[1]! })))],
+		['labs', 'closedOn', fc.uniqueArray(day).map((list) => [...list].sort())],
+		['circuits', 'disinfects', fc.boolean()],
+		['circuits', 'earliestStart_min', fc.integer({ min: 0, max: 1439 })]
+	])('%s: %s', (name, field, values) => {
+		fc.assert(fc.property(values, (value) => void expect(back(name, field, value)).toEqual({ value })));
+	});
+
+	it('and no text at all makes a reader fall over', () => {
+		fc.assert(
+			fc.property(fc.string(), (text) => {
+				for (const kind of kinds)
+					for (const field of Object.values(kind.fields)) {
+						const read = field.read(text, lookup);
+						expect('value' in read || read.why.length > 0).toBe(true);
+					}
+			})
+		);
+	});
+});
+
 describe('what must hold between things', () => {
 	it('a stream that joins itself', () => {
 		const library = small();
