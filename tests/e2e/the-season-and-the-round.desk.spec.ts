@@ -102,6 +102,27 @@ test.describe('a coordinator plans', () => {
 		await expect(page.getByRole('button', { name: /proposed$/ })).toHaveCount(0);
 	});
 
+	test('a round goes to fewer or other sites this once', async ({ page }) => {
+		await page.goto('/plan');
+		await board(page)
+			.getByRole('button', { name: /^Upper round, .*planned$/ })
+			.first()
+			.click();
+		await page.getByRole('link', { name: 'Plan the day', exact: true }).click();
+		await page.getByText('Sites of this round: 4').click();
+		await page.getByLabel('TE1 Tessel 1').uncheck();
+		await page.getByLabel('TE3 Tessel 3').check();
+		await page.getByLabel('HO1 Hobbin 1').uncheck();
+		await page.getByRole('button', { name: 'Keep these 3' }).click();
+		await expect(page.getByText('Upper round goes to 3 sites.')).toBeVisible();
+		await page.getByText('Sites of this round: 3').click();
+		await page.getByLabel('TE3 Tessel 3').uncheck();
+		await page.getByLabel('TE1 Tessel 1').check();
+		await page.getByLabel('HO1 Hobbin 1').check();
+		await page.getByRole('button', { name: 'Keep these 4' }).click();
+		await expect(page.getByText('Upper round goes to 4 sites.')).toBeVisible();
+	});
+
 	test('a round’s day has its slack, and another order is tried and put back', async ({ page }) => {
 		await page.goto('/plan');
 		await page.getByRole('link', { name: /^Plan the day: Lower round/ }).click();

@@ -339,6 +339,39 @@ describe('the calendar', () => {
 	});
 });
 
+describe('the sites of one round', () => {
+	it('are picked for this once: the circuit keeps its own, and a duplicate goes with its site', async () => {
+		const { who, program, roundId, circuitId } = await aPlan();
+		const { programId, siteId } = program;
+		const [own] = await db
+			.select()
+			.from(site)
+			.where(and(eq(site.programId, programId), eq(site.id, siteId)));
+		const [second, gone] = [v7(), v7()];
+		await db.insert(site).values([
+			{ ...own!, id: second, code: 'S2', name: 'Site 2' },
+			{ ...own!, id: gone, code: 'S3', name: 'Site 3', retiredOn: '2026-01-01' }
+		]);
+		const key = and(eq(round.programId, programId), eq(round.id, roundId));
+		await db
+			.update(round)
+			.set({ quality: [{ siteId, kind: 'duplicate' }] })
+			.where(key);
+		const pick = (siteIds: string[]) => changePlan(db, who, { change: 'sites', roundId, siteIds }, now_ms);
+		expect(await pick([siteId, second])).toMatchObject({ ok: true, said: 'Upper goes to 2 sites.' });
+		expect((await loadRoundDay(db, who, roundId, now_ms))!.sites.map((s) => s.code)).toEqual(['S1', 'S2']);
+		expect((await loadRoundDay(db, who, roundId, now_ms))!.couldGoTo.map((s) => [s.code, s.isOwn])).toEqual([
+			['S1', true],
+			['S2', false]
+		]);
+		for (const bad of [[gone], [siteId, siteId], [v7()]]) expect(await pick(bad)).toMatchObject({ ok: false });
+		await pick([second]);
+		expect((await db.select().from(round).where(key))[0]).toMatchObject({ siteIds: [second], quality: [] });
+		expect((await db.select().from(circuit).where(eq(circuit.id, circuitId)))[0]!.siteIds).toEqual([siteId]);
+		expect(PlanChange.safeParse({ change: 'sites', roundId, siteIds: [] }).error?.issues[0]?.message).toBe('A round goes to one site at least.');
+	});
+});
+
 describe('a site’s own limits', () => {
 	it('its gate and its tide are when a visit may begin, and its lab’s shorter holding time counts', async () => {
 		const { who, program, roundId } = await aPlan();

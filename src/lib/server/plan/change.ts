@@ -1,10 +1,10 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { Board, factsFromWire, placeQualitySamples } from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
-import { audit, circuit, methodCardVersion, round } from '../db/schema';
+import { audit, circuit, methodCardVersion, round, site } from '../db/schema';
 import { dayNumber, instantAt, minuteOfDay } from './local-day';
 import { loadSeason } from './season';
 
@@ -16,6 +16,7 @@ export const PlanChange = z.discriminatedUnion('change', [
 	z.object({ change: z.literal('refuse'), roundId: z.uuid(), reason: z.string().trim().min(1, 'Say why the date is refused.').max(300) }),
 	z.object({ change: z.literal('remove'), roundId: z.uuid() }),
 	z.object({ change: z.literal('start'), roundId: z.uuid(), minute: z.number().int().min(0).max(1439), siteIds: z.array(z.uuid()).min(1).max(60) }),
+	z.object({ change: z.literal('sites'), roundId: z.uuid(), siteIds: z.array(z.uuid()).min(1, 'A round goes to one site at least.').max(60) }),
 	z.object({
 		change: z.literal('take'),
 		rounds: z
@@ -60,6 +61,7 @@ async function changeRound(tx: Db, who: Membership, change: Exclude<PlanChange, 
 	}
 	if (change.change === 'start' && [...change.siteIds].sort().join() !== [...there.siteIds].sort().join())
 		return { ok: false, why: 'The round has other sites by now. Load the page again.' };
+	if (change.change === 'sites') return pickSites(tx, who, there, change.siteIds, now_ms);
 	const after =
 		change.change === 'move'
 			? { startsAt: new Date(instantAt(change.day, minuteOfDay(+there.startsAt, timeZone), timeZone)) }
@@ -70,6 +72,23 @@ async function changeRound(tx: Db, who: Membership, change: Exclude<PlanChange, 
 	await tx.update(round).set(after).where(key);
 	await note(tx, who, there.id, there, { ...there, ...after }, now_ms);
 	return { ok: true, said: change.change === 'refuse' ? `${there.name}: the date is refused.` : `${there.name} is planned anew.` };
+}
+
+/** A round goes to other sites than its circuit does: this once. What was to be duplicated at a site left out is not. */
+async function pickSites(tx: Db, who: Membership, there: typeof round.$inferSelect, siteIds: readonly string[], now_ms: number): Promise<Changed> {
+	const known = await tx
+		.select({ id: site.id })
+		.from(site)
+		.where(and(eq(site.programId, who.programId), inArray(site.id, [...siteIds]), isNull(site.retiredOn)));
+	if (known.length !== new Set(siteIds).size || known.length !== siteIds.length)
+		return { ok: false, why: 'One of these sites is not visited any more, or is named twice.' };
+	const after = { siteIds: [...siteIds], quality: there.quality.filter((q) => siteIds.includes(q.siteId)) };
+	await tx
+		.update(round)
+		.set(after)
+		.where(and(eq(round.programId, who.programId), eq(round.id, there.id)));
+	await note(tx, who, there.id, there, { ...there, ...after }, now_ms);
+	return { ok: true, said: `${there.name} goes to ${siteIds.length} ${siteIds.length === 1 ? 'site' : 'sites'}.` };
 }
 
 /** Takes proposed rounds into the plan; the rules are looked up again here, for the plan may have changed meanwhile. */

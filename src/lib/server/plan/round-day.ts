@@ -40,6 +40,8 @@ export interface RoundDay {
 		longitude: number;
 		visitLearnedFrom: number;
 	}[];
+	/** Every site that it could go to, those of its circuit first. */
+	couldGoTo: { id: string; code: string; name: string; isOwn: boolean }[];
 	lab: string | null;
 	/** The lab takes nothing that day: whatever is left of other limits, the bottles are lost. */
 	isLabShut: boolean;
@@ -120,6 +122,10 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 			longitude,
 			visitLearnedFrom: learned.get(id)?.visits ?? 0
 		})),
+		couldGoTo: all
+			.filter((s) => s.retiredOn === null)
+			.map(({ id, code, name }) => ({ id, code, name, isOwn: row.circuit.siteIds.includes(id) }))
+			.sort((a, b) => Number(b.isOwn) - Number(a.isOwn) || (a.code < b.code ? -1 : 1)),
 		lab: lab?.name ?? null,
 		isLabShut: lab !== null && open === null,
 		depot: depot.name,

@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { bestDay, followOrder, ifLeftOut, remedies, restOfDay } from '$lib/core/schedule';
+import { bestDay, ifLeftOut, remedies, restOfDay } from '$lib/core/schedule';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
@@ -18,13 +18,11 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	if (!day) error(404, 'There is no such round in your program’s plan.');
 	const { question } = day;
 	const best = bestDay(question);
-	const planned = followOrder(question, day.order, day.start_min);
 	const isTight = (best?.plan.slack.least_min ?? -Infinity) < THIN_min;
 	const round = { ...day, card: null }; // the card is for paper; the page needs none of it
 	return {
 		round,
 		best,
-		planned,
 		leftOut: question.stops.length > 1 ? ifLeftOut(question).map(({ id, day: d }) => ({ id, least_min: d?.plan.slack.least_min ?? null })) : [],
 		remedies: isTight ? remedies(question, day.alternatives, THIN_min) : [],
 		thin_min: THIN_min,

@@ -2,6 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { sayMinute, sayMinutes, sayPlanDay, sayRemedy } from '$lib/core/interpret';
 	import { followOrder, ifDelayed } from '$lib/core/schedule';
+	import RoundSites from '$lib/ui/plan/RoundSites.svelte';
 	import DayLine from '$lib/ui/plan/DayLine.svelte';
 	import { changePlan } from '../../change-plan';
 	import type { PageProps } from './$types';
@@ -18,7 +19,9 @@
 	let said = $state<{ words: string; isBad: boolean } | null>(null);
 
 	const shown = $derived(tried ?? { order: round.order, start_min: round.start_min });
-	const plan = $derived(data.rest ? data.rest.plan : (followOrder(question, shown.order, shown.start_min) ?? data.planned));
+	const asked = $derived(followOrder(question, shown.order, shown.start_min));
+	/** Where what is asked misses a site's window, the best day is drawn, and it is said. */
+	const plan = $derived(data.rest ? data.rest.plan : (asked ?? data.best?.plan ?? null));
 	const delays = $derived(plan && !data.rest ? ifDelayed(question, plan, DELAY_min) : []);
 	const slack = $derived(plan?.slack.least_min ?? null);
 	const tightest = $derived.by(() => {
@@ -27,7 +30,7 @@
 		if (holding_min === least_min) return 'left of the first bottle’s time when the last plate is poured';
 		return closing_min === least_min ? 'left before the lab closes' : 'left of the daylight at the last site';
 	});
-	const isBest = $derived(data.best !== null && plan !== null && plan.slack.least_min >= data.best.plan.slack.least_min && tried === null);
+	const isBest = $derived(data.best !== null && plan !== null && asked !== null && plan.slack.least_min >= data.best.plan.slack.least_min && tried === null);
 	const isChanged = $derived(tried !== null && (tried.start_min !== round.start_min || tried.order.join() !== round.order.join()));
 	const mayMove = $derived(data.mayPlan && !round.soFar && round.refusedBecause === null);
 
@@ -35,6 +38,14 @@
 		const order = [...shown.order];
 		order.splice(to, 0, ...order.splice(from, 1));
 		tried = { order, start_min: shown.start_min };
+	}
+
+	async function pickSites(siteIds: string[]) {
+		const answer = await changePlan({ change: 'sites', roundId: round.id, siteIds });
+		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
+		if (!answer.ok) return;
+		tried = null;
+		await invalidateAll();
 	}
 
 	async function keep() {
@@ -63,6 +74,11 @@
 	{#if round.refusedBecause}<p class="say spoils">This date was refused: {round.refusedBecause}</p>{/if}
 	<div class="day">
 		<section aria-label="The day">
+			{#if !data.rest && asked === null && plan}
+				<p class="say spoils">
+					<b>So planned, a site is reached after the time in which it may be visited.</b> What is drawn is the best day; keep it, or start at another time.
+				</p>
+			{/if}
 			{#if plan}
 				<DayLine
 					{question}
@@ -79,6 +95,11 @@
 						? ', an hour where there are none'
 						: ''}. {#if mayMove}Drag a stop sideways to start earlier or later, up or down to change the order; or choose it and use the arrow keys.{/if}
 				</p>
+				{#if mayMove}
+					{#key round.sites.map((s) => s.id).join()}
+						<RoundSites sites={round.couldGoTo} chosen={round.sites.map((s) => s.id)} onkeep={(ids) => void pickSites(ids)} />
+					{/key}
+				{/if}
 				<p class="papers">
 					<a class="act" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
 					<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>

@@ -1,0 +1,58 @@
+<script module lang="ts">
+	export interface Props {
+		/** All sites that could be on a round, those of its own circuit first. */
+		sites: { id: string; code: string; name: string; isOwn: boolean }[];
+		chosen: readonly string[];
+		onkeep: (siteIds: string[]) => void;
+	}
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+
+	let { sites, chosen, onkeep }: Props = $props();
+
+	// the page makes this anew when the round's sites have changed
+	let picked = $state(untrack(() => [...chosen]));
+	const isChanged = $derived([...picked].sort().join() !== [...chosen].sort().join());
+	const toggle = (id: string) => (picked = picked.includes(id) ? picked.filter((p) => p !== id) : [...picked, id]);
+</script>
+
+<details>
+	<summary>Sites of this round: {chosen.length}</summary>
+	<div class="sites">
+		{#each sites as site (site.id)}
+			<label class:other={!site.isOwn}
+				><input type="checkbox" checked={picked.includes(site.id)} onchange={() => toggle(site.id)} />{site.code} {site.name}</label
+			>
+		{/each}
+	</div>
+	{#if picked.length === 0}<p class="why">A round goes to one site at least. To give it up, take it off the season.</p>{/if}
+	<p><button type="button" class="act main" disabled={!isChanged || picked.length === 0} onclick={() => onkeep(picked)}>Keep these {picked.length}</button></p>
+</details>
+
+<style>
+	summary {
+		cursor: pointer;
+		min-height: 32px;
+	}
+	.sites {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 16px;
+		margin: 4px 0 8px;
+	}
+	label {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 32px;
+	}
+	.other {
+		color: var(--ink-2);
+	}
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>
