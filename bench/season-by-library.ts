@@ -1,4 +1,4 @@
-import { createRequire } from 'node:module';
+import loadSolver from 'highs';
 import { Board, propose, type Circuit, type SeasonFacts } from '../src/lib/core/schedule';
 import { bestOf, type Bench } from './measure';
 import { newId, season } from './season-propose';
@@ -9,9 +9,6 @@ import { newId, season } from './season-propose';
  * bottles a day, a team's people, and gear that must dry between waters. Who goes is left out, which can only help the
  * solver: its cost is a bound that ours cannot pass.
  */
-
-type Solver = { solve(program: string, options: object): { Status: string; ObjectiveValue: number } };
-const loadSolver = createRequire(import.meta.url)('highs') as () => Promise<Solver>;
 
 const LIMIT_s = 60;
 const TOO_FAR = 100_000;
