@@ -37,7 +37,7 @@ export function printSeasonSheet({ program, from, to, rounds, codesOf, crewOf }:
 			...months.flatMap((month): Content[] => [
 				{ text: month, style: 'section' },
 				ruledTable(
-					[62, 110, 120, 60, 60, '*'],
+					[54, 104, 92, 48, 50, '*'],
 					['day', 'round', 'sites', 'crew', 'quality', 'what came of it'],
 					inSeason.filter((r) => MONTH.format(r.day * DAY_ms) === month).map(row)
 				)

@@ -20,8 +20,9 @@ export async function seasonCalendar(db: Db, of: CalendarOf, now_ms: number): Pr
 	const dayParts = (day: number) => dateOfDay(day).split('-').map(Number) as [number, number, number];
 	const events = rounds
 		.filter((r) => r.state === 'planned')
-		.map((r): EventAttributes => ({
+		.map((r): EventAttributes & { timestamp: number } => ({
 			uid: `${r.id}@keen-riffle`,
+			timestamp: now_ms, // known to the library, not to its types; else it asks the machine's clock
 			title: r.name,
 			start: dayParts(r.day),
 			end: dayParts(r.day + 1),
