@@ -99,8 +99,8 @@ test('streams, sites, cards, teams, people, places and a circuit, each where the
 		'Hands in at': 'Bench',
 		'Runs on': ['Mon', 'Tue', 'Wed', 'Thu'],
 		'Days apart, at least': '15',
-		near: '30',
-		'at most': '37',
+		'Days apart, near': '30',
+		'Days apart, at most': '37',
 		People: '1',
 		'Starts from': '07:30',
 		'Starts until': '11:00'
@@ -215,6 +215,17 @@ test('a card is changed as its next version and compared with the last', async (
 	await page.getByRole('link', { name: 'beside 2' }).click();
 	await expect(page.getByText('They differ in 1 of')).toBeVisible();
 	await expect(page.getByRole('row', { name: /depth × speed/ })).toContainText('0.90.7');
+});
+
+test('an address or a form that asks for nonsense is answered in words', async () => {
+	const streams = await page.request.get('/library/streams');
+	const id = /\/library\/streams\/([0-9a-f-]{36})/.exec(await streams.text())![1]!;
+	expect((await page.request.get(`/library/streams/${id}?before=yesterday`)).status()).toBe(200);
+	expect((await page.request.get('/library/no-such-shelf')).status()).toBe(404);
+	const post = (path: string, form: Record<string, string>) => page.request.post(path, { form, headers: { origin: server.url } });
+	expect((await post('/library/people/new?/join', {})).status()).toBe(404);
+	const odd = await post('/library/sites/import', { text: 'code\nA', defaults: '{' });
+	expect(await odd.text()).toContain('could not be read. Load the page again.');
 });
 
 test('only a coordinator changes the library', async ({ browser }) => {

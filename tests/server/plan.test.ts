@@ -26,7 +26,8 @@ import { gearOfRound } from '../../src/lib/server/plan/gear';
 import { PackWords, tellTicks } from '../../src/lib/server/plan/pack-ticks';
 import { loadRoundDay } from '../../src/lib/server/plan/round-day';
 import { loadSeason } from '../../src/lib/server/plan/season';
-import { afterStorm } from '../../src/lib/server/plan/storm';
+import { minuteOfDay } from '../../src/lib/server/plan/local-day';
+import { afterStorm, rainLately } from '../../src/lib/server/plan/storm';
 import { simulatedRainGauge } from '../../src/lib/server/services/rain-gauge';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
@@ -313,7 +314,7 @@ describe('after a storm', () => {
 			.where(eq(member.programId, program.programId));
 		const demo = { ...who, program: { ...who.program, isDemo: true } };
 		const season = await loadSeason(db, demo, early);
-		const { storm, offers, rain } = await afterStorm(db, demo, season, early);
+		const { storm, offers, rain } = afterStorm(await rainLately(db, demo, early), season, minuteOfDay(early, 'Etc/UTC'));
 		expect(storm).toMatchObject({ day: today - 1 });
 		expect(rain).toHaveLength(15);
 		const offer = offers.find((o) => o.circuitId === circuitId)!;
@@ -322,7 +323,7 @@ describe('after a storm', () => {
 			ok: true,
 			said: 'Upper, after the storm is in the plan.'
 		});
-		expect((await afterStorm(db, demo, await loadSeason(db, demo, early), early)).offers).toEqual([]);
+		expect(afterStorm(await rainLately(db, demo, early), await loadSeason(db, demo, early), minuteOfDay(early, 'Etc/UTC')).offers).toEqual([]);
 	});
 });
 

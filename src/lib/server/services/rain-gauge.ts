@@ -6,7 +6,7 @@ export interface RainGauge {
 	name: string;
 	isSimulated: boolean;
 	/** Days from first to last, in the program's own calendar. */
-	daily(from: number, to: number): Promise<RainDay[]>;
+	daily: (from: number, to: number) => Promise<RainDay[]>;
 }
 
 const STORM_EVERY_days = 37;

@@ -1,4 +1,5 @@
 import { asc, eq, sql } from 'drizzle-orm';
+import { leaveMissing } from '../../core/library';
 import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { readScope } from '../access';
@@ -8,6 +9,7 @@ import type { Membership } from '../db/queries/members';
 import { peopleOf, teamMembers } from '../db/queries/members';
 import { entryOf, instrumentFacts, usualBefore } from '../projection/facts';
 import { gearOfRound } from '../plan/gear';
+import { dateOfDay, dayNumber } from '../plan/local-day';
 import { cursorAt, tip } from './send';
 
 const DAY_ms = 86_400_000;
@@ -26,11 +28,10 @@ interface RoundRow extends Record<string, unknown> {
 }
 
 /** What speaks against going to a site at all, in words; '' where nothing does. */
-function whyBarred({ leave, leaveUntil, retiredOn }: typeof site.$inferSelect, today: string): string {
-	if (retiredOn !== null) return `Not visited any more since ${retiredOn}.`;
-	if (leave === 'refused') return 'The landowner has refused leave.';
-	if (leave === 'asked') return 'The landowner’s leave is asked for, not given yet.';
-	return leaveUntil !== null && leaveUntil < today ? `The landowner’s leave ended on ${leaveUntil}.` : '';
+function whyBarred(place: typeof site.$inferSelect, today: string): string {
+	if (place.retiredOn !== null) return `Not visited any more since ${place.retiredOn}.`;
+	const why = leaveMissing(place, today);
+	return why === null ? '' : `${why}.`;
 }
 
 /** What this member's phone carries: the program as it stands, rounds near in time, and every line of open visits. */
@@ -41,7 +42,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	const [settings] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const people = await peopleOf(db, programId);
 	const sites = await db.select().from(site).where(eq(site.programId, programId)).orderBy(asc(site.code));
-	const today = now.toISOString().slice(0, 10);
+	const today = dateOfDay(dayNumber(clock.now_ms, member.program.timeZone));
 	const usual = await usualBefore(
 		db,
 		programId,

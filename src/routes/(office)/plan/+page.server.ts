@@ -5,7 +5,8 @@ import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadSeason } from '$lib/server/plan/season';
 import { feedKeyOf, newFeedKey } from '$lib/server/plan/calendar';
-import { afterStorm, stormDays } from '$lib/server/plan/storm';
+import { minuteOfDay } from '$lib/server/plan/local-day';
+import { afterStorm, rainLately } from '$lib/server/plan/storm';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -13,10 +14,16 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const member = locals.member!;
 	const db = database();
 	const now_ms = serverNow_ms();
-	const season = await loadSeason(db, member, now_ms, await stormDays(db, member, now_ms));
+	const rain = await rainLately(db, member, now_ms);
+	const season = await loadSeason(
+		db,
+		member,
+		now_ms,
+		rain.storms.map((s) => s.day)
+	);
 	return {
 		...season,
-		weather: await afterStorm(db, member, season, now_ms),
+		weather: afterStorm(rain, season, minuteOfDay(now_ms, member.program.timeZone)),
 		network: await streamNetwork(db, member.programId),
 		people: await peopleOf(db, member.programId),
 		feed: await feedKeyOf(db, member.programId).then((key) => (key === null ? null : `${url.origin}/calendar/${key}.ics`)),

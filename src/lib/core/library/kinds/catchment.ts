@@ -115,20 +115,17 @@ export const sites = kind({
 		];
 	},
 	doubts: (row, library, today) => [
-		...(row.leave === 'refused' || row.leave === 'asked'
-			? [
-					{
-						field: 'leave' as const,
-						why: `The landowner’s leave is ${row.leave === 'asked' ? 'asked for, not given yet' : 'refused'}: nobody should be sent here.`
-					}
-				]
-			: []),
-		...(row.leaveUntil !== null && row.leaveUntil < today
-			? [{ field: 'leaveUntil' as const, why: `The landowner’s leave ended on ${row.leaveUntil}. Ask again.` }]
-			: []),
+		...(leaveMissing(row, today) === null ? [] : [{ field: 'leave' as const, why: `${leaveMissing(row, today)!}: nobody should be sent here.` }]),
 		...farFromStream(row, library)
 	]
 });
+
+/** Why the landowner's leave does not let anyone go to a site today, without a full stop; null where it does. */
+export function leaveMissing({ leave, leaveUntil }: { leave: string; leaveUntil: string | null }, today: string): string | null {
+	if (leave === 'refused') return 'The landowner has refused leave';
+	if (leave === 'asked') return 'The landowner’s leave is asked for, not given yet';
+	return leaveUntil !== null && leaveUntil < today ? `The landowner’s leave ended on ${leaveUntil}` : null;
+}
 
 /** A site that lies much further from another on the same stream than the water between them is long. */
 function farFromStream(row: { id: string; streamId: string; river_km: number; latitude: number; longitude: number }, library: Library) {

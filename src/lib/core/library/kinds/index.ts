@@ -11,4 +11,5 @@ export const kinds: readonly Kind[] = [program, streams, sites, teams, people, d
 
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
 
+export { leaveMissing } from './catchment';
 export { isTimeZone } from './program';

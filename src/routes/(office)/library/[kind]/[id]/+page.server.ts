@@ -11,6 +11,7 @@ import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
 
 const MOST_LETTERS = 20_000;
+const Id = z.uuid();
 const Text = z.string().max(MOST_LETTERS, 'That is too long to be kept.');
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
@@ -22,8 +23,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const row = library[kind.name].find((r) => r.id === params.id) ?? null;
 	const isNew = params.id === 'new' && kind.name !== 'program';
 	if (!row && !(isNew && mayKeep)) error(404, `There is no such ${kind.one} here.`);
-	const before =
-		row && mayKeep && url.searchParams.has('before') ? await textsBefore(database(), member, kind, row.id, url.searchParams.get('before')!, library) : null;
+	const asked = Id.safeParse(url.searchParams.get('before'));
+	const before = row && mayKeep && asked.success ? await textsBefore(database(), member, kind, row.id, asked.data, library) : null;
 	const texts = row ? writeRow(kind, row, lookup) : {};
 	if (!mayKeep) delete texts['email'];
 	return {
@@ -75,6 +76,7 @@ export const actions: Actions = {
 	join: async ({ locals, params, url }) => {
 		const member = locals.member!;
 		if (!can(member, 'keep-library') || params.kind !== 'people') error(403, 'Only a coordinator makes such a link.');
+		if (!Id.safeParse(params.id).success) error(404, 'There is no such person here.');
 		const word = await joinWord(database(), member.programId, params.id);
 		if ('why' in word) return fail(400, { texts: null, objections: [{ field: '', why: word.why }] });
 		return { join: `${url.origin}/join/${word.token}` };

@@ -16,7 +16,14 @@ const Asked = z.object({
 		.max(3_600_000, 'That is more than 3.5 MB. Leave out what is not needed; nothing was written.'),
 	defaults: z
 		.string()
-		.transform((text) => JSON.parse(text) as unknown)
+		.transform((text, c) => {
+			try {
+				return JSON.parse(text) as unknown;
+			} catch {
+				c.addIssue('What stands where the file says nothing could not be read. Load the page again.');
+				return z.NEVER;
+			}
+		})
 		.pipe(z.record(z.string(), z.string().max(400))),
 	confirmed: z.string().nullable()
 });
