@@ -3,6 +3,7 @@ import { evaluateFullSheet } from './evaluate-full-sheet';
 import { evaluateKeystroke } from './evaluate-keystroke';
 import { packFirstLoad, sampleFirstLoad } from './first-load';
 import { kendall20000 } from './kendall-20000';
+import { idleWakeups, sampleLatency40 } from './on-the-bank';
 import { rarefactionCurve5000 } from './rarefaction-curve-5000';
 import { route12, route8 } from './route';
 import { seasonLibrary10, seasonLibrary100 } from './season-by-library';
@@ -29,6 +30,8 @@ const benches: Bench[] = [
 	sampleFirstLoad,
 	packFirstLoad,
 	coldOfflineStart,
+	sampleLatency40,
+	idleWakeups,
 	sitePage300Years,
 	sync10000
 ];

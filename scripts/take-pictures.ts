@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
-import { DEMO_PASSWORD, demoSignIns } from '../src/lib/server/demo/people';
+import { DEMO_PASSWORD, demoSignIns, emailOf, people } from '../src/lib/server/demo/people';
 import type { Role } from '../src/lib/server/db/schema';
 
 /* Walks the demo as each person and takes a picture of each main view. */
@@ -132,16 +132,16 @@ const verticals = [
 	[4.8, 0.08, 0.1]
 ];
 for (const vertical of verticals) for (const figure of vertical) await keep(String(figure));
-await bank.getByRole('button', { name: /^Far edge of the water/ }).click();
+await bank.getByRole('textbox', { name: /^Far edge of the water/ }).click();
 await keep('5.1');
 await bank.getByText(/^Best next: a vertical at/).waitFor();
-await bank
-	.getByRole('button', { name: /^Vertical, depth, m: 0.31/ })
-	.last()
-	.click();
+await bank.waitForTimeout(400);
+const depths = bank.getByRole('textbox', { name: 'Vertical, depth, m' });
+await depths.nth(5).click();
 await keep('3.1');
+await bank.getByText(/is rarely waded/).waitFor();
 await bank.keyboard.press('Enter'); // it is asked about, and kept all the same
-await bank.getByRole('button', { name: /^Vertical, depth, m: 3.1/ }).click();
+await depths.nth(5).click();
 await keep('0.31');
 await bank.getByText(/3.1 by IQ/).waitFor();
 await take(bank, 'sample-flow');
@@ -150,6 +150,21 @@ await bank.setViewportSize(desk);
 await bank.goto(flow);
 await bank.getByText(/^Best next: a vertical at/).waitFor();
 await take(bank, 'sample-flow-desk');
+
+// what is going on: a strip that develops
+const crew = await browser.newContext({ viewport: phone, baseURL: base, hasTouch: true });
+const answer = await crew.request.post('/api/auth/sign-in/email', {
+	headers: { origin: base },
+	data: { email: emailOf(people.find((p) => p.initials === 'MP')!), password: DEMO_PASSWORD }
+});
+if (!answer.ok()) throw new Error(`sign-in answered ${String(answer.status())}`);
+const strips = await crew.newPage();
+await strips.goto('/sample');
+await strips.getByText(/^Packed /).waitFor();
+const developing = await strips.getByRole('listitem').filter({ hasText: 'Tessel 1' }).getByRole('link').first().getAttribute('href');
+await strips.goto(`${developing!}/nitrate`);
+await strips.getByRole('heading', { name: /Which block of the chart/ }).waitFor();
+await take(strips, 'sample-strip');
 
 const sun = await as('monitor', phone, 'sun');
 await sun.goto('/sample');

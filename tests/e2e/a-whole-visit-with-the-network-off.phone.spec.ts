@@ -34,7 +34,7 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 		await bank.getByLabel('Speed there').fill('0.5');
 		await bank.getByLabel('Speed there').blur();
 		await expect(bank.getByText('Over this card’s limit')).toBeVisible();
-		await expect(bank.getByText('Never alone.', { exact: false })).toBeVisible();
+		await expect(bank.getByText('Never alone. High', { exact: false })).toBeVisible();
 		await bank.getByLabel('Depth at the edge').fill('0.25');
 		await bank.getByLabel('Depth at the edge').blur();
 		await expect(bank.getByText('Under this card’s limit')).toBeVisible();
@@ -99,7 +99,7 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 		await bank.locator('#flow-cell').focus();
 		await keep(bank, '0.4');
 		for (const vertical of section) for (const figure of vertical) await keep(bank, figure);
-		await bank.getByRole('button', { name: /^Far edge of the water/ }).click();
+		await bank.getByRole('textbox', { name: /^Far edge of the water/ }).click();
 		await keep(bank, '5.1');
 		await expect(bank.getByRole('img', { name: /Cross-section of 10 verticals, 4\.7 m wide/ })).toBeVisible();
 		await expect(bank.locator('.figures')).toContainText(byHand.toPrecision(3));

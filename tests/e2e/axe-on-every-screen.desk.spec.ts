@@ -13,6 +13,8 @@ const views = [
 	{ size: desk, mode: 'dusk', rules: ['color-contrast'] }
 ];
 const steps = ['arrive', 'bacteria-bottle', 'oxygen', 'clarity', 'flow', 'leave'];
+/** Of the card that asks for everything, what the other has not. */
+const more = ['conditions', 'nutrient-bottle', 'oxygen-titration', 'nitrate', 'disc', 'habitat'];
 
 const check = async (page: Page, what: string, rules: string[] | null = null) => {
 	const axe = new AxeBuilder({ page });
@@ -83,5 +85,22 @@ for (const size of sizes)
 		await page.getByRole('button', { name: /sent|kept/ }).click();
 		await page.getByRole('dialog').waitFor();
 		await check(page, 'what is kept');
+		await page.goto('/sample');
+		await page.getByText('A sheet from paper').click();
+		await page.getByRole('button', { name: 'Type it in' }).waitFor();
+		await page.getByText('Another site').click();
+		await check(page, 'another site, a sheet from paper');
+		await page.getByLabel('Card').selectOption({ label: 'Full visit, version 1' });
+		await page.getByRole('button', { name: 'Start at Ebbin 2' }).last().click();
+		await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
+		for (const step of more) {
+			await page.goto(page.url().replace(/[^/]+$/, step));
+			await page.locator('.tool').waitFor();
+			await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
+			await check(page, step);
+		}
+		await page.getByRole('button', { name: 'Who', exact: true }).click();
+		await page.getByRole('dialog').waitFor();
+		await check(page, 'who does what');
 		await context.close();
 	});

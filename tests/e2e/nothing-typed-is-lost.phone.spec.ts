@@ -56,7 +56,7 @@ test('the server dies in the middle of an exchange: all lines arrive once', asyn
 	await page.getByText('Bank', { exact: true }).click();
 	await goOn(page);
 	await page.getByRole('button', { name: 'Filled just now' }).click();
-	await expect(page.getByRole('button', { name: '7 kept here, not sent' })).toBeVisible();
+	await expect(page.getByRole('button', { name: '8 kept here, not sent' })).toBeVisible();
 
 	const dead = page.waitForRequest('**/api/sync').then(() => server.kill());
 	await context.setOffline(false);
@@ -73,8 +73,8 @@ test('the server dies in the middle of an exchange: all lines arrive once', asyn
 		({ entries, cursor, more } = (await (await context.request.post('/api/sync', { data: { since: cursor, entries: [] } })).json()) as never);
 		mine.push(...entries.filter((e) => e.visitId === visitId));
 	}
-	expect(mine).toHaveLength(7);
-	expect(new Set(mine.map((e) => e.id)).size).toBe(7);
+	expect(mine).toHaveLength(8);
+	expect(new Set(mine.map((e) => e.id)).size).toBe(8);
 	await context.close();
 	await server.kill();
 });

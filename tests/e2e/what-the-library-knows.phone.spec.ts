@@ -25,12 +25,12 @@ test('a site’s own wading limit goes before the card’s', async ({ browser, v
 	await packField(page);
 	await page.getByText('Another site').click();
 	await page.getByRole('button', { name: 'Start at Tessel 3' }).last().click();
-	await page.getByLabel('Speed there, m/s').fill('0.1');
-	await page.getByLabel('Depth at the edge, m').fill('0.24');
-	await page.getByLabel('Speed there, m/s').focus();
+	await page.getByLabel('Speed there').fill('0.1');
+	await page.getByLabel('Depth at the edge').fill('0.24');
+	await page.getByLabel('Speed there').focus();
 	await expect(page.getByText(/Under this card’s limit/)).toBeVisible();
-	await page.getByLabel('Depth at the edge, m').fill('0.28'); // the card would still let them in: it is slow
-	await page.getByLabel('Speed there, m/s').focus();
+	await page.getByLabel('Depth at the edge').fill('0.28'); // the card would still let them in: it is slow
+	await page.getByLabel('Speed there').focus();
 	await expect(page.getByText(/Over this card’s limit: deeper than 0\.3 m and faster than 0\.3 m\/s, or here deeper than 0\.25 m/)).toBeVisible();
 	await context.close();
 });

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { roundLabels } from '../../src/lib/core/custody';
-import { orderSteps, streamVisit } from '../../src/lib/core/method';
+import { fullVisit, orderSteps, streamVisit } from '../../src/lib/core/method';
 import { followOrder } from '../../src/lib/core/schedule';
 import { printSeasonSheet } from '../../src/lib/server/paper/for-the-wall';
 import { printCustodyForm, printFieldSheets, printRoundSheet, type PaperRound } from '../../src/lib/server/paper/for-the-car';
@@ -46,7 +46,9 @@ const round: PaperRound = {
 	plan,
 	card: streamVisit,
 	steps: 'steps' in order ? order.steps : [],
-	labels: roundLabels({ date: '2026-05-15', sites: ['QU1', 'TE4'], bottles: [{ kind: 'bacteria' }], duplicates: ['TE4'], blanks: [] })
+	labels: roundLabels({ date: '2026-05-15', sites: ['QU1', 'TE4'], bottles: [{ kind: 'bacteria' }], duplicates: ['TE4'], blanks: [] }),
+	sheets: [],
+	timeZone: 'Etc/UTC'
 };
 
 /** The words of a PDF, as they stand on the page. */
@@ -76,6 +78,31 @@ describe('papers for the car', () => {
 		for (const { code } of round.labels) expect(words).toContain(code);
 		expect(words).toContain('bacteria, duplicate');
 		expect(words).toContain('seal number');
+	});
+
+	it('what the phones have told of the bottles stands in it already, the pencil does the rest', async () => {
+		const words = wordsOf(
+			await printCustodyForm({
+				...round,
+				sheets: [
+					{
+						bottles: { bacteria: { label: 'QU1-260515-B', filledAt: '2026-05-15T09:12:00Z', onIceAt: '2026-05-15T09:15:00Z', technique: 'pole' } },
+						custody: { a: { from: 'Jory', to: 'Bede', at: '2026-05-15T12:40:00Z', seal: 'K-118', temperature_C: 3.5, signature: 'M10 50L80 20L120 70' } }
+					}
+				]
+			})
+		);
+		expect(words).toMatch(/QU1-260515-B\s+bacteria\s+nothing\s+09:12\s+on ice 09:15, on a pole/);
+		expect(words).toMatch(/Jory\s+Bede\s+Fri 15 May 12:40\s+3\.5/);
+		expect(words).toContain('seal number K-118');
+		expect(words).toMatch(/TE4-260515-B\s+bacteria\s+nothing\s+____ : ____/);
+	});
+
+	it('a field sheet of the full visit has room for every tool', async () => {
+		const full = orderSteps(fullVisit);
+		const words = wordsOf(await printFieldSheets({ ...round, card: fullVisit, steps: 'steps' in full ? full.steps : [] })).replace(/\s+/g, ' ');
+		for (const expected of ['Weather now: clear / cloudy', 'circle one, or mark between two', 'no bubble', 'no polarised glasses', 'Mostly made of'])
+			expect(words).toContain(expected);
 	});
 });
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Entry } from '$lib/core/logbook';
 import { Satchel } from '$lib/core/satchel';
 import { deviceNow_ms } from './device-clock';
+import { fetchPhotos, keptPhotos, sendPhotos } from './photos';
 import { store, type KeptEntry, type Packed } from './store';
 
 const Answer = z.object({
@@ -10,6 +11,7 @@ const Answer = z.object({
 	entries: z.array(Entry),
 	cursor: z.string(),
 	more: z.boolean().default(false),
+	wantedPhotos: z.array(z.string()).default([]),
 	notes: z.array(z.string()).default([])
 });
 
@@ -18,9 +20,16 @@ const AT_ONCE = 400;
 /** Thrown when the server no longer knows who this is. */
 export class SignedOut extends Error {}
 
-/** Fetches the satchel anew and exchanges all that waits, page by page. Returns what the server wants said to the person. */
+/** The satchel changes by the day, lines by the minute: it is fetched at the start and then now and again. */
+const PACKED_FOR_ms = 5 * 60_000;
+let packedAt_ms = -Infinity;
+
+/** Exchanges all that waits, page by page, and fetches the satchel anew where that is old. Returns what the server wants said to the person. */
 export async function exchangeAll(): Promise<string[]> {
-	await refreshSatchel();
+	if (performance.now() - packedAt_ms > PACKED_FOR_ms) {
+		await refreshSatchel();
+		packedAt_ms = performance.now();
+	}
 	for (;;) {
 		const { more, notes } = await exchangeOnce();
 		if (!more) return notes;
@@ -33,16 +42,25 @@ async function exchangeOnce(): Promise<{ more: boolean; notes: string[] }> {
 	const mine = await store.entries.where('[state+by]').equals(['kept', packed.satchel.member.id]).toArray();
 	mine.sort((a, b) => (a.at < b.at ? -1 : 1));
 	const batch = mine.slice(0, AT_ONCE);
+	const photos = await keptPhotos();
 	const cursor = (await store.marks.get(cursorKey(packed)))?.value ?? packed.satchel.cursor;
 	const answer = Answer.parse(
 		await fetchJson('/api/sync', {
 			method: 'POST',
 			headers: { 'content-type': 'application/json' },
-			body: JSON.stringify({ since: cursor, entries: batch.map(asWritten), deviceTime: new Date(deviceNow_ms(packed)).toISOString() })
+			body: JSON.stringify({
+				since: cursor,
+				entries: batch.map(asWritten),
+				photos,
+				deviceTime: new Date(deviceNow_ms(packed)).toISOString()
+			})
 		})
 	);
 	await keepAnswer(answer, packed);
-	return { more: answer.more || mine.length > batch.length, notes: answer.notes };
+	const more = answer.more || mine.length > batch.length;
+	// of a picture whose line is in a later batch the server would say that no line speaks of it
+	const ofPhotos = more ? [] : await sendPhotos(photos, answer.wantedPhotos);
+	return { more, notes: [...answer.notes, ...ofPhotos] };
 }
 
 async function keepAnswer(answer: z.infer<typeof Answer>, packed: Packed): Promise<void> {
@@ -68,6 +86,7 @@ async function fetchJson(url: string, init?: RequestInit): Promise<unknown> {
 /** Fetches the satchel anew, with the lines of visits that are open; what is on the device already stays as it is. */
 async function refreshSatchel(): Promise<void> {
 	const satchel = Satchel.parse(await fetchJson('/api/satchel'));
+	void fetchPhotos(satchel.sites.flatMap((s) => s.photoPointPicture ?? []));
 	const clockOffset_ms = satchel.clock.isFixed ? satchel.clock.now_ms - Date.now() : 0;
 	await store.transaction('rw', store.packed, store.entries, async () => {
 		await store.packed.put({ key: 'satchel', satchel: { ...satchel, entries: [] }, clockOffset_ms });

@@ -1,12 +1,11 @@
 import { liveQuery } from 'dexie';
 import { v7 } from 'uuid';
 import type { Entry } from '$lib/core/logbook';
+import { Alarms } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
 import { heldLines, hold, letGo, type HeldLine, type Line } from './held';
 import { settleDrafts, store, type KeptEntry, type Packed } from './store';
 import { SyncClient } from './sync-client.svelte';
-
-const CLOCK_STEP_ms = 15_000;
 
 /** What every field screen shares: the satchel, what is kept and sent, the clock, and the exchange with the server. */
 export class FieldApp {
@@ -15,11 +14,19 @@ export class FieldApp {
 	isOpen = $state(false);
 	/** The lines that open and end the visits on this device. */
 	bounds = $state.raw<KeptEntry[]>([]);
+	/** The lines that hand a visit over to somebody. */
+	handovers = $state.raw<KeptEntry[]>([]);
 	unsent = $state.raw<KeptEntry[]>([]);
 	refused = $state.raw<KeptEntry[]>([]);
 	keptCount = $state(0);
+	/** Photos that are only on this device so far. */
+	unsentPhotos = $state(0);
 	now_ms = $state(Date.now());
 	readonly sync = new SyncClient();
+	readonly alarms = new Alarms(
+		() => deviceNow_ms(this.packed),
+		() => (this.now_ms = deviceNow_ms(this.packed))
+	);
 
 	get member() {
 		return this.packed?.satchel.member ?? null;
@@ -27,7 +34,11 @@ export class FieldApp {
 
 	/** The first look into the store begins before there is a page to show it on. */
 	constructor() {
-		this.#opened = store.packed.get('satchel').then((packed) => this.#open(packed ?? null));
+		// a site is shown as begun or not from the first moment, lest somebody begins it twice
+		this.#opened = Promise.all([store.packed.get('satchel'), readBounds()]).then(([packed, bounds]) => {
+			this.bounds = bounds;
+			this.#open(packed ?? null);
+		});
 	}
 	readonly #opened: Promise<void>;
 
@@ -41,12 +52,20 @@ export class FieldApp {
 	start(): () => void {
 		const watching = [
 			liveQuery(() => store.packed.get('satchel')).subscribe((packed) => this.#open(packed ?? null)),
-			liveQuery(() => store.entries.where('path').anyOf('opening', 'leaving/at').toArray()).subscribe((bounds) => (this.bounds = bounds)),
+			liveQuery(readBounds).subscribe((bounds) => (this.bounds = bounds)),
+			liveQuery(() =>
+				store.entries
+					.where('path')
+					.startsWith('handovers/')
+					.filter((e) => e.path.endsWith('/to'))
+					.sortBy('at')
+			).subscribe((handovers) => (this.handovers = handovers)),
 			liveQuery(() => store.entries.where('state').equals('kept').toArray()).subscribe((unsent) => (this.unsent = unsent)),
 			liveQuery(() => store.entries.where('state').equals('refused').toArray()).subscribe((refused) => (this.refused = refused)),
+			liveQuery(() => store.photos.where('state').equals('kept').count()).subscribe((count) => (this.unsentPhotos = count)),
 			liveQuery(() => store.entries.count()).subscribe((count) => (this.keptCount = count))
 		];
-		const clock = setInterval(() => (this.now_ms = deviceNow_ms(this.packed)), CLOCK_STEP_ms);
+		const stopClock = this.alarms.start();
 		let stopSync = () => {};
 		let isStopped = false;
 		// the screen comes first: what only writing and sending need is loaded once there is something to see
@@ -54,31 +73,41 @@ export class FieldApp {
 			if (isStopped) return;
 			void settleDrafts();
 			for (const held of heldLines()) void this.#settle(held);
-			void import('./record');
+			void recording();
 			stopSync = this.sync.start();
 			void navigator.storage?.persist?.();
 		});
 		return () => {
 			isStopped = true;
 			for (const w of watching) w.unsubscribe();
-			clearInterval(clock);
+			stopClock();
 			stopSync();
 		};
 	}
 
 	/** Writes a line; it is on the disk when this resolves, held safely until then, and sent when it can be. */
-	async write(line: Line): Promise<Entry> {
+	write(line: Line): Promise<Entry> {
+		return this.keep(this.hold(line));
+	}
+
+	/** Holds a line where a reload cannot lose it, before the next instruction runs. */
+	hold(line: Line): HeldLine {
 		if (!this.member) throw new RangeError('nobody has signed in on this device yet');
 		this.now_ms = deviceNow_ms(this.packed);
 		const held = { id: v7(), line, by: this.member.id, now_ms: this.now_ms };
 		hold(held);
+		return held;
+	}
+
+	/** Puts a held line on the disk, and sends it when that can be. */
+	async keep(held: HeldLine): Promise<Entry> {
 		const entry = await this.#settle(held);
 		this.sync.nudge();
 		return entry;
 	}
 
 	async #settle(held: HeldLine): Promise<Entry> {
-		const { record } = await import('./record');
+		const { record } = await recording();
 		try {
 			const entry = await record(held);
 			letGo(held.id);
@@ -93,6 +122,12 @@ export class FieldApp {
 	/** The initials of whoever wrote something. */
 	initialsOf = (memberId: string): string => this.packed?.satchel.people.find((p) => p.id === memberId)?.initials ?? '?';
 }
+
+/** Loaded once; asking the bundler's loader again with every line would cost a phone a millisecond each time. */
+let loaded: Promise<typeof import('./record')> | undefined;
+const recording = () => (loaded ??= import('./record'));
+
+const readBounds = () => store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
 
 /** After the next picture is on the screen; at once where none is drawn because the page is hidden. */
 const nextPaint = (): Promise<void> =>

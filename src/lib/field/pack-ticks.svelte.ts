@@ -1,6 +1,7 @@
 import { liveQuery } from 'dexie';
 import { z } from 'zod';
 import { store, type Tick } from './store';
+import { whileVisible } from './while-visible';
 
 const Answer = z.object({
 	ticks: z.array(z.object({ roundId: z.string(), line: z.string(), isPacked: z.boolean(), at: z.string(), by: z.string() }))
@@ -36,12 +37,12 @@ export class PackTicks {
 			this.isTold = this.#onTheWay.size === 0 && ticks.every((t) => t.state === 'sent');
 		});
 		const hear = () => void this.exchange();
-		const again = setInterval(hear, EVERY_ms);
+		const stopAsking = whileVisible(EVERY_ms, hear);
 		addEventListener('online', hear);
 		hear();
 		return () => {
 			watched.unsubscribe();
-			clearInterval(again);
+			stopAsking();
 			removeEventListener('online', hear);
 		};
 	}

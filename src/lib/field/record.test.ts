@@ -5,6 +5,7 @@ import { fold } from '$lib/core/logbook';
 import { holdDraft, type HeldLine } from './held';
 import { record } from './record';
 import { draftsOf, settleDrafts, store } from './store';
+import { TextsStandIn } from './page-stand-in';
 
 const visitId = '01890000-0000-7000-8000-00000000aaaa';
 const path = 'readings/conductivity/main';
@@ -20,22 +21,8 @@ const typed = (second: number, value: number, was: string | null = null): HeldLi
 const folded = async () => fold(await store.entries.toArray());
 const shown = async () => (await folded()).lines.get(path)?.value;
 
-/** The browser's store of small texts. */
-class Texts {
-	[key: string]: unknown;
-	getItem(key: string): string | null {
-		return Object.hasOwn(this, key) ? String(this[key]) : null;
-	}
-	setItem(key: string, text: string): void {
-		this[key] = text;
-	}
-	removeItem(key: string): void {
-		delete this[key];
-	}
-}
-
 beforeEach(async () => {
-	vi.stubGlobal('localStorage', new Texts());
+	vi.stubGlobal('localStorage', new TextsStandIn());
 	await Promise.all([store.entries.clear(), store.drafts.clear()]);
 });
 

@@ -15,7 +15,7 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
 		if (there) return there;
 		const visit = await store.entries.where('visitId').equals(line.visitId).toArray();
 		const last = visit.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null);
-		const live = liveHere(line, visit, device);
+		const live = liveHere(line, visit, device, by);
 		const isLate = live !== null && live.id !== line.was && typedAfter(live.id, id);
 		const entry: Entry = { ...line, id, at: tick(last, now_ms), by, device, was: live && !isLate ? live.id : line.was };
 		const why = whyUnfit(entry);
@@ -30,14 +30,14 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
 }
 
 /**
- * What this device itself last set at the place of a line about to be written. Another tab may have written there since
- * the screen was drawn: that is the same person, not a second opinion, so its line is what gets replaced; a line that came
- * from elsewhere is not, and stands beside this one.
+ * What this person last set, on this device, at the place of a line about to be written. Another tab may have written there
+ * since the screen was drawn: that is the same person, not a second opinion, so its line is what gets replaced; a line of
+ * somebody else, or that came from elsewhere, is not, and stands beside this one.
  */
-function liveHere(line: Line, visit: readonly KeptEntry[], device: string): KeptEntry | null {
+function liveHere(line: Line, visit: readonly KeptEntry[], device: string, by: string): KeptEntry | null {
 	if (line.op !== 'set') return null;
 	const live = fold(visit.filter((e) => e.path === line.path && e.state !== 'refused')).lines.get(line.path)?.live ?? null;
-	return live && live.device === device ? (live as KeptEntry) : null;
+	return live && live.device === device && live.by === by ? (live as KeptEntry) : null;
 }
 
 /** Ids are made in the moment of typing, and sort by it. */

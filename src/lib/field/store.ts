@@ -24,6 +24,14 @@ export interface Tick {
 	state: 'kept' | 'sent';
 }
 
+/** A picture's bytes, named by their SHA-256. */
+export interface KeptPhoto {
+	sha256: string;
+	visitId: string;
+	bytes: ArrayBuffer;
+	state: 'kept' | 'sent';
+}
+
 export interface Packed {
 	key: 'satchel';
 	satchel: Satchel;
@@ -36,6 +44,7 @@ class FieldStore extends Dexie {
 	drafts!: EntityTable<Draft, 'key'>;
 	packed!: EntityTable<Packed, 'key'>;
 	ticks!: Table<Tick, [string, string]>;
+	photos!: EntityTable<KeptPhoto, 'sha256'>;
 	marks!: Table<{ key: string; value: string }, string>;
 
 	constructor() {
@@ -43,6 +52,7 @@ class FieldStore extends Dexie {
 		super('keen-riffle', { chromeTransactionDurability: 'strict' });
 		this.version(1).stores({ entries: 'id, visitId, path, [state+by], state', drafts: 'key', packed: 'key', marks: 'key' });
 		this.version(2).stores({ ticks: '[roundId+line], roundId' });
+		this.version(3).stores({ photos: 'sha256, state' });
 	}
 }
 

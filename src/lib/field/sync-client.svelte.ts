@@ -28,6 +28,11 @@ export class SyncClient {
 		};
 	}
 
+	/** Asks for what others wrote meanwhile; nothing is hurried by it. */
+	look = (): void => {
+		if (navigator.onLine && (this.standing === 'idle' || this.standing === 'offline')) void this.#run();
+	};
+
 	/** Something changed: exchange as soon as the present exchange is over. */
 	nudge(): void {
 		clearTimeout(this.#timer);
@@ -36,6 +41,10 @@ export class SyncClient {
 	}
 
 	async #run(): Promise<void> {
+		if (!navigator.onLine) {
+			this.standing = 'offline'; // asking would only cost battery: the network says when it is back
+			return;
+		}
 		if (this.#running) {
 			this.#again = true;
 			return;
@@ -71,6 +80,7 @@ export class SyncClient {
 
 	#tryLater(): void {
 		clearTimeout(this.#timer);
+		if (document.visibilityState === 'hidden') return; // coming back into sight tries again
 		this.#timer = setTimeout(() => void this.#run(), this.#wait_ms);
 		this.#wait_ms = Math.min(LONGEST_WAIT_ms, this.#wait_ms * 2);
 	}

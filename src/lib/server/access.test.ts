@@ -53,6 +53,13 @@ describe('rights', () => {
 		['bench', 'bottles/b/results/e-coli', 'set', true],
 		['bench', 'bottles/b/atLabAt', 'set', true],
 		['bench', 'bottles/b/filledAt', 'set', false],
+		['bench', 'custody/a/temperature_C', 'set', true],
+		['bench', 'titrations/first/drops', 'set', true],
+		['bench', 'conditions/weather', 'set', false],
+		['bench', 'photos/a/sha256', 'set', false],
+		['monitor', 'custody/a/signature', 'set', true],
+		['monitor', 'photos/a/sha256', 'set', true],
+		['reviewer', 'photos/a/sha256', 'set', false],
 		['viewer', 'remarks/x', 'set', false],
 		['coordinator', 'reviews/e-coli', 'set', true]
 	])('a %s at %s, to %s: %s', (role, path, op, allowed) => {

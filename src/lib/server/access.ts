@@ -80,12 +80,12 @@ export function can(member: Member, action: Action, subject: Subject = {}): bool
 const isOwn = (member: Member, visit: VisitSubject) => visit.openedBy === member.id || (visit.teamId !== null && visit.teamId === member.teamId);
 
 /**
- * Reviews are a reviewer's, who also strikes one of two values that disagree; lab results, plates and titrations are the bench's, all else the
+ * Reviews are a reviewer's, who also strikes one of two values that disagree; lab results, plates, titrations and who has the bottles are the bench's, all else the
  * field's; a coordinator does everything.
  */
 function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
 	const isReview = path.startsWith('reviews/');
-	const isLab = /^(bottles\/[^/]+\/(results\/|atLabAt$)|plates\/|titrations\/)/.test(path);
+	const isLab = /^(bottles\/[^/]+\/(results\/|atLabAt$)|plates\/|titrations\/|custody\/)/.test(path);
 	switch (member.role) {
 		case 'coordinator':
 			return true;
@@ -149,5 +149,6 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	// a member who was removed may still hand in what was written before; the exchange itself sees to that
 	'/api/sync': 'any-member',
 	'/api/satchel': 'sample',
-	'/api/pack': 'sample'
+	'/api/pack': 'sample',
+	'/api/photos/[sha256]': 'see-visit'
 };

@@ -10,6 +10,7 @@
 <KeptNote
 	kept={app.keptCount}
 	unsent={mine.length}
+	photos={app.unsentPhotos}
 	others={app.unsent.length - mine.length}
 	refused={app.refused.map((e) => ({ id: e.id, path: e.path, value: e.value, why: e.why ?? '' }))}
 	standing={app.sync.standing}

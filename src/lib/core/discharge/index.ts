@@ -12,5 +12,7 @@ export { nextBestVertical, type NextVertical } from './next-vertical';
 export { floatDischarge } from './float';
 export { flumeDischarge, type FlumeDoubt } from './flume';
 export { volumetricDischarge } from './volumetric';
+// a sample of the whole section
+export { compositeVolumes, middlesOf } from './composite';
 // what it carries
 export { load } from './load';

@@ -5,7 +5,7 @@ import type { Flag } from '../quality';
 import { parameters, figureIn, type Figure, type ParameterCode } from '../quantity';
 import type { Context } from './context';
 import type { RunningClock } from './outcome';
-import type { Finding } from './readings';
+import type { Finding } from './outcome';
 
 /** The clocks of filled bottles, doubts about how they were held, and what the lab found in them. */
 export function bottleFindings(sheet: Sheet, card: MethodCard, context: Context): { findings: Finding[]; flags: Flag[]; clocks: RunningClock[] } {

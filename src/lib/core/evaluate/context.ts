@@ -20,8 +20,10 @@ export interface Usual {
 /** Everything `evaluate` may know beyond the sheet and the card. */
 export interface Context {
 	now_ms: number;
+	/** Where the days of labels are; UTC where left out. */
+	timeZone?: string;
 	/** `usual` null: what the site has shown is still to be found out, and nothing is held against it yet. */
-	/** `wadingDepth_m`: a limit of the site's own, under the card's. */
-	site: { elevation_m: number; wadingDepth_m?: number | null | undefined; usual: Partial<Record<ParameterCode, Usual>> | null };
+	/** `wadingDepth_m`: a limit of the site's own, under the card's. `code`: what the labels of its bottles begin with. */
+	site: { code?: string; elevation_m: number; wadingDepth_m?: number | null | undefined; usual: Partial<Record<ParameterCode, Usual>> | null };
 	instruments: Record<string, InstrumentFacts>;
 }

@@ -5,7 +5,7 @@ import { amount, follows, measured, withQualifier, type Measured, type Parameter
 import type { MethodCard } from '../method';
 import type { Flag } from '../quality';
 import type { Context } from './context';
-import type { Finding } from './readings';
+import type { Finding } from './outcome';
 
 /** Percent above which water cannot hold its oxygen for long. */
 const SUPERSATURATED_PERCENT = 130;

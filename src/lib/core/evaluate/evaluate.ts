@@ -1,4 +1,4 @@
-import type { Folded } from '../logbook';
+import { arithmeticWords, type Folded } from '../logbook';
 import type { MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { sayValue } from '../interpret';
@@ -7,17 +7,22 @@ import { arrivalFlags } from './arrival';
 import { bottleFindings } from './bottles';
 import type { Context } from './context';
 import { derivedFindings } from './derived';
+import { fieldTestFlags } from './field-tests';
+import { handlingFlags } from './handling';
+import { gaugedOtherwise, repeatFlags } from './repeats';
+import { paperFlags } from './paper';
 import { gaugingView } from './gauging';
-import type { Outcome } from './outcome';
+import type { Finding, Flow, Outcome } from './outcome';
 import { withHistory } from './history';
 import { pairFlags } from './pairs';
 import { plateFindings } from './plates';
-import { readingFindings, type Finding } from './readings';
+import { readingFindings } from './readings';
 import { reviewed } from './reviews';
 import { simpleGauging } from './simple-gauging';
 import { missingOf, orderFlags, stepStates } from './steps';
 import { titrationFindings } from './titrations';
 import { waitClocks } from './waits';
+import { isBySection, wayTaken, type FlowStep } from './way';
 
 /**
  * The one function that knows: every figure that follows from a visit's sheet with how sure it is, every doubt with its
@@ -26,25 +31,23 @@ import { waitClocks } from './waits';
  */
 export function evaluate(folded: Folded, card: MethodCard, context: Context): Outcome {
 	const { sheet } = folded;
-	const flow = card.steps.find((s) => s.tool === 'flow');
-	const worked = Object.entries(sheet.gaugings ?? {})
-		.filter(([, g]) => isByVerticals(g))
-		.map(([id, g]) => gaugingView(g, id, flow?.tool === 'flow' ? flow : undefined, context.instruments));
+	const flow = card.steps.find((s): s is FlowStep => s.tool === 'flow');
+	const gauged = Object.entries(sheet.gaugings ?? {});
+	const worked = gauged.filter(([, g]) => isBySection(wayTaken(g, flow))).map(([id, g]) => gaugingView(g, id, flow, context.instruments));
 	const gaugings = worked.map((w) => w.view);
-	const others = Object.entries(sheet.gaugings ?? {})
-		.filter(([, g]) => !isByVerticals(g))
-		.map(([id, g]) => simpleGauging(id, g, card));
+	const others = gauged.filter(([, g]) => !isBySection(wayTaken(g, flow))).map(([id, g]) => ({ id, ...simpleGauging(id, g, wayTaken(g, flow).method, card) }));
 	const readings = readingFindings(folded, card, context);
-	const titrations = titrationFindings(sheet);
+	const titrations = titrationFindings(folded, card);
 	const derived = derivedFindings([...readings.findings, ...titrations.findings], card, context);
 	const bottles = bottleFindings(sheet, card, context);
 	const plates = plateFindings(sheet, card);
+	/** The first gauging is the visit's flow; what was gauged again stands beside it. */
+	const flows = [...gaugings.flatMap(bySection), ...others.flatMap((o) => o.findings.map((finding) => ({ id: o.id, finding })))].sort(firstGaugedFirst);
 	const findings = firstOfEach([
 		...readings.findings,
 		...titrations.findings,
 		...derived.findings,
-		...gaugings.flatMap(dischargeFinding),
-		...others.flatMap((o) => o.findings),
+		...flows.slice(0, 1).map((f) => f.finding),
 		...bottles.findings,
 		...plates.findings
 	]);
@@ -58,7 +61,12 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		...derived.flags,
 		...worked.flatMap((w) => w.flags),
 		...others.flatMap((o) => o.flags),
+		...gaugedOtherwise(sheet, flow),
+		...repeatFlags(sheet, flows, card),
 		...bottles.flags,
+		...handlingFlags(sheet, card, context),
+		...fieldTestFlags(folded, card, findings),
+		...paperFlags(sheet),
 		...plates.flags,
 		...pairFlags(sheet, card),
 		...conflictFlags(folded),
@@ -69,6 +77,7 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		folded,
 		results,
 		gaugings,
+		flows,
 		flags: usual === null ? flags : withHistory({ flags, results, folded }, usual),
 		clocks: [...bottles.clocks, ...plates.clocks, ...waitClocks(sheet, card, context.now_ms)],
 		steps,
@@ -77,8 +86,6 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	};
 }
 
-const isByVerticals = ({ method }: { method?: string | undefined }) => method === undefined || method === 'verticals';
-
 /** One figure for each parameter, in the parameters' order: where there are several ways, the first that gave one. */
 function firstOfEach(findings: readonly Finding[]): Finding[] {
 	const first = new Map<ParameterCode, Finding>();
@@ -86,22 +93,23 @@ function firstOfEach(findings: readonly Finding[]): Finding[] {
 	return parameterCodes.flatMap((code) => first.get(code) ?? []);
 }
 
-/** A gauging becomes the visit's discharge once both edges are known. Only the first one counts; others stand beside it. */
-function dischargeFinding({ provisional, discharge_m3s, uncertainty, verticals, working }: Outcome['gaugings'][number], index: number): Finding[] {
-	if (provisional || discharge_m3s === null || index > 0) return [];
+/** A gauging of a section gives a discharge once both edges are known. */
+function bySection({ id, provisional, arithmetic, discharge_m3s, uncertainty, verticals, working }: Outcome['gaugings'][number]): Flow[] {
+	if (provisional || discharge_m3s === null) return [];
 	const counted = verticals.filter((v) => v.share_percent !== null).length;
-	return [
-		{
-			parameter: 'discharge',
-			figure: exactly(discharge_m3s, 'm3_s'),
-			uncertainty: uncertainty?.relativeUncertainty == null ? null : Math.abs(2 * uncertainty.relativeUncertainty * discharge_m3s),
-			readings: counted,
-			source: 'derived',
-			basis: `mid-section, ${counted} verticals`,
-			working
-		}
-	];
+	const finding: Finding = {
+		parameter: 'discharge',
+		figure: exactly(discharge_m3s, 'm3_s'),
+		uncertainty: uncertainty?.relativeUncertainty == null ? null : Math.abs(2 * uncertainty.relativeUncertainty * discharge_m3s),
+		readings: counted,
+		source: 'derived',
+		basis: `${arithmeticWords[arithmetic]}, ${counted} verticals`,
+		working
+	};
+	return [{ id, finding }];
 }
+
+const firstGaugedFirst = (a: Flow, b: Flow) => (a.id === 'main' ? -1 : b.id === 'main' ? 1 : a.id < b.id ? -1 : 1);
 
 const conflictFlags = ({ conflicts }: Folded): Flag[] =>
 	conflicts.flatMap(({ path, entries }) => {

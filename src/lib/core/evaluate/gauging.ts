@@ -5,19 +5,19 @@ import {
 	midSectionDischarge,
 	midSectionWorking,
 	nextBestVertical,
+	verticalVelocity,
 	type Section,
 	type Vertical
 } from '../discharge';
-import type { MethodCard } from '../method';
-import type { Sheet } from '../logbook';
+import type { GaugingMethod, Sheet } from '../logbook';
 import type { Flag } from '../quality';
 import { inPlaceUnit, type AsTyped } from '../quantity';
 import type { Context } from './context';
 import type { GaugingView, VerticalView } from './outcome';
 import { remembered } from './remember';
+import { wayTaken, type FlowStep } from './way';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
-type FlowStep = Extract<MethodCard['steps'][number], { tool: 'flow' }>;
 
 /** A gauging's verticals worked out as far as they go, with what is doubtful about them. */
 export const gaugingView = remembered(viewOf);
@@ -25,7 +25,8 @@ export const gaugingView = remembered(viewOf);
 function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, instruments: Context['instruments']): { view: GaugingView; flags: Flag[] } {
 	const flags: Flag[] = [];
 	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>, at = '') => flags.push({ ...flag, path: `gaugings/${id}${at}`, parameter: 'discharge' } as Flag);
-	const verticals = verticalViews(gauging);
+	const { method, arithmetic } = wayTaken(gauging, step);
+	const verticals = verticalViews(gauging, method);
 	const complete: (Vertical & { id: string })[] = [];
 	for (const v of verticals) {
 		if (v.distance_m === null) continue;
@@ -36,6 +37,7 @@ function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, i
 	const known = edgesOf(gauging);
 	const view: GaugingView = {
 		id,
+		arithmetic,
 		verticals,
 		...known,
 		provisional: !known.start || !known.end,
@@ -54,6 +56,14 @@ function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, i
 	const section = sectionSoFar(gauging, complete, known);
 	try {
 		work(view, section, complete);
+		const chosen = view.schools.find((s) => s.school === arithmetic);
+		if (chosen && arithmetic !== 'mid-section') {
+			view.discharge_m3s = chosen.discharge_m3s;
+			view.meanVelocity_ms = view.area_m2 ? chosen.discharge_m3s / view.area_m2 : null;
+			view.working = chosen.working ?? null;
+		}
+		// one velocity for all verticals says nothing of how they differ
+		if (method === 'sweep') [view.uncertainty, view.next] = [null, null];
 	} catch (error) {
 		// a half-typed section need not be one yet: what is wrong with it is said, the figures wait
 		if (!(error instanceof RangeError)) throw error;
@@ -67,13 +77,26 @@ function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, i
 
 const metres = (typed: AsTyped<'m' | 'cm' | 'ft' | 'inch'>) => inPlaceUnit(typed, 'm');
 
-function verticalViews({ verticals }: GaugingSheet): VerticalView[] {
+type VerticalSheet = NonNullable<GaugingSheet['verticals']>[string];
+
+/** The mean velocity of a vertical: as it was read, or from the points of its depth that were; null while one is missing. */
+function velocityOf(v: VerticalSheet): number | null {
+	const [mean, at02, at06, at08] = [v.velocity_m_s, v.velocity02_m_s, v.velocity06_m_s, v.velocity08_m_s].map((typed) =>
+		typed === undefined ? null : inPlaceUnit(typed, 'm_s')
+	);
+	const points = { velocity02_ms: at02 ?? null, velocity06_ms: at06 ?? null, velocity08_ms: at08 ?? null };
+	if (at02 != null && at08 != null) return verticalVelocity({ method: at06 == null ? 'twoPoint' : 'threePoint', ...points }).velocity_ms;
+	return mean ?? (at02 == null && at08 == null ? (at06 ?? null) : null);
+}
+
+function verticalViews({ verticals, sweepVelocity_m_s }: GaugingSheet, method: GaugingMethod): VerticalView[] {
+	const swept = method === 'sweep' && sweepVelocity_m_s !== undefined ? inPlaceUnit(sweepVelocity_m_s, 'm_s') : null;
 	return Object.entries(verticals ?? {})
 		.map(([id, v]) => ({
 			id,
 			distance_m: v.distance_m === undefined ? null : metres(v.distance_m),
 			depth_m: v.depth_m === undefined ? null : metres(v.depth_m),
-			velocity_m_s: v.velocity_m_s === undefined ? null : inPlaceUnit(v.velocity_m_s, 'm_s'),
+			velocity_m_s: method === 'sweep' ? swept : velocityOf(v),
 			share_percent: null
 		}))
 		.sort((a, b) => (a.distance_m ?? Infinity) - (b.distance_m ?? Infinity) || (a.id < b.id ? -1 : 1));
@@ -116,10 +139,11 @@ function work(view: GaugingView, section: Section, complete: readonly { id: stri
 	view.uncertainty = iveUncertainty(section);
 	view.next = nextBestVertical(section, view.uncertainty);
 	view.working = midSectionWorking(mid);
+	const simple = meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' });
 	view.schools = [
 		{ school: 'mid-section', discharge_m3s: mid.discharge_m3s },
 		{ school: 'mean-section', discharge_m3s: meanSectionDischarge(section).discharge_m3s },
-		{ school: 'mean-depth', discharge_m3s: meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' }).discharge_m3s }
+		{ school: 'mean-depth', discharge_m3s: simple.discharge_m3s, working: simple.working }
 	];
 }
 

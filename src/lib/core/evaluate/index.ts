@@ -3,7 +3,11 @@ export { evaluate } from './evaluate';
 // what it is told
 export type { Context, InstrumentFacts, Usual } from './context';
 // what it says
-export type { GaugingView, Missing, Outcome, Result, ReviewStatus, RunningClock, StepState, VerticalView } from './outcome';
+export type { Flow, GaugingView, Missing, Outcome, Result, ReviewStatus, RunningClock, StepState, VerticalView } from './outcome';
 export { judgedText } from './reviews';
 export { pathsOf } from './steps';
 export { withHistory } from './history';
+export { trialOf } from './arrival';
+export { isBySection, wayAsked, wayTaken } from './way';
+export { otherPreservative, rinsesAsked, whyWrong } from './handling';
+export { colourPath, colourWait_s } from './field-tests';

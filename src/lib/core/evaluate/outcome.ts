@@ -1,9 +1,12 @@
-import type { Folded } from '../logbook';
+import type { Arithmetic, Folded } from '../logbook';
 import type { InterpolatedVariance, NextVertical } from '../discharge';
 import type { Figure, ParameterCode, Working } from '../quantity';
 import type { Flag } from '../quality';
 
 export type ReviewStatus = 'waiting' | 'accepted' | 'qualified' | 'rejected';
+
+/** A figure before anybody has judged it. */
+export type Finding = Omit<Result, 'status' | 'review'>;
 
 /** One parameter's figure for the visit: the mean of its readings, a derived figure, or what the lab found. */
 export interface Result {
@@ -43,6 +46,8 @@ export interface VerticalView {
 /** A gauging as far as it goes. `provisional`: an edge of the water is still to come and was put one step further out. */
 export interface GaugingView {
 	id: string;
+	/** Which of the schools below gives the discharge. */
+	arithmetic: Arithmetic;
 	verticals: VerticalView[];
 	start: { distance_m: number; depth_m: number } | null;
 	end: { distance_m: number; depth_m: number } | null;
@@ -55,7 +60,13 @@ export interface GaugingView {
 	next: NextVertical | null;
 	/** How the discharge comes about, panel by panel. */
 	working: Working | null;
-	schools: { school: 'mid-section' | 'mean-section' | 'mean-depth'; discharge_m3s: number }[];
+	schools: { school: Arithmetic; discharge_m3s: number; working?: Working }[];
+}
+
+/** What one gauging came to, by whichever way. */
+export interface Flow {
+	id: string;
+	finding: Finding;
 }
 
 export interface StepState {
@@ -77,6 +88,8 @@ export interface Outcome {
 	folded: Folded;
 	results: Result[];
 	gaugings: GaugingView[];
+	/** What was gauged, the first gauging first. */
+	flows: Flow[];
 	flags: Flag[];
 	clocks: RunningClock[];
 	steps: StepState[];

@@ -5,7 +5,7 @@ import { limitsOf, type Limits, type MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { withQualifier } from '../quantity';
 import type { RunningClock } from './outcome';
-import type { Finding } from './readings';
+import type { Finding } from './outcome';
 
 type PlateSheet = NonNullable<Sheet['plates']>[string];
 const HOUR_ms = 3_600_000;

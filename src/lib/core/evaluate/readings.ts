@@ -17,12 +17,10 @@ import {
 	type Step
 } from '../quantity';
 import type { Context } from './context';
-import type { Result } from './outcome';
+import type { Finding } from './outcome';
 import { remembered } from './remember';
 
 const DAY_ms = 86_400_000;
-
-export type Finding = Omit<Result, 'status' | 'review'>;
 
 /** The mean of each parameter's readings, and what is doubtful about them. */
 export function readingFindings({ sheet, lines }: Folded, card: MethodCard, { instruments }: Context): { findings: Finding[]; flags: Flag[] } {
@@ -98,8 +96,29 @@ function doubts(code: ParameterCode, path: string, figure: Figure, read_ms: numb
 				high: `${measures.high} ${units[parameters[code].unit].symbol}`
 			}
 		});
+	if (measures.resolution !== undefined && isFiner(figure, code, measures.resolution))
+		flags.push({
+			code: 'finer-than-instrument',
+			path,
+			parameter: code,
+			evidence: {
+				parameter: name,
+				seen: writeFigure(figure),
+				instrument: instrument.code,
+				step: `${measures.resolution} ${units[parameters[code].unit].symbol}`
+			}
+		});
 	if (measures.calibrationDays !== undefined) flags.push(...calibrationDoubt(code, path, instrument, measures.calibrationDays, read_ms));
 	return flags;
+}
+
+/** Whether a figure, read in the parameter's own unit, falls between the marks of its instrument. */
+function isFiner(figure: Figure, code: ParameterCode, step: number): boolean {
+	if (figure.unit !== parameters[code].unit) return false; // what another unit leaves behind the point is no fault of the reader
+	const { number, qualifier } = amount(figure);
+	if (qualifier !== null) return false; // a limit says where a method ends, not what was read
+	const marks = number / step;
+	return Math.abs(marks - Math.round(marks)) > 1e-6;
 }
 
 function calibrationDoubt(code: ParameterCode, path: string, instrument: Context['instruments'][string], limit_days: number, at_ms: number): Flag[] {

@@ -2,7 +2,7 @@ import { instantOf, type Folded, type Verdict } from '../logbook';
 import { parameters, writeFigure } from '../quantity';
 import type { Flag } from '../quality';
 import type { Result, ReviewStatus } from './outcome';
-import type { Finding } from './readings';
+import type { Finding } from './outcome';
 
 const statusOf = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' } as const satisfies Record<Verdict['verdict'], ReviewStatus>;
 

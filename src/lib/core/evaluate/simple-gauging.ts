@@ -1,14 +1,14 @@
 import { floatDischarge, flumeDischarge, volumetricDischarge } from '../discharge';
 import { limitsOf, type Limits, type MethodCard } from '../method';
-import type { Sheet } from '../logbook';
+import type { GaugingMethod, Sheet } from '../logbook';
 import type { Flag } from '../quality';
 import { exactly, inPlaceUnit, type Working } from '../quantity';
-import type { Finding } from './readings';
+import type { Finding } from './outcome';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
 
 /** A gauging without a velocity meter: floats, a flume, a bucket. What it gives, and what keeps it from giving it. */
-export function simpleGauging(id: string, gauging: GaugingSheet, card: MethodCard): { findings: Finding[]; flags: Flag[] } {
+export function simpleGauging(id: string, gauging: GaugingSheet, method: GaugingMethod, card: MethodCard): { findings: Finding[]; flags: Flag[] } {
 	const limits = limitsOf(card);
 	const flags: Flag[] = [];
 	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>) => flags.push({ ...flag, path: `gaugings/${id}`, parameter: 'discharge' } as Flag);
@@ -21,7 +21,7 @@ export function simpleGauging(id: string, gauging: GaugingSheet, card: MethodCar
 		flags
 	});
 
-	switch (gauging.method) {
+	switch (method) {
 		case 'float': {
 			const runTimes_s = Object.values(gauging.floats?.runs ?? {}).flatMap((r) => r.time_s ?? []);
 			const areas_m2 = Object.values(gauging.floats?.areas ?? {}).flatMap((a) => a.area_m2 ?? []);
@@ -29,12 +29,13 @@ export function simpleGauging(id: string, gauging: GaugingSheet, card: MethodCar
 			if (length === undefined || runTimes_s.length === 0) return lacking(length === undefined ? 'length' : 'timed run');
 			const length_m = inPlaceUnit(length, 'm');
 			if (areas_m2.length === 0) return lacking('area');
-			const flow = floatDischarge({ length_m, runTimes_s, areas_m2, coefficient: limits.floatCoefficient });
+			const coefficient = gauging.floats?.coefficient ?? limits.floatCoefficient;
+			const flow = floatDischarge({ length_m, runTimes_s, areas_m2, coefficient, averaging: gauging.floats?.averaging ?? 'times' });
 			return found(
 				flow.discharge_m3s,
-				ofMean(flow.runVelocitySd_ms, runTimes_s.length, limits.floatCoefficient * flow.area_m2),
+				ofMean(flow.runVelocitySd_ms, runTimes_s.length, coefficient * flow.area_m2),
 				runTimes_s.length,
-				`${runTimes_s.length} floats over ${length_m} m, surface speed × ${limits.floatCoefficient}`,
+				`${runTimes_s.length} floats over ${length_m} m, surface speed × ${coefficient}`,
 				flow.working
 			);
 		}
@@ -59,6 +60,9 @@ export function simpleGauging(id: string, gauging: GaugingSheet, card: MethodCar
 		}
 		if (flume?.head_m === undefined) return lacking('head');
 		const head_m = inPlaceUnit(flume.head_m, 'm');
+		const askew = [flume.isLevelAlong === false ? 'along' : '', flume.isLevelAcross === false ? 'across' : ''].filter(Boolean);
+		if (askew.length) doubt({ code: 'flume-not-level', evidence: { how: askew.join(' and ') } });
+		if (flume.tailDepth_m === undefined) doubt({ code: 'flume-unread-tail', evidence: {} });
 		const tailDepth_m = flume.tailDepth_m === undefined ? null : inPlaceUnit(flume.tailDepth_m, 'm');
 		const { discharge_m3s, submergence, reasons } = flumeDischarge({ ...rating, head_m, tailDepth_m });
 		for (const reason of reasons) {

@@ -39,7 +39,8 @@ function readingFlags({ readings }: Sheet, usual: Partial<Record<ParameterCode, 
 						instead: say(guess.instead, figure.unit),
 						low: say(range.low, unit),
 						high: say(range.high, unit),
-						from
+						from,
+						retype: guess.retype
 					}
 				}
 			];
@@ -90,7 +91,8 @@ const largestSlips = remembered(({ verticals }: GaugingSheet) => {
 			instead: say(guess.instead),
 			low: say(least),
 			high: say(most),
-			from: `what the other ${seen.length} verticals show`
+			from: `what the other ${seen.length} verticals show`,
+			retype: guess.retype
 		};
 	}
 	return slips;

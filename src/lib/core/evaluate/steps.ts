@@ -1,5 +1,6 @@
 import { orderSteps, pairsOf, type MethodCard, type Step } from '../method';
 import type { Folded, Line, Sheet } from '../logbook';
+import { forms, isAnswered } from '../observations';
 import type { Flag } from '../quality';
 import type { GaugingView, Missing, Result, StepState } from './outcome';
 import { remembered } from './remember';
@@ -24,8 +25,16 @@ export function pathsOf(step: Step): string[] {
 			return [`bottles/${step.bottle.id}`];
 		case 'reading':
 			return [`readings/${step.parameter}`];
+		case 'form':
+			return [step.form];
+		case 'kit':
+			return [`readings/${step.parameter}`];
+		case 'titration':
+			return ['titrations'];
 		case 'tube':
 			return ['readings/tube-depth'];
+		case 'disc':
+			return ['readings/disc-depth'];
 		case 'flow':
 			return ['gaugings'];
 		case 'leave':
@@ -42,8 +51,9 @@ export function missingOf(states: readonly StepState[], card: MethodCard): Missi
 	});
 }
 
-/** Steps that were begun before one that a rule puts first. */
+/** Steps that were begun before one that a rule puts first. In what order a sheet from paper is typed in says nothing of that. */
 export function orderFlags(folded: Folded, card: MethodCard): Flag[] {
+	if (folded.sheet.opening?.isOnPaper) return [];
 	const begunAt = firstWritten(folded);
 	const beganAt = (step: Step) => begunAt.get(pathsOf(step)[0]!);
 	return orderedPairs(card).flatMap(({ first, then, because }): Flag[] => {
@@ -69,8 +79,18 @@ function progressOf(
 		}
 		case 'reading':
 			return counted(step.slots.filter((slot) => sheet.readings?.[step.parameter]?.[slot.id] !== undefined).length, step.slots.length);
+		case 'form': {
+			const asked = forms[step.form];
+			return counted(asked.filter((q) => isAnswered(q, sheet[step.form])).length, asked.length);
+		}
+		case 'kit':
+			return { done: sheet.readings?.[step.parameter]?.[step.id] !== undefined, progress: null };
+		case 'titration':
+			return counted(step.bottles.filter(({ id }) => sheet.titrations?.[id]?.drops !== undefined).length, step.bottles.length);
 		case 'tube':
 			return { done: sheet.readings?.['tube-depth'] !== undefined, progress: null };
+		case 'disc':
+			return counted(['down', 'up'].filter((way) => sheet.readings?.['disc-depth']?.[way] !== undefined).length, 2);
 		case 'flow': {
 			const gauging = gaugings[0];
 			if (!gauging) return { done: results.some((r) => r.parameter === 'discharge'), progress: null };
@@ -110,7 +130,7 @@ function firstWritten({ lines }: Folded): Map<string, string> {
 	return first;
 }
 
-function begun({ path, value, history }: Line) {
+const begun = remembered(({ path, value, history }: Line) => {
 	const slash = path.indexOf('/');
 	const second = path.indexOf('/', slash + 1);
 	return {
@@ -119,7 +139,7 @@ function begun({ path, value, history }: Line) {
 		// text of one form, which sorts as the instants do
 		said: path.endsWith('/filledAt') ? new Date(String(value)).toISOString() : history[0]!.at
 	};
-}
+});
 
 /** The pairs of steps that a card's rules put one before the other; the rules about every other step say nothing of a slip. */
 const orderedPairs = remembered((card: MethodCard) =>
@@ -129,4 +149,14 @@ const orderedPairs = remembered((card: MethodCard) =>
 );
 
 const parameterOf = (step: Step): string | null =>
-	step.tool === 'reading' ? step.parameter : step.tool === 'tube' ? 'tube-depth' : step.tool === 'flow' ? 'discharge' : null;
+	step.tool === 'reading' || step.tool === 'kit'
+		? step.parameter
+		: step.tool === 'disc'
+			? 'disc-depth'
+			: step.tool === 'titration'
+				? 'dissolved-oxygen'
+				: step.tool === 'tube'
+					? 'tube-depth'
+					: step.tool === 'flow'
+						? 'discharge'
+						: null;

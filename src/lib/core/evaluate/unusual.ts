@@ -1,7 +1,7 @@
 import { amount, parameters, significant, units, writeFigure, type Parameter, type ParameterCode } from '../quantity';
 import type { Flag } from '../quality';
 import type { Usual } from './context';
-import type { Finding } from './readings';
+import type { Finding } from './outcome';
 
 /** Fewer visits than this have not seen enough to call anything unusual. */
 export const ENOUGH_VISITS = 12;

@@ -1,15 +1,16 @@
 // doubts in words
 export { flagSentence } from './words/flags';
 // time in words
-export { sayDay, sayDuration, sayTime } from './words/time';
+export { instantOfTime, isoDay, sayDay, sayDuration, sayTime } from './words/time';
 // choices, values and limits in words
-export { accessWords } from './words/names';
 export { saySure, sayValue } from './words/value';
 export { sayLimit } from './words/wading';
 // working in words
 export { sayWorking } from './words/working';
 // what is due, in words
 export { sayItem, type Said } from './words/agenda';
+// a place of the sheet in words
+export { sayPlace } from './words/place';
 // a site in a few words
 export { siteLine } from './site-line';
 // judged against a use

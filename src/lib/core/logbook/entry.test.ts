@@ -32,7 +32,7 @@ describe('an entry', () => {
 		['readings/phlogiston/left', { value: 1, unit: 'mg_L' }, /no such place/],
 		['arrival/depth_m', 'knee', /must be a number/],
 		['arrival/depth_m', 31, /over 10 m is not possible/],
-		['arrival/access', 'swim', /wade, bank, bridge or leave/],
+		['arrival/access', 'swim', /wade, bank, pole, bridge, syringe, leave/],
 		['readings/water-temperature/main', { value: 112, unit: 'degC' }, /−2 to 45/],
 		['readings/water-temperature/main', { value: 11, unit: 'mg_L' }, /another kind of unit/],
 		['readings/water-temperature/main', { value: 11, below: 2, unit: 'degC' }, /a figure is/],

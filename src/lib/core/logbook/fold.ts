@@ -72,6 +72,10 @@ export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
 		);
 		if (line) lines.set(path, line);
 	}
+	if (changed.every((path) => known.lines.get(path)?.live && lines.get(path)?.live)) {
+		const sheet = changed.reduce<Branch>((top, path) => revalued(top, path.split('/'), lines.get(path)!.value), known.sheet);
+		return { sheet, lines, conflicts: conflictsOf(lines), entries };
+	}
 	const sorted = lines.size === known.lines.size ? lines : new Map([...lines].sort(([a], [b]) => (a < b ? -1 : 1)));
 	const live = [...sorted.values()].filter((l) => l.live).map((l) => l.path);
 	const sheet = changed.reduce<Branch>((top, path) => replaced(top, '', path, sorted.get(path), live) ?? {}, known.sheet);
@@ -116,6 +120,10 @@ function put(branch: Branch, [key, ...rest]: string[], value: unknown): void {
 	if (!Object.hasOwn(branch, key)) branch[key] = {}; // own keys only: an id such as "constructor" is just an id
 	put(branch[key] as Branch, rest, value);
 }
+
+/** A copy of the branch with another value where there was one already: its keys keep their order. */
+const revalued = (branch: Branch, [key, ...rest]: string[], value: unknown): Branch =>
+	key === undefined ? branch : { ...branch, [key]: rest.length ? revalued(branch[key] as Branch, rest, value) : value };
 
 /**
  * A copy of the branch at `prefix` with what now stands at `path`, its keys in the order of the live paths, as a fold from

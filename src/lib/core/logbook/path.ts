@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Figure, isParameterCode, whyImpossible } from '../quantity';
-import { SheetSchema, type LeafKind } from './sheet';
+import type { LeafKind } from './leaf';
+import { SheetSchema } from './sheet';
 
 /** A place in the sheet that an entry may write. */
 export interface Place {

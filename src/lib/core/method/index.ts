@@ -2,9 +2,10 @@
 export { MethodCard, OrderRule, shownUnit, Step } from './card';
 export { sectionUnits, type SectionUnits } from './section-units';
 // the order of its steps
-export { orderSteps, pairsOf, type OrderedStep, type StepOrder } from './order';
+export { comesFirst, orderSteps, pairsOf, type OrderedStep, type StepOrder } from './order';
 // shipped cards
 export { streamVisit, streamVisit1 } from './cards/stream-visit';
+export { fullVisit } from './cards/full-visit';
 export { shippedCards } from './cards/schools';
 // numbers on which programs differ
 export { Limits, limitsOf } from './limits';

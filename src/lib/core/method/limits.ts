@@ -19,6 +19,10 @@ export const Limits = z.object({
 		.object({ coefficient: positive, exponent: positive, submergenceLimit: share, minimumHead_m: z.number().nonnegative(), maximumHead_m: positive })
 		.optional()
 		.describe('a flume’s rating, coefficient × head^exponent, and where it holds'),
+	freshSource_percent: positive.describe('percent of the nitrate from which nitrite says that a source is near'),
+	titrations_mgL: positive.describe('mg/L that two titrations of one water may lie apart'),
+	gaugings_percent: positive.describe('percent of their mean that two gaugings of one flow may lie apart'),
+	tapeTooLong_percent: positive.describe('percent by which a tape that hangs through may make the width too long'),
 	drySummer_days: positive.describe('days that wet gear dries in summer before it goes into other water'),
 	drySpringAutumn_days: positive.describe('days that wet gear dries in spring and autumn'),
 	dryWinter_days: positive.describe('days that wet gear dries in winter'),
@@ -38,6 +42,10 @@ const usual: Limits = {
 	plateLeast_mL: 1,
 	duplicates_percent: 30,
 	floatCoefficient: 0.85,
+	freshSource_percent: 10,
+	titrations_mgL: 0.5,
+	gaugings_percent: 10,
+	tapeTooLong_percent: 1,
 	drySummer_days: 7,
 	drySpringAutumn_days: 18,
 	dryWinter_days: 30,

@@ -1,4 +1,6 @@
+import { arithmeticWords, gaugingWords, schoolWords, techniqueWords } from '../logbook';
 import { areAlike, parameters, unitCodes, units, type Unit } from '../quantity';
+
 import { MethodCard, type Step } from './card';
 import { contradictions, type Contradiction } from './contradictions';
 import { Limits, limitsOf } from './limits';
@@ -73,6 +75,10 @@ type NumberLine = (group: string, path: string, label: string, value: number | u
 function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 	const at = (key: string) => `steps.${step.id}.${key}`;
 	const unit = (key: string, label: string, value: Unit): Setting => ({ ...line(step.title, at(key), label, value, 'one'), options: unitOptions(value) });
+	const oneOf = (group: string, path: string, label: string, value: string, words: Readonly<Record<string, string>>): Setting => ({
+		...line(group, path, label, value, 'one'),
+		options: Object.entries(words).map(([code, word]) => ({ code, word }))
+	});
 	const common = [
 		line(step.title, at('title'), 'Title', step.title),
 		line(step.title, at('how'), 'How', step.how, 'lines'),
@@ -86,6 +92,30 @@ function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 				line(step.title, at('slots'), 'places', step.slots.map((s) => `${s.id}: ${s.label}`).join('; ')),
 				number(step.title, at('spreadLimit'), `readings may lie apart, ${units[parameters[step.parameter].unit].symbol}`, step.spreadLimit)
 			];
+		case 'bottle':
+			return [
+				...common,
+				...(step.bottle.kind === 'bacteria' ? [] : [number(step.title, at('rinses'), 'rinsed with stream water, times', step.rinses ?? 3)]),
+				oneOf(step.title, at('technique'), 'filled', step.technique ?? 'hand', techniqueWords)
+			];
+		case 'kit':
+			return [
+				...common,
+				unit('unit', 'chart in', step.unit),
+				line(step.title, at('waits'), 'waits, s', step.waits.map((w) => `${w.what}: ${w.for_s}`).join('; ')),
+				number(step.title, at('readWithin_s'), 'then read within, s', step.readWithin_s),
+				line(step.title, at('chart'), 'blocks of the chart', step.chart.map((b) => `${b.word}: ${b.value}`).join('; '))
+			];
+		case 'titration':
+			return [
+				...common,
+				line(step.title, at('bottles'), 'bottles', step.bottles.map((b) => `${b.id}: ${b.label}`).join('; ')),
+				number(step.title, at('mgLPerDrop'), 'a drop is worth, mg/L', step.mgLPerDrop),
+				number(step.title, at('settle_s'), 'floc settles, s', step.settle_s),
+				number(step.title, at('within_h'), 'titrated within, h', step.within_h)
+			];
+		case 'disc':
+			return [...common, unit('unit', 'line marked in', step.unit)];
 		case 'tube':
 			return [
 				...common,
@@ -97,6 +127,9 @@ function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 				...common,
 				unit('tapeUnit', 'tape and rod in', step.tapeUnit ?? 'm'),
 				unit('velocityUnit', 'velocity in', step.velocityUnit ?? 'm_s'),
+				oneOf(step.title, at('method'), 'measured by', step.method ?? 'verticals', gaugingWords),
+				oneOf(step.title, at('school'), 'velocity read at', step.school ?? 'one-point', schoolWords),
+				oneOf(step.title, at('arithmetic'), 'worked out by', step.arithmetic ?? 'mid-section', arithmeticWords),
 				number(step.title, at('leastVerticals'), 'verticals, at least', step.leastVerticals),
 				number(step.title, at('shareLimit_percent'), 'of the flow in one vertical, at most, %', step.shareLimit_percent),
 				number(step.title, at('enough_percent'), 'uncertainty that is enough, %', step.enough_percent)
@@ -140,17 +173,26 @@ function readSetting({ control, options, label, path }: Setting, text: string): 
 	}
 	if (options) return options.some((o) => o.code === text) ? { value: text } : { why: `“${text}” cannot stand here.` };
 	if (path === 'rules') return readRules(text);
-	if (path.endsWith('.slots')) {
-		const slots = text
-			.split(/\s*;\s*/)
-			.filter(Boolean)
-			.map((s) => /^([^:]+):\s*(.+)$/.exec(s));
-		return slots.length && slots.every((s) => s !== null)
-			? { value: slots.map((s) => ({ id: s[1]!.trim(), label: s[2]! })) }
-			: { why: 'Write places as “left: left bank; right: right bank”.' };
+	if (path.endsWith('.slots') || path.endsWith('.bottles')) {
+		const named = pairsIn(text);
+		return named ? { value: named.map(([id, word]) => ({ id, label: word })) } : { why: 'Write them as “left: left bank; right: right bank”.' };
+	}
+	if (path.endsWith('.waits') || path.endsWith('.chart')) {
+		const named = pairsIn(text)?.map(([word, amount]) => [word, Number(amount.replace(',', '.'))] as const);
+		if (!named?.every(([, n]) => Number.isFinite(n))) return { why: 'Write them as “dip: 1; wait: 60”, each with a number.' };
+		return { value: named.map(([word, n]) => (path.endsWith('.waits') ? { what: word, for_s: n } : { word, value: n })) };
 	}
 	if (path.endsWith('costIfMissing')) return { value: text === '' ? undefined : text };
 	return text === '' ? { why: `${label} is missing.` } : { value: text };
+}
+
+/** “left: left bank; right: right bank” in pairs; null where it is not that. */
+function pairsIn(text: string): (readonly [string, string])[] | null {
+	const pairs = text
+		.split(/\s*;\s*/)
+		.filter(Boolean)
+		.map((s) => /^([^:]+):\s*(.+)$/.exec(s));
+	return pairs.length && pairs.every((p) => p !== null) ? pairs.map((p) => [p[1]!.trim(), p[2]!.trim()] as const) : null;
 }
 
 function readRules(text: string): { value: unknown } | { why: string } {

@@ -6,3 +6,5 @@ export { readingUncertainty } from './uncertainty';
 export { readingSlips, slipGuesses, type Range, type SlipGuess } from './slips';
 // an instrument against what is known
 export { checkBuffers, checkSleeve, checkStandard, checkThermometer, type CalibrationRules } from './calibration';
+// a meter that comes to rest
+export { settling, type Rest, type Settling, type Shown } from './settling';

@@ -1,3 +1,5 @@
+import type { Unit } from '../quantity';
+
 /*
  * The one catalogue of doubts. Each code has its weight and the evidence that goes with it; the sentence for it stands in
  * interpret/words. `note`: worth knowing. `ask`: the person is asked. `spoils`: the figure cannot be used as it stands.
@@ -8,7 +10,17 @@ export interface Evidence {
 	'outside-history': { parameter: string; seen: string; low: string; high: string; visits: number };
 	'replicates-apart': { parameter: string; spread: string; limit: string; readings: number };
 	'open-both-ways': { parameter: string };
-	'unit-slip': { parameter: string; seen: string; instead: string; slip: string; low: string; high: string; from: string };
+	/** `retype`: what the slip would have been, as it would be typed. */
+	'unit-slip': {
+		parameter: string;
+		seen: string;
+		instead: string;
+		slip: string;
+		low: string;
+		high: string;
+		from: string;
+		retype?: { value: number; unit: Unit };
+	};
 	'held-too-long': { label: string; held_h: number; limit_h: number };
 	'not-on-ice': { label: string; after_h: number };
 	'out-of-order': { first: string; then: string; because: string };
@@ -38,6 +50,33 @@ export interface Evidence {
 	'over-wading-limit': { depth_m: number; velocity_m_s: number; limit: string };
 	'life-jacket': { depth_m: number; limit_m: number };
 	'not-sampled': { reason: string };
+	alone: Record<string, never>;
+	'waded-all-the-same': { dangers: string };
+	'sewage-signs': { signs: string };
+	'fresh-source': { nitrite: string; nitrate: string; percent: number; limit_percent: number };
+	'sterile-rinsed': { label: string };
+	'rinsed-otherwise': { label: string; rinses: number; wanted: number };
+	'not-preserved': { label: string; wanted: string };
+	'wrong-preservative': { label: string; with: string; wanted: string };
+	'blank-of-stream': { label: string };
+	'blank-water-unsaid': { label: string };
+	'wrong-bottle': { label: string; why: string };
+	'label-twice': { label: string };
+	'time-order': { first: string; then: string; what: string };
+	'finer-than-instrument': { parameter: string; seen: string; instrument: string; step: string };
+	'colour-early': { parameter: string; after_s: number; wait_s: number };
+	'colour-late': { parameter: string; after_s: number; within_s: number };
+	'titration-bubble': { bottle: string };
+	'floc-unsettled': { bottle: string; after_s: number; settle_s: number };
+	'titrated-late': { bottle: string; after_h: number; limit_h: number };
+	'titrations-apart': { lowest: string; highest: string; limit: string };
+	'disc-spoiled': { why: string };
+	'flume-not-level': { how: string };
+	'flume-unread-tail': Record<string, never>;
+	'tape-sags': { sag_m: number; tooLong_percent: number; limit_percent: number };
+	'gaugings-apart': { first: string; second: string; apart_percent: number; limit_percent: number };
+	'another-way': { asked: string; used: string; because: string };
+	'typed-once': Record<string, never>;
 	supersaturated: { percent: number };
 	'two-values': { path: string; shown: string; other: string };
 	'clock-skew': { device: string; minutes: number };
@@ -82,6 +121,33 @@ export const weights = {
 	'over-wading-limit': 'note',
 	'life-jacket': 'note',
 	'not-sampled': 'note',
+	alone: 'ask',
+	'waded-all-the-same': 'ask',
+	'sewage-signs': 'ask',
+	'fresh-source': 'ask',
+	'sterile-rinsed': 'spoils',
+	'rinsed-otherwise': 'ask',
+	'not-preserved': 'ask',
+	'wrong-preservative': 'spoils',
+	'blank-of-stream': 'spoils',
+	'blank-water-unsaid': 'ask',
+	'wrong-bottle': 'ask',
+	'label-twice': 'ask',
+	'time-order': 'ask',
+	'finer-than-instrument': 'ask',
+	'colour-early': 'ask',
+	'colour-late': 'ask',
+	'titration-bubble': 'spoils',
+	'floc-unsettled': 'ask',
+	'titrated-late': 'ask',
+	'titrations-apart': 'ask',
+	'disc-spoiled': 'ask',
+	'flume-not-level': 'ask',
+	'flume-unread-tail': 'ask',
+	'tape-sags': 'ask',
+	'gaugings-apart': 'ask',
+	'another-way': 'note',
+	'typed-once': 'ask',
 	supersaturated: 'note',
 	'two-values': 'ask',
 	'clock-skew': 'ask',

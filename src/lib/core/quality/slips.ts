@@ -6,6 +6,8 @@ export interface SlipGuess {
 	slip: string;
 	/** What it would be then, in the unit the figure was typed in. */
 	instead: number;
+	/** The same as it would be typed after striking: the unit that was read, or the point moved. */
+	retype: { value: number; unit: Unit };
 }
 
 export interface Range {
@@ -45,6 +47,9 @@ function isFarOutside(number: number, { low, high }: Range): boolean {
 	return number < low && (low > 0 ? number < low / 2 : number < low - width / 2);
 }
 
+/** A number with its point so many places further to the right, without the crumbs of binary arithmetic. */
+const moved = (number: number, places: number) => Number((number * 10 ** places).toPrecision(12));
+
 /**
  * Usual slips that would explain a figure which lies far outside a range: each brings it inside. The likeliest first: a wrong unit
  * before a lost point. Empty where the figure does not lie far out, or no slip explains it. Never a correction: the person
@@ -53,9 +58,9 @@ function isFarOutside(number: number, { low, high }: Range): boolean {
 export function slipGuesses(number: number, unit: Unit, { low, high }: Range): SlipGuess[] {
 	if (!isFarOutside(number, { low, high })) return [];
 	const guesses: SlipGuess[] = [
-		...(mistakenFor[unit] ?? []).map(({ typed, slip }) => ({ slip, instead: convert(number, typed, unit) })),
-		{ slip: 'With the point one place to the left,', instead: number / 10 },
-		{ slip: 'With the point one place to the right,', instead: number * 10 }
+		...(mistakenFor[unit] ?? []).map(({ typed, slip }) => ({ slip, instead: convert(number, typed, unit), retype: { value: number, unit: typed } })),
+		{ slip: 'With the point one place to the left,', instead: moved(number, -1), retype: { value: moved(number, -1), unit } },
+		{ slip: 'With the point one place to the right,', instead: moved(number, 1), retype: { value: moved(number, 1), unit } }
 	];
 	return guesses.filter((g) => g.instead >= low && g.instead <= high);
 }

@@ -24,6 +24,7 @@ export const parameters = {
 	conductance25: { name: 'Conductivity at 25 °C', unit: 'uS_cm', decimals: 0, possible: [0, 90_000], plausible: [10, 3500] },
 	ph: { name: 'pH', unit: 'pH', decimals: 1, possible: [0, 14], plausible: [5, 9.5] },
 	'tube-depth': { name: 'Clarity in the tube', unit: 'cm', decimals: 0, possible: [0, 200], plausible: [3, 120] },
+	'disc-depth': { name: 'Depth of the disc', unit: 'm', decimals: 2, possible: [0, 40], plausible: [0.1, 8] },
 	turbidity: { name: 'Turbidity from the tube', unit: 'NTU', decimals: 0, possible: [0, 10_000], plausible: [0, 500] },
 	discharge: { name: 'Discharge', unit: 'm3_s', decimals: 3, possible: [-100, 1000], plausible: [0, 20] },
 	'e-coli': { name: 'E. coli', unit: 'cfu_100mL', decimals: 0, possible: [0, 1e8], plausible: [0, 50_000] },

@@ -8,6 +8,14 @@ export const cautions = {
 		'Face upstream, feel before each step, unbuckle the pack. Cold water takes your strength in minutes.',
 		'Local rules and trained people come first; if in doubt, stay out.'
 	],
+	acid: [
+		'Gloves and eye protection before the acid is opened; on the bank, never in the stream. Splashed: rinse long with clean water.',
+		'Local rules and trained people come first. Vials go home, capped.'
+	],
+	reagents: [
+		'Gloves and eye protection; reagents burn and stain. Everything that was poured goes into the waste bottle.',
+		'Local rules and trained people come first; never mix wastes of different kits.'
+	],
 	sewage: ['Gloves on, cuts covered, no food. Wash before you eat.', 'Where sewage shows, local rules and the authority come first.']
 } as const satisfies Record<string, readonly [string, string]>;
 

@@ -3,7 +3,7 @@ import type { Context, InstrumentFacts } from '../evaluate';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
 import { MethodCard } from '../method';
-import type { GearWarning } from '../schedule';
+import type { GearWarning, RoundQuestion } from '../schedule';
 
 const Person = z.object({ id: z.string(), name: z.string(), initials: z.string() });
 
@@ -22,6 +22,8 @@ export const Satchel = z.object({
 			about: z.string(),
 			hazards: z.string(),
 			elevation_m: z.number(),
+			latitude: z.number().nullable().default(null),
+			longitude: z.number().nullable().default(null),
 			directions: z.string().default(''),
 			access: z.string().default(''),
 			landmarks: z.string().default(''),
@@ -32,6 +34,15 @@ export const Satchel = z.object({
 			/** Why nobody should be there: leave that is refused, asked for or at its end, or a site given up; '' where nothing speaks against it. */
 			barred: z.string().default(''),
 			isRetired: z.boolean().default(false),
+			/** For each question about the conditions what was answered here before, the commonest first. */
+			usualAnswers: z.record(z.string(), z.array(z.string())).default({}),
+			/** The last picture taken from its photo point, by the SHA-256 of its bytes. */
+			photoPointPicture: z.string().nullable().default(null),
+			/** What was written at the last visit that was left. */
+			lastVisit: z
+				.object({ at: z.string(), remarks: z.array(z.string()) })
+				.nullable()
+				.default(null),
 			usual: z.custom<NonNullable<Context['site']['usual']>>((v) => typeof v === 'object' && v !== null)
 		})
 	),
@@ -47,6 +58,11 @@ export const Satchel = z.object({
 			siteIds: z.array(z.string()),
 			crewIds: z.array(z.string()).default([]),
 			quality: z.array(z.object({ siteId: z.string(), kind: z.enum(['duplicate', 'blank']) })).default([]),
+			/** For a round of these days: what its day is worked out from, and the instant from which its minutes count. */
+			day: z
+				.object({ question: z.custom<RoundQuestion>((v) => typeof v === 'object' && v !== null), lab: z.string().nullable(), midnight_ms: z.number() })
+				.nullable()
+				.default(null),
 			/** Codes of the instruments that its team takes along. */
 			kit: z.array(z.string()).default([]),
 			/** What is wrong with the gear, as known when this was packed. */
@@ -68,7 +84,8 @@ export function contextFrom(satchel: Satchel, siteId: string, now_ms: number): C
 	if (!site) return null;
 	return {
 		now_ms,
-		site: { elevation_m: site.elevation_m, wadingDepth_m: site.wadingDepth_m, usual: site.usual },
+		timeZone: satchel.program.timeZone,
+		site: { code: site.code, elevation_m: site.elevation_m, wadingDepth_m: site.wadingDepth_m, usual: site.usual },
 		instruments: instrumentsOf(satchel)
 	};
 }

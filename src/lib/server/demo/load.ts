@@ -1,6 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
+import { v7 } from 'uuid';
 import type { Entry } from '../../core/logbook';
-import { streamVisit, streamVisit1 } from '../../core/method';
+import { fullVisit, streamVisit, streamVisit1 } from '../../core/method';
 import { seeded, type Chance } from '../../core/statistics';
 import type { Member } from '../access';
 import { addUser } from '../auth/library';
@@ -27,6 +28,7 @@ import { placesAndCircuits, refusedDate, seasonOf } from './plan';
 import { reviewVisits } from './reviews';
 import { FORGOTTEN_PROBE_days, incidents, roundDays, SECOND_VERSION_days, stormDaysAgo, teams, type Team } from './season';
 import { thresholds } from './thresholds';
+import { visitsUnderWay } from './under-way';
 import { benchEntries, seededId, visitEntries, type VisitPlan, type Writer } from './visit-entries';
 import { truthAt, weather } from './water-model';
 
@@ -61,6 +63,7 @@ export async function loadDemo(db: Db, now_ms: number, onProgress: (share: numbe
 			onProgress(Math.min(1, (i + ROUNDS_AT_ONCE) / plans.length));
 		}
 		await comingRounds(tx, cast);
+		await fullVisitsNow(tx, cast);
 		await reviewVisits(tx, cast.programId, cast.writers.get('RH')!, now_ms, cast.chance);
 		for (const { member: m, leftDaysAgo } of cast.writers.values())
 			if (leftDaysAgo !== undefined)
@@ -287,6 +290,23 @@ function linesOf({ chance, now_ms, writers }: Cast, round: RoundPlan): Entry[] {
 				? v.startedAt_ms + 9.3 * HOUR_ms
 				: Math.min(lastLeft_ms + 35 * MINUTE_ms, v.startedAt_ms + 5.7 * HOUR_ms);
 	return round.visits.flatMap((v) => [...visitEntries(v, chance), ...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance)]);
+}
+
+/** The card for a full visit, and the visits that are going on with it. */
+async function fullVisitsNow(tx: Db, { programId, sites: all, writers, now_ms }: Cast): Promise<void> {
+	const [cardId, versionId] = [v7(), v7()];
+	await tx.insert(methodCard).values({ programId, id: cardId, code: fullVisit.code });
+	await tx
+		.insert(methodCardVersion)
+		.values({ programId, id: versionId, cardId, version: fullVisit.version, body: fullVisit, inUseSince: new Date(now_ms - 100 * DAY_ms) });
+	const lines = visitsUnderWay({ sites: all, writers, cardVersionId: versionId, now_ms });
+	const openers = new Map(lines.filter((l) => l.path === 'opening').map((l) => [l.visitId, l.by]));
+	for (const isOpener of [true, false])
+		for (const writer of writers.values()) {
+			const theirs = lines.filter((l) => l.by === writer.id && (openers.get(l.visitId) === writer.id) === isOpener);
+			const { refused } = await receiveEntries(tx, writer.member, theirs, { now_ms, skew_ms: null });
+			if (refused.length) throw new RangeError(`the demo wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
+		}
 }
 
 /** What is planned next, so that Today has something to say. */

@@ -1,7 +1,7 @@
 import { tick, type Entry } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import type { Figure } from '../../core/quantity';
-import type { Chance } from '../../core/statistics';
+import { seeded, type Chance } from '../../core/statistics';
 import { v7 } from 'uuid';
 import type { DemoSite } from './catchment';
 import type { DemoPerson } from './people';
@@ -82,6 +82,8 @@ export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 	write(first, 3, 'arrival/access', high ? (site.code === 'TE4' ? 'bridge' : 'bank') : 'wade');
 	if (high) write(first, 3.5, 'arrival/reason', 'Water up and brown after the rain.');
 
+	entries.push(...asSeen(plan, second, high));
+
 	const month = new Date(plan.startedAt_ms).toISOString().slice(2, 7).replace('-', '');
 	write(first, 5, 'bottles/bacteria/kind', 'bacteria');
 	write(first, 5, 'bottles/bacteria/label', `${site.code}-${month}-B`);
@@ -131,6 +133,21 @@ export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 	if (plan.stopAfter_min === undefined) return entries;
 	const until = new Date(plan.startedAt_ms + plan.stopAfter_min * MINUTE_ms).toISOString();
 	return entries.filter((e) => e.at <= until);
+}
+
+/** How the stream looked, as far as the model knows; with a chance of its own, so that it shifts no figure. */
+function asSeen(plan: VisitPlan, who: Writer, high: boolean): Entry[] {
+	const { entries, write } = logbookWriter(plan, seeded(Number.parseInt(plan.id.slice(-7), 16)));
+	const { tube_cm } = plan.truth;
+	const said = {
+		flow: high ? 'high' : 'usual',
+		colour: tube_cm > 90 ? 'clear' : tube_cm > 45 ? 'tea' : 'muddy',
+		surface: high ? 'waves' : 'rippled',
+		foam: 'none',
+		litter: plan.site.code === 'QU1' ? 'little' : 'none'
+	};
+	for (const [question, choice] of Object.entries(said)) write(who, 4, `conditions/${question}`, choice);
+	return entries;
 }
 
 /** What the bench adds: when the bottles came, and days later what was found in them. */

@@ -1,6 +1,8 @@
+import { forms } from '../../core/observations';
 import type { Content, ContentTable } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
-import { sayLimit, sayMinute } from '../../core/interpret';
+import { sayDay, sayLimit, sayMinute, sayTime } from '../../core/interpret';
+import { techniqueWords, type Sheet } from '../../core/logbook';
 import type { MethodCard, OrderedStep, Step } from '../../core/method';
 import { units, type Unit } from '../../core/quantity';
 import type { DayPlan } from '../../core/schedule';
@@ -19,6 +21,9 @@ export interface PaperRound {
 	card: MethodCard;
 	steps: readonly OrderedStep[];
 	labels: readonly BottleLabel[];
+	/** What the crew's phones have told of the bottles so far; empty before the day. */
+	sheets: readonly Sheet[];
+	timeZone: string;
 }
 
 const LINE = '____________';
@@ -106,6 +111,18 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 			};
 		case 'reading':
 			return { text: `${step.slots.map((s) => `${s.label} ${LINE}`).join('    ')} ${onPaper(step.unit)}    read with ${LINE}` };
+		case 'form':
+			return { text: forms[step.form].map((q) => `${q.ask}: ${q.choices.map((c) => c.word).join(' / ')}`).join('\n') };
+		case 'kit':
+			return {
+				text: `dipped at ____ : ____    ${step.chart.map((block) => block.value).join(' / ')} ${onPaper(step.unit)}  [circle one, or mark between two]`
+			};
+		case 'titration':
+			return { text: step.bottles.map((b) => `bottle ${b.label}: no bubble [  ]   fixed at ____ : ____   acid at ____ : ____   drops ${LINE}`).join('\n') };
+		case 'disc':
+			return {
+				text: `gone going down at ${LINE}    seen again coming up at ${LINE} ${onPaper(step.unit)}    no polarised glasses [  ]   bed not touched [  ]`
+			};
 		case 'tube':
 			return { text: `disc just shows at ${LINE} cm    or still visible when full (over ${step.tubeLength_cm} cm) [  ]` };
 		case 'flow': {
@@ -118,29 +135,60 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 	}
 }
 
-/** Who has the bottles, from when to when: one line for each bottle, and room for every hand they pass through. */
-export const printCustodyForm = (round: PaperRound): Promise<Buffer> =>
-	print(
+/** Who has the bottles, from when to when: what the phones have told is filled in, the rest is lines for a pencil. */
+export function printCustodyForm(round: PaperRound): Promise<Buffer> {
+	const bottles = round.sheets.flatMap((sheet) => Object.values(sheet.bottles ?? {}));
+	const hands = round.sheets
+		.flatMap((sheet) => Object.values(sheet.custody ?? {}))
+		.filter((c) => c.at !== undefined)
+		.sort((a, b) => (a.at! < b.at! ? -1 : 1));
+	const time = (iso: string | undefined) => (iso === undefined ? '____ : ____' : sayTime(Date.parse(iso), round.timeZone));
+	const remarks = (b: (typeof bottles)[number] | undefined) =>
+		[b?.preservedAt && `acid ${time(b.preservedAt)}`, b?.onIceAt && `on ice ${time(b.onIceAt)}`, b?.technique && techniqueWords[b.technique]]
+			.filter(Boolean)
+			.join(', ');
+	const seals = [...new Set(hands.flatMap((h) => h.seal ?? []))];
+	return print(
 		paperPage(`Custody, ${round.title}`, [
 			{ text: 'Custody of bottles', style: 'title' },
 			{ text: `${round.title}, ${round.date}, to ${round.lab ?? LINE}. In a bag inside the lid of the cooler.`, margin: [0, 2, 0, 8] },
 			ruledTable(
 				[100, 90, 50, 70, '*'],
 				['bottle', 'for', 'added', 'filled at', 'remarks'],
-				round.labels.map((l) => [
-					{ text: l.code, style: 'strong' },
-					`${l.kind}${l.role === 'routine' ? '' : `, ${l.role}`}`,
-					l.preserved ?? 'nothing',
-					'____ : ____',
-					''
-				])
+				round.labels.map((l) => {
+					const known = bottles.find((b) => b.label === l.code);
+					return [
+						{ text: l.code, style: 'strong' },
+						`${l.kind}${l.role === 'routine' ? '' : `, ${l.role}`}`,
+						l.preserved ?? 'nothing',
+						time(known?.filledAt),
+						remarks(known)
+					];
+				})
 			),
 			{ text: 'From hand to hand', style: 'section' },
 			ruledTable(
-				['*', '*', 80, 80],
-				['given by', 'taken by', 'date and time', '°C in the cooler'],
-				Array.from({ length: 4 }, () => [' ', ' ', ' ', ' '])
+				['*', '*', 90, 60, 110],
+				['given by', 'taken by', 'date and time', '°C in the cooler', 'signature'],
+				[
+					...hands.map((h): Content[] => [
+						h.from ?? '',
+						h.to ?? '',
+						`${sayDay(Date.parse(h.at!), round.timeZone)} ${time(h.at)}`,
+						h.temperature_C === undefined ? '____' : String(h.temperature_C),
+						h.signature === undefined ? '' : { svg: signatureSvg(h.signature), width: 84 }
+					]),
+					...Array.from({ length: Math.max(1, 4 - hands.length) }, (): Content[] => [' ', ' ', ' ', ' ', ' '])
+				]
 			),
-			{ text: `seal number ${LINE}    on arrival: seal whole [  ]   ice left [  ]   lids tight [  ]   °C ${LINE}`, margin: [0, 12, 0, 0] }
+			{
+				text: `seal number ${seals.join(', ') || LINE}    on arrival: seal whole [  ]   ice left [  ]   lids tight [  ]   °C ${LINE}`,
+				margin: [0, 12, 0, 0]
+			}
 		])
 	);
+}
+
+/** A name written with a finger, as it was drawn in its box of 300 by 100. */
+const signatureSvg = (path: string): string =>
+	`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="${path}" fill="none" stroke="black" stroke-width="2.2"/></svg>`;

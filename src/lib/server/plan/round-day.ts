@@ -174,6 +174,14 @@ export function labelsOf(round: RoundDay): BottleLabel[] {
 	});
 }
 
+/** The sheets of a round's visits as they stand, in the order in which they were begun. */
+export async function sheetsOfRound(db: Db, programId: string, roundId: string): Promise<Sheet[]> {
+	const { rows } = await db.execute<{ sheet: Sheet }>(
+		sql`select sheet from visit where program_id = ${programId} and round_id = ${roundId} order by started_at`
+	);
+	return rows.map((r) => r.sheet);
+}
+
 /** Usual minutes on site and until the first bacteria bottle, from the latest finished visits: the middle one, not the mean. */
 async function learnedLengths(
 	db: Db,

@@ -10,6 +10,8 @@ export interface VisitFacts {
 	id: string;
 	siteId: string;
 	startedAt: Date;
+	siteCode: string;
+	timeZone: string;
 	elevation_m: number;
 	wadingDepth_m: number | null;
 	card: MethodCard;
@@ -42,11 +44,14 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 		id: string;
 		site_id: string;
 		started_at: string;
+		code: string;
+		time_zone: string;
 		elevation_m: number;
 		wading_depth_m: number | null;
 		body: MethodCard;
 	}>(sql`
-		select v.id, v.site_id, v.started_at, s.elevation_m, s.wading_depth_m, c.body from visit v
+		select v.id, v.site_id, v.started_at, s.code, p.time_zone, s.elevation_m, s.wading_depth_m, c.body from visit v
+		join program p on p.id = v.program_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
 		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`);
@@ -63,6 +68,8 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			id: v.id,
 			siteId: v.site_id,
 			startedAt,
+			siteCode: v.code,
+			timeZone: v.time_zone,
 			elevation_m: v.elevation_m,
 			wadingDepth_m: v.wading_depth_m,
 			card: v.body,

@@ -36,7 +36,12 @@ export interface Worked {
 
 /** A visit's outcome as the server sees it: what `evaluate` says, and doubts about the clocks of the devices. */
 export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], now_ms: number): Outcome {
-	const context: Context = { now_ms, site: { elevation_m: visit.elevation_m, wadingDepth_m: visit.wadingDepth_m, usual }, instruments: visit.instruments };
+	const context: Context = {
+		now_ms,
+		timeZone: visit.timeZone,
+		site: { code: visit.siteCode, elevation_m: visit.elevation_m, wadingDepth_m: visit.wadingDepth_m, usual },
+		instruments: visit.instruments
+	};
 	const outcome = evaluate(fold(visit.entries), visit.card, context);
 	return { ...outcome, flags: [...outcome.flags, ...skewFlags(visit)] };
 }

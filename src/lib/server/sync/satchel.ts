@@ -9,7 +9,9 @@ import type { Membership } from '../db/queries/members';
 import { peopleOf, teamMembers } from '../db/queries/members';
 import { entryOf, instrumentFacts, usualBefore } from '../projection/facts';
 import { gearOfRound } from '../plan/gear';
-import { dateOfDay, dayNumber } from '../plan/local-day';
+import { dateOfDay, dayNumber, instantAt } from '../plan/local-day';
+import { loadRoundDay } from '../plan/round-day';
+import { seenBefore } from './seen-before';
 import { cursorAt, tip } from './send';
 
 const DAY_ms = 86_400_000;
@@ -48,6 +50,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 		programId,
 		sites.map((s) => ({ id: s.id, siteId: s.id, startedAt: now }))
 	);
+	const before = await seenBefore(db, programId, clock.now_ms);
 	const { rows: cards } = await db.execute<{ id: string; body: MethodCard; in_use: boolean }>(sql`
 		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
 	const { rows: kinds } = await db.execute<{ code: string; kind: string }>(
@@ -75,6 +78,11 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 				drying: limitsOf(cards.find((c) => c.id === r.card_version_id)?.body ?? {})
 			})
 		);
+	const days = new Map<string, Satchel['rounds'][number]['day']>();
+	for (const r of rounds.filter((r) => Math.abs(+new Date(r.starts_at) - clock.now_ms) < DAY_ms)) {
+		const day = await loadRoundDay(db, member, r.id, clock.now_ms);
+		if (day) days.set(r.id, { question: day.question, lab: day.lab, midnight_ms: instantAt(day.day, 0, member.program.timeZone) });
+	}
 	return {
 		packedAt: now.toISOString(),
 		program: { id: programId, name: member.program.name, timeZone: member.program.timeZone },
@@ -88,6 +96,8 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 			about: s.about,
 			hazards: s.hazards,
 			elevation_m: s.elevation_m,
+			latitude: s.latitude,
+			longitude: s.longitude,
 			directions: s.directions,
 			access: s.access,
 			landmarks: s.landmarks,
@@ -97,6 +107,9 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 			wadingDepth_m: s.wadingDepth_m,
 			barred: whyBarred(s, today),
 			isRetired: s.retiredOn !== null,
+			usualAnswers: before.answers.get(s.id) ?? {},
+			lastVisit: before.last.get(s.id) ?? null,
+			photoPointPicture: before.pictures.get(s.id) ?? null,
 			usual: usual.get(s.id) ?? {}
 		})),
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
@@ -110,6 +123,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 			siteIds: r.site_ids,
 			crewIds: r.crew_ids,
 			quality: r.quality,
+			day: days.get(r.id) ?? null,
 			kit: gear.get(r.id)!.kit,
 			gear: gear.get(r.id)!.warnings
 		})),

@@ -6,30 +6,41 @@
 		now_ms: number;
 		timeZone: string;
 	}
+	const SHORT_ms = 3_600_000;
 </script>
 
 <script lang="ts">
-	import { sayDuration, sayTime } from '$lib/core/interpret';
+	import { sayDay, sayDuration, sayTime } from '$lib/core/interpret';
+	import { sayClock } from './stages';
 
 	let { clocks, now_ms, timeZone }: Props = $props();
 
-	const ordered = $derived([...clocks].sort((a, b) => a.last_ms - b.last_ms));
+	/** A wait is over when it is due; everything else runs out at its last moment. */
+	const end = (c: RunningClock) => (c.kind === 'wait' && c.due_ms > now_ms ? c.due_ms : c.last_ms);
+	const ordered = $derived([...clocks].sort((a, b) => end(a) - end(b)));
 	const nearest = $derived(ordered[0]);
-	const left = (c: RunningClock) => (c.last_ms > now_ms ? `${sayDuration(c.last_ms - now_ms)} left, ${c.label}` : `${c.label}: past its last moment`);
+	const span = (ms: number) => (ms < SHORT_ms ? sayClock(Math.ceil(ms / 1000)) : sayDuration(ms));
+	function left(c: RunningClock): string {
+		if (c.kind === 'drying') return `${c.label}: dry on ${sayDay(c.due_ms, timeZone)}`;
+		if (c.kind === 'wait')
+			return c.due_ms > now_ms ? `${span(c.due_ms - now_ms)}, ${c.label}` : `Now: ${c.label}, ${span(Math.max(0, c.last_ms - now_ms))} left`;
+		return c.last_ms > now_ms ? `${sayDuration(c.last_ms - now_ms)} left, ${c.label}` : `${c.label}: past its last moment`;
+	}
+	const beside = (c: RunningClock) =>
+		c.kind === 'bacteria-holding' ? `lab by ${sayTime(c.last_ms, timeZone)}` : c.kind === 'wait' ? `ready ${sayTime(c.due_ms, timeZone)}` : '';
+	const whole = (c: RunningClock) =>
+		c.kind === 'bacteria-holding'
+			? `: filled ${sayTime(c.start_ms, timeZone)}, be on the road by ${sayTime(c.due_ms, timeZone)}, last moment ${sayTime(c.last_ms, timeZone)}.`
+			: c.kind === 'drying'
+				? '.'
+				: `: begun ${sayTime(c.start_ms, timeZone)}, ready ${sayTime(c.due_ms, timeZone)}, last moment ${sayTime(c.last_ms, timeZone)}.`;
 </script>
 
 {#if nearest}
 	<details class:late={nearest.last_ms <= now_ms}>
-		<summary><span><b>{left(nearest)}</b></span><span>lab by {sayTime(nearest.last_ms, timeZone)}</span></summary>
+		<summary><span><b>{left(nearest)}</b></span><span>{beside(nearest)}</span></summary>
 		<ul>
-			{#each ordered as clock (clock.id)}
-				<li>
-					{left(clock)}: filled {sayTime(clock.start_ms, timeZone)}, be on the road by {sayTime(clock.due_ms, timeZone)}, last moment {sayTime(
-						clock.last_ms,
-						timeZone
-					)}.
-				</li>
-			{/each}
+			{#each ordered as clock (clock.id)}<li>{left(clock)}{whole(clock)}</li>{/each}
 		</ul>
 	</details>
 {/if}

@@ -1,18 +1,20 @@
 <script module lang="ts">
 	import type { GaugingView } from '$lib/core/evaluate';
-	import type { Line } from '$lib/core/logbook';
+	import type { Line, VelocitySchool } from '$lib/core/logbook';
 	import type { SectionUnits } from '$lib/core/method';
 	import type { Flag } from '$lib/core/quality';
 
 	export interface Props {
 		gaugingId: string;
+		/** Where in a vertical its velocity is read. */
+		school: VelocitySchool | 'sweep';
 		view: GaugingView | null;
 		units: SectionUnits;
 		least: number;
 		enough_percent: number;
 		shareLimit_percent: number;
 		flags: Flag[];
-		lines: Map<string, Line>;
+		lines: ReadonlyMap<string, Line>;
 		drafts: Record<string, string>;
 		meters: string[];
 		initialsOf: (memberId: string) => string;
@@ -32,6 +34,7 @@
 	import StrikeReason from '../sample/StrikeReason.svelte';
 	import Struck from '../sample/Struck.svelte';
 	import { sayAdvice } from './advice';
+	import { AfterPaint } from './after-paint.svelte';
 	import CrossSection from './CrossSection.svelte';
 	import { sayAsRead } from './as-read';
 	import { FlowEntry, type Field } from './flow-entry.svelte';
@@ -39,6 +42,7 @@
 
 	let {
 		gaugingId,
+		school,
 		view,
 		units,
 		least,
@@ -56,52 +60,110 @@
 		onstrike
 	}: Props = $props();
 
-	const entry = untrack(() => new FlowEntry(gaugingId, newId, units, ondraft));
-	untrack(() => entry.begin(view));
+	const entry = untrack(() => new FlowEntry(gaugingId, school, newId, units, ondraft));
+	untrack(() => entry.begin(view, (row, field) => lines.get(entry.path({ row, field }))?.live != null));
 	$effect.pre(() => entry.resume(drafts)); // another tab types and keeps as well
+	/** What the picture, the advice and the struck figures show: a frame after the figures themselves. */
+	const painted = new AfterPaint(() => ({ view, lines }));
 	let striking = $state(false);
 	let meterSaid = false;
 
-	const words: Record<Field, string> = { distance_m: 'tape', depth_m: 'depth', velocity_m_s: 'speed' };
-	const fields = $derived((Object.keys(words) as Field[]).map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` })));
+	const words: Record<Field, string> = {
+		distance_m: 'tape',
+		depth_m: 'depth',
+		velocity_m_s: 'speed',
+		velocity02_m_s: 'at 0.2',
+		velocity06_m_s: 'at 0.6',
+		velocity08_m_s: 'at 0.8'
+	};
+	const fields = $derived(entry.fields.map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` })));
 	const kept = (row: string, field: Field) => lines.get(entry.path({ row, field }));
-	const shown = (row: string, field: Field) => (kept(row, field)?.live ? sayAsRead(kept(row, field)!.value as AsTyped, entry.unitOf(field)) : '');
+	interface Row {
+		id: string;
+		/** What each cell shows; null where there is none. */
+		cells: { field: Field; word: string; text: string | null }[];
+		/** The cell that is being typed into, where it is in this row. */
+		active: Field | null;
+		edge: string;
+		share: string;
+		/** What was written at its places and taken out again. */
+		struck: Line[];
+	}
+	const rowsBefore = new Map<string, { from: unknown[]; row: Row }>();
+	/** Of forty rows one or two change with a key: only those are worked out and drawn anew. */
+	function rowOf(id: string, from: unknown[], make: () => Row): Row {
+		const before = rowsBefore.get(id);
+		if (before && before.from.length === from.length && from.every((f, i) => f === before.from[i])) return before.row;
+		const row = make();
+		rowsBefore.set(id, { from, row });
+		return row;
+	}
 	const rows = $derived.by(() => {
-		const placed = (view?.verticals ?? []).filter((v) => v.distance_m !== null).map((v) => v.id);
-		const isNew = entry.cell.row !== 'start' && entry.cell.row !== 'end' && !placed.includes(entry.cell.row);
-		return ['start', ...placed, ...(isNew ? [entry.cell.row] : []), 'end'];
+		const placed = (view?.verticals ?? []).filter((v) => v.distance_m !== null);
+		const { row: current, field: active } = entry.cell;
+		const isNew = current !== 'start' && current !== 'end' && !placed.some((v) => v.id === current);
+		const shares = new Map(placed.map((v) => [v.id, v.share_percent]));
+		return ['start', ...placed.map((v) => v.id), ...(isNew ? [current] : []), 'end'].map((id) => {
+			const isEdge = id === 'start' || id === 'end';
+			const share = shares.get(id)?.toFixed(0);
+			const here = current === id ? active : null;
+			const paths = fields.map(({ field }) => entry.path({ row: id, field }));
+			const inRow = paths.map((path) => lines.get(path));
+			const seen = paths.map((path) => painted.current.lines.get(path));
+			return rowOf(id, [fields, here, share, ...inRow, ...seen], () => ({
+				id,
+				cells: fields.map(({ field, word }, i) => ({
+					field,
+					word,
+					text: isEdge && field !== 'distance_m' ? null : inRow[i]?.live ? sayAsRead(inRow[i].value as AsTyped, entry.unitOf(field)) : ''
+				})),
+				active: here,
+				edge: id === 'start' ? 'first edge' : id === 'end' ? 'far edge' : '',
+				share: share === undefined ? '' : `${share} %`,
+				struck: seen.flatMap((line) => ((line?.history.length ?? 0) > 1 && line ? [line] : []))
+			}));
+		});
 	});
-	const share = (row: string) => view?.verticals.find((v) => v.id === row)?.share_percent ?? null;
-	const advice = $derived(sayAdvice(view, { least, enough_percent, shareLimit_percent }, units.tape));
+	const advice = $derived(sayAdvice(painted.current.view, { least, enough_percent, shareLimit_percent }, units.tape));
 	const doubts = $derived(flags.filter((f) => ['below-stall-speed', 'beyond-meter', 'section-impossible'].includes(f.code)));
 	const meter = $derived((lines.get(`gaugings/${gaugingId}/instrument`)?.value as string | undefined) ?? '');
 
 	async function keep() {
+		if (entry.text === '' && kept(entry.cell.row, entry.cell.field)?.live) return goOn(); // it stands as it is
 		const value = entry.take();
 		if (value === null) return;
 		const path = entry.path();
 		const { cell, text } = entry;
 		const line = lines.get(path);
-		// the hand goes on at once: the disk need not keep up with quick fingers, only lose nothing
-		entry.advance();
-		await focusActive();
+		const isSame = line?.live != null && JSON.stringify(line.value) === JSON.stringify(value);
+		if (isSame) ondraft(path, '');
+		// the figure shows and the hand goes on at once: the disk need not keep up with quick fingers, only lose nothing
+		const written = isSame ? null : onset(path, value, line?.live?.id ?? null);
 		if (!meterSaid && meter === '' && meters[0]) void setMeter(meters[0]);
 		meterSaid = true;
-		if (line?.live && JSON.stringify(line.value) === JSON.stringify(value)) return ondraft(path, '');
+		await goOn();
 		try {
-			await onset(path, value, line?.live?.id ?? null);
+			await written;
 		} catch (trouble) {
-			entry.choose(cell, text);
-			entry.said = trouble instanceof Error ? trouble.message : String(trouble);
+			entry.back(cell, text, trouble instanceof Error ? trouble.message : String(trouble));
 		}
+	}
+
+	async function goOn() {
+		entry.advance();
+		await focusActive();
 	}
 
 	const setMeter = async (code: string) => onset(`gaugings/${gaugingId}/instrument`, code, lines.get(`gaugings/${gaugingId}/instrument`)?.live?.id ?? null);
 
-	async function choose(row: string, field: Field) {
+	function choose(row: string, field: Field) {
 		if (entry.isActive(row, field)) return;
 		entry.choose({ row, field });
 		striking = false;
+	}
+
+	async function pick(row: string) {
+		choose(row, 'depth_m');
 		await focusActive();
 	}
 
@@ -112,6 +174,21 @@
 		const rowsBox = cell?.closest('.rows');
 		if (cell && rowsBox) rowsBox.scrollTop += cell.getBoundingClientRect().top - rowsBox.getBoundingClientRect().top - rowsBox.clientHeight / 2;
 	}
+
+	/** A tap between two verticals puts a new one there; its depth is asked next. */
+	async function add(distance: number) {
+		const row = newId();
+		entry.choose({ row, field: 'depth_m' });
+		const written = onset(entry.path({ row, field: 'distance_m' }), inTape(distance), null);
+		await focusActive(); // the next key belongs to the depth, whatever the disk is doing
+		await written;
+	}
+	const drag = (row: string, depth: number) => {
+		const path = entry.path({ row, field: 'depth_m' });
+		return void onset(path, inTape(depth), lines.get(path)?.live?.id ?? null);
+	};
+	/** A length in the unit of the tape as a figure of the sheet. */
+	const inTape = (length: number): AsTyped => (units.tape === 'm' ? length : { value: length, unit: units.tape });
 
 	function strike(reason: string) {
 		const line = kept(entry.cell.row, entry.cell.field)?.live;
@@ -141,8 +218,9 @@
 		</p>
 		<p class="say ask advice"><b>{advice.first}</b> {advice.because}</p>
 		<CrossSection
-			view={view ?? {
+			view={painted.current.view ?? {
 				id: gaugingId,
+				arithmetic: 'mid-section',
 				verticals: [],
 				start: null,
 				end: null,
@@ -158,53 +236,52 @@
 			}}
 			{units}
 			activeId={entry.cell.row}
-			next_m={view?.next?.distance_m ?? null}
-			onpick={(id) => choose(id, 'depth_m')}
+			next_m={painted.current.view?.next?.distance_m ?? null}
+			onpick={pick}
+			onadd={add}
+			ondepth={drag}
 		/>
 		{#each doubts as flag, i (i)}<p class="say spoils">{flagSentence(flag)}</p>{/each}
 	</section>
 
 	<section class="typing">
 		<div class="rows">
-			<table>
+			<table style:--columns={fields.length + 1}>
 				<thead>
 					<tr
 						>{#each fields as { field, word } (field)}<th class="number">{word}</th>{/each}<th class="number">share</th></tr
 					>
 				</thead>
 				<tbody>
-					{#each rows as row (row)}
-						<tr class:current={entry.cell.row === row}>
-							{#each fields as { field, word } (field)}
+					{#each rows as row (row.id)}
+						<tr class:current={row.active !== null}>
+							{#each row.cells as cell (cell.field)}
 								<td class="number">
-									{#if (row === 'start' || row === 'end') && field !== 'distance_m'}
-										{#if field === 'depth_m'}<small>{row === 'start' ? 'first edge' : 'far edge'}</small>{/if}
-									{:else if entry.isActive(row, field)}
+									{#if cell.text === null}
+										{#if cell.field === 'depth_m'}<small>{row.edge}</small>{/if}
+									{:else}
+										{@const isActive = row.active === cell.field}
+										<!-- every cell is a field, so that a tap has the next key and a kept figure costs no field taken out and put in -->
 										<input
-											id="flow-cell"
+											id={isActive ? 'flow-cell' : undefined}
 											class="cell"
 											inputmode="none"
 											autocomplete="off"
-											aria-label="{nameOf(row)}, {word}"
-											aria-describedby="flow-said"
-											placeholder={shown(row, field)}
-											value={entry.text}
+											aria-label="{nameOf(row.id)}, {cell.word}"
+											aria-describedby={isActive ? 'flow-said' : undefined}
+											placeholder={isActive ? cell.text : '·'}
+											value={isActive ? entry.text : cell.text}
+											onfocus={() => choose(row.id, cell.field)}
 											oninput={(e) => entry.type(e.currentTarget.value)}
 											onkeydown={(e) => e.key === 'Enter' && keep()}
 										/>
-									{:else}
-										<button type="button" class="cell" aria-label="{nameOf(row)}, {word}: {shown(row, field) || 'empty'}" onclick={() => choose(row, field)}
-											>{shown(row, field) || '·'}</button
-										>
 									{/if}
 								</td>
 							{/each}
-							<td class="number share">{share(row) === null ? '' : `${share(row)!.toFixed(0)} %`}</td>
+							<td class="number share">{row.share}</td>
 						</tr>
-						{#each fields as { field } (field)}
-							{#if (kept(row, field)?.history.length ?? 0) > 1}<tr class="struck-row"
-									><td colspan="4"><Struck line={kept(row, field)} {initialsOf} {timeZone} /></td></tr
-								>{/if}
+						{#each row.struck as line (line.path)}
+							<tr class="struck-row"><td><Struck {line} {initialsOf} {timeZone} /></td></tr>
 						{/each}
 					{/each}
 				</tbody>
@@ -216,12 +293,15 @@
 				onkey={entry.press}
 				onkeep={keep}
 				signs={['', '−']}
-				keepWord={entry.cell.field === 'velocity_m_s' ? 'Keep' : 'Next'}
-				disabled={entry.text === ''}
+				keepWord={entry.cell.field === entry.fields.at(-1) ? 'Keep' : 'Next'}
+				disabled={entry.text === '' && !kept(entry.cell.row, entry.cell.field)?.live}
 			/>
 		</div>
 	</section>
 	<section class="beside">
+		{#if kept(entry.cell.row, entry.cell.field)?.live}
+			<p class="small">This figure: {initialsOf(kept(entry.cell.row, entry.cell.field)?.live?.by ?? '')}</p>
+		{/if}
 		{#if kept(entry.cell.row, entry.cell.field)?.live && entry.text === ''}
 			{#if striking}<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />{:else}<button
 					type="button"
@@ -236,7 +316,7 @@
 				{#each meters as code (code)}<option>{code}</option>{/each}
 			</select>
 		</label>
-		<SchoolsCompared schools={view?.schools ?? []} unit={units.discharge} />
+		<SchoolsCompared schools={painted.current.view?.schools ?? []} inUse={view?.arithmetic ?? 'mid-section'} unit={units.discharge} />
 	</section>
 </div>
 
@@ -262,11 +342,35 @@
 		line-height: 1.3;
 	}
 	.rows {
+		contain: content; /* what changes in here moves nothing else */
 		max-height: 138px;
 		overflow-y: auto;
 	}
-	table {
-		table-layout: fixed;
+	/* rows of their own, so that those out of sight need neither be laid out nor painted */
+	table,
+	thead,
+	tbody {
+		display: block;
+	}
+	tr {
+		display: grid;
+		grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+		align-items: center;
+	}
+	td,
+	th {
+		border-bottom: 0;
+	}
+	thead tr {
+		border-bottom: 1px solid var(--ink);
+	}
+	tbody tr {
+		border-bottom: 1px solid var(--rule);
+		content-visibility: auto;
+		contain-intrinsic-size: auto 45px;
+	}
+	tr.struck-row {
+		grid-template-columns: 1fr;
 	}
 	td {
 		padding: 0 2px;
@@ -283,16 +387,19 @@
 	.typing :global(.pad button) {
 		min-height: 45px;
 	}
-	th {
-		padding-inline: 4px;
+	thead {
 		position: sticky;
 		top: 0;
 		background: var(--page);
+		z-index: 1;
+	}
+	th {
+		padding-inline: 4px;
 	}
 	.cell {
 		display: block;
 		width: 100%;
-		min-width: 60px;
+		min-width: 44px;
 		min-height: 44px;
 		border: 0;
 		background: transparent;
@@ -302,14 +409,14 @@
 		padding: 0 6px;
 		cursor: pointer;
 	}
-	input.cell {
+	.cell#flow-cell {
 		border: 2px solid var(--water);
 		border-radius: 4px;
 		background: var(--page);
 		font-weight: 650;
 		cursor: text;
 	}
-	tr.current td {
+	tr.current {
 		background: var(--ochre-3);
 	}
 	.share {

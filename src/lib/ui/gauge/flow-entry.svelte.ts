@@ -1,20 +1,32 @@
 import type { GaugingView } from '$lib/core/evaluate';
-import { whyRefused } from '$lib/core/logbook';
+import { whyRefused, type VelocitySchool } from '$lib/core/logbook';
 import type { SectionUnits } from '$lib/core/method';
 import { inPlaceUnit, readTyped, units, type AsTyped } from '$lib/core/quantity';
 import { pressed } from '../sample/keypad-text';
 
-export type Field = 'distance_m' | 'depth_m' | 'velocity_m_s';
+export type Field = 'distance_m' | 'depth_m' | VelocityField;
+type VelocityField = 'velocity_m_s' | 'velocity02_m_s' | 'velocity06_m_s' | 'velocity08_m_s';
+/** What is read at each vertical, in order, by school; a sweep reads one velocity for all of them. */
+const velocityFields: Record<VelocitySchool | 'sweep', readonly VelocityField[]> = {
+	'one-point': ['velocity_m_s'],
+	raise: ['velocity_m_s'],
+	'two-point': ['velocity02_m_s', 'velocity08_m_s'],
+	'three-point': ['velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s'],
+	sweep: []
+};
+export const fieldsOf = (school: VelocitySchool | 'sweep'): readonly Field[] => ['distance_m', 'depth_m', ...velocityFields[school]];
+const isLength = (field: Field) => field === 'distance_m' || field === 'depth_m';
+
 export interface Cell {
 	/** `start` and `end` are the edges of the water; else a vertical's id. */
 	row: string;
 	field: Field;
 }
 
-const ORDER: Field[] = ['distance_m', 'depth_m', 'velocity_m_s'];
 /** Beyond these a figure is possible but is asked about: rarely waded, often a slip of the unit. */
-const RARE: Record<Field, number> = { distance_m: 60, depth_m: 1.5, velocity_m_s: 3 };
-const WORDS: Record<Field, string> = { distance_m: 'A distance of', depth_m: 'A depth of', velocity_m_s: 'A velocity of' };
+const RARE = { distance_m: 60, depth_m: 1.5, velocity: 3 };
+const WORDS = { distance_m: 'A distance of', depth_m: 'A depth of', velocity: 'A velocity of' };
+const asKind = (field: Field): keyof typeof RARE => (field === 'distance_m' || field === 'depth_m' ? field : 'velocity');
 
 /** What is being typed into a gauging: which cell, which text, and where to go after it is kept. */
 export class FlowEntry {
@@ -22,14 +34,20 @@ export class FlowEntry {
 	text = $state('');
 	said = $state<string | null>(null);
 	#asked: string | null = null;
-	#isTouched = false;
+	/** What this hand has typed at each place: it goes before a draft on the disk, which may be a moment old. */
+	readonly #typed = new Map<string, string>();
+
+	readonly fields: readonly Field[];
 
 	constructor(
 		readonly gaugingId: string,
+		school: VelocitySchool | 'sweep',
 		readonly newId: () => string,
 		readonly units: SectionUnits,
 		readonly ondraft: (path: string, text: string) => void
-	) {}
+	) {
+		this.fields = fieldsOf(school);
+	}
 
 	path({ row, field }: Cell = this.cell): string {
 		const base = `gaugings/${this.gaugingId}`;
@@ -38,22 +56,21 @@ export class FlowEntry {
 
 	isActive = (row: string, field: Field): boolean => this.cell.row === row && this.cell.field === field;
 
-	choose(cell: Cell, text = ''): void {
+	choose(cell: Cell): void {
 		this.cell = cell;
-		this.text = text;
-		this.#isTouched = text !== '';
+		this.text = this.#typed.get(this.path()) ?? '';
 		this.said = null;
 		this.#asked = null;
 	}
 
 	/** Shows what was being typed in this cell, before a reload or in another tab, while no hand has typed here. */
 	resume(drafts: Record<string, string>): void {
-		const text = drafts[this.path()] ?? '';
-		if (!this.#isTouched) this.text = text;
+		const path = this.path();
+		if (!this.#typed.has(path)) this.text = drafts[path] ?? '';
 	}
 
 	type(text: string): void {
-		this.#isTouched = true;
+		this.#typed.set(this.path(), text);
 		this.text = text;
 		this.said = null;
 		this.ondraft(this.path(), text);
@@ -62,14 +79,15 @@ export class FlowEntry {
 	press = (key: string): void => this.type(pressed(this.text, key));
 
 	/** Starts where a gauging stands: the first edge, a figure that is missing, or a new vertical. */
-	begin(view: GaugingView | null): void {
+	begin(view: GaugingView | null, isKept: (row: string, field: Field) => boolean): void {
 		if (!view?.start) return this.choose({ row: 'start', field: 'distance_m' });
 		const unfinished = view.verticals.find((v) => v.distance_m !== null && (v.depth_m === null || (v.velocity_m_s === null && v.depth_m > 0)));
-		if (unfinished) return this.choose({ row: unfinished.id, field: unfinished.depth_m === null ? 'depth_m' : 'velocity_m_s' });
+		const missing = unfinished && this.fields.find((field) => !isKept(unfinished.id, field));
+		if (unfinished && missing) return this.choose({ row: unfinished.id, field: missing });
 		this.choose({ row: this.newId(), field: 'distance_m' });
 	}
 
-	unitOf = (field: Field) => (field === 'velocity_m_s' ? this.units.velocity : this.units.tape);
+	unitOf = (field: Field) => (isLength(field) ? this.units.tape : this.units.velocity);
 
 	/** The figure to keep, as it was read, or null after saying what is wrong or asking whether it stands. */
 	take(): AsTyped | null {
@@ -82,19 +100,27 @@ export class FlowEntry {
 		const figure = isAsPlaced ? typed.number : { value: typed.number, unit };
 		const why = whyRefused(this.path(), figure);
 		if (why !== null) return this.#say(`${why.charAt(0).toUpperCase()}${why.slice(1)}.`);
-		if (Math.abs(inPlaceUnit(figure, field === 'velocity_m_s' ? 'm_s' : 'm')) > RARE[field] && this.#asked !== this.text) {
+		if (Math.abs(inPlaceUnit(figure, isLength(field) ? 'm' : 'm_s')) > RARE[asKind(field)] && this.#asked !== this.text) {
 			this.#asked = this.text;
-			return this.#say(`${WORDS[field]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, keep it again.`);
+			return this.#say(`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, keep it again.`);
 		}
 		return figure;
 	}
 
 	/** The cell after the one just kept. */
 	advance(): void {
+		this.#typed.set(this.path(), '');
 		const { row, field } = this.cell;
-		const next = row === 'start' || row === 'end' ? undefined : ORDER[ORDER.indexOf(field) + 1];
+		const next = row === 'start' || row === 'end' ? undefined : this.fields[this.fields.indexOf(field) + 1];
 		if (row === 'end') this.choose({ row, field });
 		else this.choose(next ? { row, field: next } : { row: this.newId(), field: 'distance_m' });
+	}
+
+	/** Back to a cell whose figure could not be kept, with what was typed there. */
+	back(cell: Cell, text: string, why: string): void {
+		this.#typed.set(this.path(cell), text);
+		this.choose(cell);
+		this.said = why;
 	}
 
 	#say(words: string): null {

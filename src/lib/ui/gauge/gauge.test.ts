@@ -9,6 +9,7 @@ import { drawSection } from './section-drawing';
 const wanted = { least: 4, enough_percent: 8, shareLimit_percent: 30 };
 const view = (n: number, more: Partial<GaugingView> = {}): GaugingView => ({
 	id: 'main',
+	arithmetic: 'mid-section',
 	verticals: Array.from({ length: n }, (_, i) => ({ id: `v${i}`, distance_m: i + 1, depth_m: 0.3, velocity_m_s: 0.4, share_percent: 100 / n })),
 	start: { distance_m: 0, depth_m: 0 },
 	end: { distance_m: n + 1, depth_m: 0 },
@@ -62,14 +63,31 @@ describe('the drawing of a section', () => {
 		expect(JSON.stringify(drawSection(half, 340, 200))).not.toMatch(/NaN/);
 		expect(drawSection(view(0), 340, 200)).toBeNull();
 	});
+
+	it('writes a depth only where it has room beside the one before', () => {
+		const labelled = (n: number) => drawSection(view(n), 340, 200)!.strips.filter((s) => s.labelled);
+		expect(labelled(5)).toHaveLength(5);
+		for (const n of [20, 40]) {
+			const xs = labelled(n).map((s) => s.x);
+			expect(xs.length).toBeGreaterThan(4);
+			for (let i = 1; i < xs.length; i++) expect(xs[i]! - xs[i - 1]!).toBeGreaterThanOrEqual(34);
+		}
+	});
+	it('leads from a place of the picture back to the section', () => {
+		const drawing = drawSection(view(3), 340, 200)!;
+		expect(drawing.distanceAt(drawing.X(2))).toBeCloseTo(2, 9);
+		expect(drawing.depthAt(drawing.strips[1]!.bedY)).toBeCloseTo(0.3, 9);
+		expect(drawing.depthAt(0)).toBe(0); // above the water there is no depth
+	});
 });
 
 describe('typing a section', () => {
 	const metric = sectionUnits(streamVisit);
 	const feet: SectionUnits = { tape: 'ft', velocity: 'ft_s', area: 'ft2', discharge: 'ft3_s' };
-	const entry = (units = metric) =>
+	const entry = (units = metric, school: ConstructorParameters<typeof FlowEntry>[1] = 'one-point') =>
 		new FlowEntry(
 			'main',
+			school,
 			() => 'new',
 			units,
 			() => undefined
@@ -77,7 +95,7 @@ describe('typing a section', () => {
 
 	it('goes from the edge to a vertical’s distance, depth, velocity, and on to the next', () => {
 		const typing = entry();
-		typing.begin(null);
+		typing.begin(null, () => false);
 		expect(typing.path()).toBe('gaugings/main/edges/startDistance_m');
 		const path = ['0.4', '0.8', '0,12', '0.14'].map((text) => {
 			typing.type(text);
@@ -86,6 +104,28 @@ describe('typing a section', () => {
 			return typing.path();
 		});
 		expect(path).toEqual(['distance_m', 'depth_m', 'velocity_m_s', 'distance_m'].map((field) => `gaugings/main/verticals/new/${field}`));
+	});
+
+	it.each([
+		['two-point', ['velocity02_m_s', 'velocity08_m_s']],
+		['three-point', ['velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s']],
+		['sweep', []],
+		['raise', ['velocity_m_s']]
+	] as const)('by %s asks for its points in turn', (school, velocities) => {
+		const typing = entry(metric, school);
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		const asked = [...velocities, 'distance_m'].map(() => {
+			typing.advance();
+			return typing.path().split('/').at(-1);
+		});
+		expect(asked).toEqual([...velocities, 'distance_m']);
+	});
+
+	it('asks for the point that a vertical still lacks', () => {
+		const typing = entry(metric, 'two-point');
+		const half = view(2, { verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] });
+		typing.begin(half, (_, field) => field !== 'velocity08_m_s');
+		expect(typing.path()).toBe('gaugings/main/verticals/a/velocity08_m_s');
 	});
 
 	it('refuses what cannot be, asks about what is rare, and takes it the second time', () => {
@@ -102,7 +142,10 @@ describe('typing a section', () => {
 
 	it('takes up where a gauging was left', () => {
 		const typing = entry();
-		typing.begin(view(2, { verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] }));
+		typing.begin(
+			view(2, { verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] }),
+			(_, field) => field !== 'velocity_m_s'
+		);
 		expect(typing.path()).toBe('gaugings/main/verticals/a/velocity_m_s');
 	});
 
@@ -145,5 +188,30 @@ describe('typing a section', () => {
 		typing.type('0.3');
 		typing.resume({ 'gaugings/main/verticals/v1/depth_m': '0' });
 		expect(typing.text).toBe('0.3');
+	});
+
+	it('a draft that the disk still shows after the figure was kept does not come back into the cell', () => {
+		const typing = entry();
+		const old = { 'gaugings/main/verticals/v1/depth_m': '0.28' };
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.type('0.28');
+		expect(typing.take()).toBe(0.28);
+		typing.advance();
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.resume(old); // the disk is a moment behind the hand
+		expect(typing.text).toBe('');
+	});
+
+	it('what is half typed in a cell is there when the hand comes back to it, and after the disk would not take it', () => {
+		const typing = entry();
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.type('0.2');
+		typing.choose({ row: 'v2', field: 'depth_m' });
+		expect(typing.text).toBe('');
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		expect(typing.text).toBe('0.2');
+		typing.advance();
+		typing.back({ row: 'v1', field: 'depth_m' }, '0.2', 'no room on the disk');
+		expect([typing.text, typing.said]).toEqual(['0.2', 'no room on the disk']);
 	});
 });

@@ -17,7 +17,6 @@ export interface Strip {
 	velocity_m_s: number | null;
 	/** 0 to 1 of the fastest; null where the velocity is still to come. */
 	speed: number | null;
-	share_percent: number | null;
 	/** Height of the bar above the water. */
 	bar: number;
 	labelled: boolean;
@@ -34,6 +33,9 @@ export interface SectionDrawing {
 	/** Marks along the tape. */
 	ticks: { x: number; text: string }[];
 	X: (distance_m: number) => number;
+	/** Back from the drawing to the section, metres. */
+	distanceAt: (x: number) => number;
+	depthAt: (y: number) => number;
 }
 
 const LABEL_WIDTH = 34;
@@ -59,6 +61,7 @@ export function drawSection(view: GaugingView, width: number, height: number, ta
 
 	const fastest = Math.max(0.01, ...placed.map((v) => Math.abs(v.velocity_m_s ?? 0)));
 	const largest = Math.max(1, ...placed.map((v) => v.share_percent ?? 0));
+	let labelledTo = -Infinity;
 	const strips = placed.map((v, i): Strip => {
 		const at = points.findIndex((p, k) => k > 0 && p.distance_m === v.distance_m && k >= i);
 		const here = points[at] ?? points[i + 1]!;
@@ -67,6 +70,8 @@ export function drawSection(view: GaugingView, width: number, height: number, ta
 		const a = midway(before, here);
 		const b = midway(here, after);
 		const outline = `M${X(a.distance_m)} ${waterY}L${X(a.distance_m)} ${Y(a.depth_m)}L${X(here.distance_m)} ${Y(here.depth_m)}L${X(b.distance_m)} ${Y(b.depth_m)}L${X(b.distance_m)} ${waterY}Z`;
+		const labelled = X(v.distance_m) - labelledTo >= LABEL_WIDTH; // each depth that has room beside the one before
+		if (labelled) labelledTo = X(v.distance_m);
 		return {
 			id: v.id,
 			outline,
@@ -74,10 +79,9 @@ export function drawSection(view: GaugingView, width: number, height: number, ta
 			bedY: Y(v.depth_m!),
 			depth: convert(v.depth_m!, 'm', tape).toFixed(tape === 'm' ? 2 : 1),
 			velocity_m_s: v.velocity_m_s,
-			speed: v.velocity_m_s === null ? null : Math.abs(v.velocity_m_s) / fastest,
-			share_percent: v.share_percent,
-			bar: Math.max(0, ((v.share_percent ?? 0) / largest) * BAR_SPACE),
-			labelled: (X(b.distance_m) - X(a.distance_m)) * (i % 2 ? 1 : 2) >= LABEL_WIDTH || placed.length * LABEL_WIDTH < width
+			speed: v.velocity_m_s === null ? null : Number((Math.abs(v.velocity_m_s) / fastest).toFixed(2)),
+			bar: Math.round(Math.max(0, ((v.share_percent ?? 0) / largest) * BAR_SPACE)),
+			labelled
 		};
 	});
 	const bed = points.map((p) => `L${X(p.distance_m)} ${Y(p.depth_m)}`).join('');
@@ -90,7 +94,9 @@ export function drawSection(view: GaugingView, width: number, height: number, ta
 		ground,
 		exaggeration: perMetreY / perMetreX,
 		ticks: tapeMarks(convert(from, 'm', tape), convert(to, 'm', tape), (mark) => X(convert(mark, tape, 'm')), width),
-		X
+		X,
+		distanceAt: (x) => from + (x - left) / perMetreX,
+		depthAt: (y) => Math.max(0, (y - waterY) / perMetreY)
 	};
 }
 

@@ -33,7 +33,9 @@
 </div>
 <p role="status" class="small">{differ === 0 ? 'They are the same in every setting.' : `They differ in ${differ} of ${differences.length} settings.`}</p>
 {#if shown.length}
-	<div class="scroll">
+	<!-- by keyboard a wide table is scrolled from here -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="scroll" tabindex="0" role="region" aria-label="Settings side by side">
 		<table>
 			<thead><tr><th>Where</th><th>Setting</th><th>{sides.find((s) => s.key === a)?.title}</th><th>{sides.find((s) => s.key === b)?.title}</th></tr></thead>
 			<tbody>

@@ -23,12 +23,11 @@
 
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayTime } from '$lib/core/interpret';
+	import { sayPlace, sayTime } from '$lib/core/interpret';
 
 	let { lines, initialsOf, timeZone, mayStrike, refused }: Props = $props();
 
 	const byId = $derived(new Map(lines.map((l) => [l.id, l])));
-	const place = (path: string) => path.replaceAll('/', ' · ').replaceAll(/_m_s$|_m$/g, '');
 </script>
 
 <ol>
@@ -37,7 +36,7 @@
 		<li id="line-{line.id}" class:strike={line.op === 'strike'}>
 			<span class="who"><b>{initialsOf(line.by)}</b> {sayTime(line.at_ms, timeZone)}</span>
 			<span class="what">
-				<span class="path">{place(line.path)}</span>
+				<span class="path">{sayPlace(line.path)}</span>
 				{#if line.op === 'strike'}<i>struck{line.text ? `: ${line.text}` : ''}</i>
 				{:else if out}<s>{line.text}</s> <small>{out.op === 'strike' ? 'struck' : 'replaced'} by {initialsOf(out.by)} {sayTime(out.at_ms, timeZone)}</small>
 				{:else}{line.op === 'add' ? '+' : ''}{line.text}{/if}

@@ -1,41 +1,58 @@
 <script module lang="ts">
-	import type { AccessWay, Line, Sheet } from '$lib/core/logbook';
-	import type { SatchelSite } from '$lib/core/satchel';
+	import type { AccessWay, Sheet } from '$lib/core/logbook';
+	import type { Satchel, SatchelSite } from '$lib/core/satchel';
 	import type { WadingLimit } from '$lib/core/safety';
+	import type { SectionUnits } from '$lib/core/method';
+	import type { Hand } from './hand';
 
 	export interface Props {
 		arrival: Sheet['arrival'];
 		limit: WadingLimit;
+		units: SectionUnits;
 		site: SatchelSite | null;
-		lines: Map<string, Line>;
-		initialsOf: (memberId: string) => string;
-		timeZone: string;
-		onset: (path: string, value: unknown, was: string | null) => void;
+		team: Satchel['team'];
+		hand: Hand;
+		onposition: () => Promise<void>;
+		/** A picture from the photo point was taken. */
+		onphotopoint: (file: Blob) => Promise<void>;
+		addressOf: (sha256: string) => Promise<string>;
 	}
 </script>
 
 <script lang="ts">
+	import { dangerWords } from '$lib/core/logbook';
 	import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
 	import { untrack } from 'svelte';
-	import { sayLimit } from '$lib/core/interpret';
-	import { whyRefused } from '$lib/core/logbook';
-	import { readTyped } from '$lib/core/quantity';
+	import { trialOf } from '$lib/core/evaluate';
+	import { sayDay, sayLimit } from '$lib/core/interpret';
+	import type { Unit } from '$lib/core/quantity';
+	import { distance_km } from '$lib/core/schedule';
 	import { wadingRuleAt, wadingStanding } from '$lib/core/safety';
+	import Chips from './Chips.svelte';
+	import MeasureField from './MeasureField.svelte';
 	import Struck from './Struck.svelte';
+	import { valueAt } from './hand';
 
-	let { arrival, limit, site, lines, initialsOf, timeZone, onset }: Props = $props();
+	let { arrival, limit, units, site, team, hand, onposition, onphotopoint, addressOf }: Props = $props();
 
 	const ways: { way: AccessWay; word: string }[] = [
 		{ way: 'wade', word: 'Wade' },
 		{ way: 'bank', word: 'Bank' },
 		{ way: 'bridge', word: 'Bridge' },
+		{ way: 'pole', word: 'Pole' },
+		{ way: 'syringe', word: 'Syringe' },
 		{ way: 'leave', word: 'Leave' }
 	];
-	let wrong = $state<Record<string, string>>({});
+	const FAR_m = 150;
 	let reason = $state(untrack(() => arrival?.reason ?? ''));
+	let isLooking = $state(false);
+	let isAtPoint = $state(false);
+	let pointSaid = $state('');
 
 	const rule = $derived(wadingRuleAt(limit, site?.wadingDepth_m));
-	const standing = $derived(wadingStanding({ depth_m: arrival?.depth_m, velocity_m_s: arrival?.velocity_m_s }, rule));
+	const standing = $derived(wadingStanding(trialOf(arrival), rule));
+	const lengths = $derived<Unit[]>(units.tape === 'ft' ? ['ft', 'inch', 'm'] : ['m', 'cm', 'ft']);
+	const speeds = $derived<Unit[]>(units.velocity === 'ft_s' ? ['ft_s', 'm_s'] : ['m_s', 'ft_s']);
 	/** What the library knows of this place, what matters most at the edge first. */
 	const known = $derived(
 		(
@@ -49,20 +66,42 @@
 		).filter(([, text]) => text)
 	);
 	const usualWays = $derived(site?.ways.filter((w) => w !== 'wading') ?? []);
-	const wasAt = (path: string) => lines.get(path)?.live?.id ?? null;
+	const here = $derived(Object.values(arrival?.crew ?? {}).flatMap((c) => c.initials ?? []));
+	const people = $derived([...new Set([...team.map((p) => p.initials), ...here])]);
+	const away_m = $derived(
+		arrival?.position && site?.latitude != null && site.longitude != null
+			? Math.round(1000 * distance_km(arrival.position, { latitude: site.latitude, longitude: site.longitude }))
+			: null
+	);
 
-	function setNumber(path: 'arrival/depth_m' | 'arrival/velocity_m_s', text: string) {
-		wrong[path] = '';
-		if (text.trim() === '') return;
-		const typed = readTyped(text);
-		const why = 'why' in typed ? typed.why : whyRefused(path, typed.number);
-		if (why !== null || 'why' in typed) wrong[path] = why ?? '';
-		else if (lines.get(path)?.value !== typed.number) onset(path, typed.number, wasAt(path));
+	const set = (path: string, value: unknown) => void hand.set(path, value);
+	const nameOf = (initials: string) => team.find((p) => p.initials === initials)?.name ?? initials;
+
+	function toggle(path: string, value: unknown) {
+		if (valueAt(hand, path) === undefined || valueAt(hand, path) === false) set(path, value);
+		else hand.strike(path, 'taken back');
+	}
+	async function fromPoint(file: Blob) {
+		try {
+			await onphotopoint(file);
+			isAtPoint = false;
+			pointSaid = '';
+		} catch (trouble) {
+			pointSaid = trouble instanceof Error ? trouble.message : String(trouble);
+		}
+	}
+	async function look() {
+		isLooking = true;
+		await onposition();
+		isLooking = false;
 	}
 </script>
 
 {#if site?.barred}<p class="say spoils"><b>{site.barred}</b> Leave again, and tell your coordinator.</p>{/if}
 {#if site?.hazards}<p class="hazards"><b>Here:</b> {site.hazards}</p>{/if}
+{#if site?.lastVisit?.remarks.length}
+	<p class="hazards"><b>Last time, {sayDay(Date.parse(site.lastVisit.at), hand.timeZone)}:</b> {site.lastVisit.remarks.join(' ')}</p>
+{/if}
 {#if known.length}
 	<details class="known">
 		<summary>This place: {known.map(([word]) => word.toLowerCase()).join(', ')}</summary>
@@ -74,28 +113,14 @@
 {/if}
 {#if usualWays.length && site && !site.ways.includes('wading')}<p class="hazards">Nobody wades here: {usualWays.join(' or ')}.</p>{/if}
 <div class="trial">
-	{#each [{ path: 'arrival/depth_m', word: 'Depth at the edge, m', value: arrival?.depth_m }, { path: 'arrival/velocity_m_s', word: 'Speed there, m/s', value: arrival?.velocity_m_s }] as const as field (field.path)}
-		<div>
-			<label>
-				<small>{field.word}</small>
-				<input
-					class="input-line"
-					inputmode="decimal"
-					autocomplete="off"
-					value={field.value ?? ''}
-					onchange={(e) => setNumber(field.path, e.currentTarget.value)}
-					aria-describedby="{field.path}-wrong"
-				/>
-				<span id="{field.path}-wrong" class="wrong" role="alert">{wrong[field.path] ?? ''}</span>
-			</label>
-			<Struck line={lines.get(field.path)} {initialsOf} {timeZone} />
-		</div>
-	{/each}
+	<MeasureField {hand} path="arrival/depth_m" label="Depth at the edge" placed="m" read={lengths} />
+	<MeasureField {hand} path="arrival/velocity_m_s" label="Speed there" placed="m_s" read={speeds} />
 </div>
 
 <p class="say" class:spoils={standing === 'over'} class:ask={standing === 'lifeJacket'} role="status">
 	{#if standing === 'over'}
-		<b>Over this card’s limit: {sayLimit(rule)}.</b> Sample from the bank or a bridge, or leave. Trained crew only, never alone; local rules come first.
+		<b>Over this card’s limit: {sayLimit(rule)}.</b> Sample from the bank, with a pole or from a bridge, or leave. Trained crew only, never alone; local rules come
+		first.
 	{:else if standing === 'lifeJacket'}
 		<b>Life jacket on, or stay on the bank.</b> Local rules come first.
 	{:else if standing === 'under'}
@@ -106,11 +131,7 @@
 </p>
 
 <h2 id="how">How will you sample?</h2>
-<SegmentedControl
-	value={arrival?.access ?? null}
-	onValueChange={(e) => e.value && onset('arrival/access', e.value, wasAt('arrival/access'))}
-	aria-labelledby="how"
->
+<SegmentedControl value={arrival?.access ?? null} onValueChange={(e) => e.value && set('arrival/access', e.value)} aria-labelledby="how">
 	<SegmentedControl.Control class="ways">
 		{#each ways as { way, word } (way)}
 			<SegmentedControl.Item value={way} class="way">
@@ -120,19 +141,58 @@
 		{/each}
 	</SegmentedControl.Control>
 </SegmentedControl>
-<Struck line={lines.get('arrival/access')} {initialsOf} {timeZone} />
+<Struck line={hand.lines.get('arrival/access')} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 
 {#if arrival?.access !== undefined}
 	<label class="reason">
-		<span>{arrival.access === 'wade' ? 'Anything to add (you may leave it empty)' : 'Why'}</span>
+		<span>{arrival.access === 'wade' ? 'Anything to add (you may leave it empty)' : arrival.access === 'leave' ? 'Not sampled, because' : 'Why'}</span>
 		<textarea
 			class="input-line"
 			rows="2"
 			maxlength="2000"
 			bind:value={reason}
-			onchange={() => reason.trim() !== (arrival?.reason ?? '') && onset('arrival/reason', reason.trim(), wasAt('arrival/reason'))}></textarea>
+			onchange={() => reason.trim() !== (arrival?.reason ?? '') && set('arrival/reason', reason.trim())}></textarea>
 	</label>
 {/if}
+
+<div class="more">
+	<Chips
+		legend="Reasons to stay out, whatever the depth"
+		chips={Object.entries(dangerWords).map(([id, word]) => ({ id, word, isOn: arrival?.dangers?.[id as keyof typeof dangerWords] === true }))}
+		ontap={(id) => toggle(`arrival/dangers/${id}`, true)}
+	/>
+	<Chips
+		legend="Who is here"
+		help="Never alone. Both sets of initials go on the sheet."
+		chips={people.map((initials) => ({ id: initials, word: nameOf(initials), isOn: here.includes(initials) }))}
+		ontap={(initials) => toggle(`arrival/crew/${initials}/initials`, initials)}
+	/>
+	<Chips
+		legend="The right place, told by"
+		chips={[
+			{ id: 'position', word: isLooking ? 'looking …' : 'position', isOn: arrival?.confirmedBy === 'position' },
+			{ id: 'photo-point', word: 'photo point', isOn: arrival?.confirmedBy === 'photo-point' },
+			{ id: 'landmarks', word: 'landmarks', isOn: arrival?.confirmedBy === 'landmarks' }
+		]}
+		ontap={(id) => (id === 'position' ? void look() : id === 'photo-point' ? (isAtPoint = !isAtPoint) : toggle('arrival/confirmedBy', id))}
+	/>
+	{#if isAtPoint}
+		{#await import('./PhotoPoint.svelte') then { default: PhotoPoint }}
+			<PhotoPoint before={site?.photoPointPicture ?? null} {addressOf} onpicture={(file) => void fromPoint(file)} onclose={() => (isAtPoint = false)} />
+		{/await}
+	{/if}
+	<p role="status" class:say={pointSaid} class="ask">{pointSaid}</p>
+	{#if arrival?.position && away_m !== null}
+		<p class="say" class:ask={away_m > FAR_m} role="status">
+			{#if away_m > FAR_m}
+				<b>{away_m} m from where {site?.name} lies.</b> Is this the right bank and the right stream? Look at the landmarks.
+			{:else}
+				<b>{away_m} m from where {site?.name} lies</b>, the phone’s own doubt is {arrival.position.accuracy_m} m.
+			{/if}
+			{#if arrival.position.isSimulated}<b>Simulated</b>: this phone gives no position.{/if}
+		</p>
+	{/if}
+</div>
 
 <style>
 	.known {
@@ -159,17 +219,6 @@
 		grid-template-columns: 1fr 1fr;
 		gap: 10px;
 	}
-	.trial .input-line {
-		font-size: 22px;
-		font-weight: 600;
-		min-height: 52px;
-	}
-	.wrong {
-		display: block;
-		color: var(--danger);
-		font-weight: 600;
-		font-size: 15px;
-	}
 	.say {
 		margin: 10px 0;
 	}
@@ -178,13 +227,13 @@
 	}
 	:global(.ways) {
 		display: grid;
-		grid-template-columns: repeat(4, 1fr);
+		grid-template-columns: repeat(3, 1fr);
 		gap: 6px;
 	}
 	:global(.way) {
 		display: grid;
 		place-items: center;
-		min-height: 56px;
+		min-height: 52px;
 		border: 1.5px solid var(--ink-3);
 		border-radius: 5px;
 		font-weight: 600;
@@ -207,5 +256,8 @@
 	}
 	.reason textarea {
 		font-size: 17px;
+	}
+	.more {
+		margin-top: 18px;
 	}
 </style>

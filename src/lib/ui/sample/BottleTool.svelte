@@ -1,45 +1,100 @@
 <script module lang="ts">
-	import type { Line, Sheet } from '$lib/core/logbook';
+	import type { SampleRole } from '$lib/core/custody';
+	import type { Preservative, Sheet, Technique } from '$lib/core/logbook';
+	import type { SectionUnits, Step } from '$lib/core/method';
+	import type { Hand } from './hand';
 
 	export interface Props {
-		bottleId: string;
-		kind: 'bacteria' | 'nutrients';
-		bottle: NonNullable<Sheet['bottles']>[string] | undefined;
+		step: Extract<Step, { tool: 'bottle' }>;
+		bottles: Sheet['bottles'];
+		/** What is planned here beside the routine bottle. */
+		planned: readonly SampleRole[];
+		siteCode: string;
+		/** ISO date of the visit, where the site is. */
+		date: string;
 		holding_h: number;
 		withoutIce_h: number;
-		suggestedLabel: string;
-		lines: Map<string, Line>;
-		initialsOf: (memberId: string) => string;
-		timeZone: string;
-		now_ms: number;
-		onset: (path: string, value: unknown, was: string | null) => void;
-		onstrike: (path: string, was: string, reason: string) => void;
+		/** How the crew said it samples, where that says how a bottle is reached. */
+		usualTechnique: Technique | null;
+		gaugings: Sheet['gaugings'];
+		/** What depth and speed are read in. */
+		units: SectionUnits;
+		/** It came from paper: times are typed. */
+		isOnPaper: boolean;
+		hand: Hand;
 	}
 </script>
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { holdingTime } from '$lib/core/custody';
+	import { fillingGuide, holdingTime, labelCode } from '$lib/core/custody';
+	import { otherPreservative, rinsesAsked, whyWrong } from '$lib/core/evaluate';
 	import { sayDuration, sayTime } from '$lib/core/interpret';
+	import { preservatives, techniques, techniqueWords } from '$lib/core/logbook';
+	import Chips from './Chips.svelte';
 	import StrikeReason from './StrikeReason.svelte';
 	import Struck from './Struck.svelte';
+	import TimeField from './TimeField.svelte';
+	import { stamp } from './hand';
 
-	let { bottleId, kind, bottle, holding_h, withoutIce_h, suggestedLabel, lines, initialsOf, timeZone, now_ms, onset, onstrike }: Props = $props();
+	let { step, bottles, planned, siteCode, date, holding_h, withoutIce_h, usualTechnique, gaugings, units, isOnPaper, hand }: Props = $props();
 
-	const at = $derived((field: string) => `bottles/${bottleId}/${field}`);
-	const wasAt = (path: string) => lines.get(path)?.live?.id ?? null;
-	let label = $state(untrack(() => bottle?.label ?? suggestedLabel));
+	const { id: baseId, kind, preserved } = untrack(() => step.bottle);
+	const idOf = (role: SampleRole) => (role === 'routine' ? baseId : `${baseId}-${role}`);
+	const roleWords: Record<SampleRole, string> = { routine: 'the sample', duplicate: 'its duplicate', blank: 'the blank' };
+	const roles = $derived(
+		(['routine', 'duplicate', 'blank'] as const).filter((r) => r === 'routine' || planned.includes(r) || bottles?.[idOf(r)] !== undefined)
+	);
+	const unplanned = $derived((['duplicate', 'blank'] as const).filter((r) => !roles.includes(r)));
+
+	let role = $state<SampleRole>('routine');
+	const bottleId = $derived(idOf(role));
+	const bottle = $derived(bottles?.[bottleId]);
+	const at = (field: string) => `bottles/${bottleId}/${field}`;
+	let typedLabels = $state<Record<string, string>>({});
+	const label = $derived(typedLabels[role] ?? bottle?.label ?? labelCode(siteCode, date, kind, role));
+	const wrongLabel = $derived(whyWrong(label.trim(), kind, date, siteCode));
+	const isTaken = $derived(Object.entries(bottles ?? {}).some(([id, b]) => id !== bottleId && b.label !== undefined && b.label === label.trim()));
 	let striking = $state(false);
+	let isOther = $state(false);
+	let scanning = $state(false);
 	const holding = $derived(bottle?.filledAt ? holdingTime(Date.parse(bottle.filledAt), holding_h) : null);
-	const stamp = () => new Date(now_ms).toISOString();
+	const technique = $derived(bottle?.technique ?? usualTechnique ?? step.technique ?? 'hand');
+	const rinses = $derived(rinsesAsked(step));
+	const rinsed = $derived(bottle?.rinses ?? 0);
+	const guide = $derived(fillingGuide({ kind, role, technique, rinses, preserved }));
+	const canFill = $derived(label.trim() !== '' && !(role === 'blank' && bottle?.water !== 'deionised'));
+	const isAlone = $derived(role === 'duplicate' && bottles?.[baseId]?.filledAt === undefined);
 
-	function fill() {
-		if (bottle?.kind === undefined) onset(at('kind'), kind, null);
-		if (label.trim() !== (bottle?.label ?? '')) onset(at('label'), label.trim(), wasAt(at('label')));
-		onset(at('filledAt'), stamp(), wasAt(at('filledAt')));
+	const keepLabel = () => label.trim() && label.trim() !== bottle?.label && bottle?.filledAt !== undefined && void hand.set(at('label'), label.trim());
+
+	async function fill(filledAt = stamp(hand)) {
+		if (bottle?.kind === undefined) await hand.set(at('kind'), kind);
+		if (role !== 'routine' && bottle?.role === undefined) await hand.set(at('role'), role);
+		if (role === 'duplicate' && bottle?.duplicateOf === undefined) await hand.set(at('duplicateOf'), baseId);
+		if (label.trim() !== (bottle?.label ?? '')) await hand.set(at('label'), label.trim());
+		if (bottle?.technique === undefined && role !== 'blank' && technique !== 'hand') await hand.set(at('technique'), technique);
+		await hand.set(at('filledAt'), filledAt);
 	}
+	const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+	async function preserve(used: Preservative) {
+		await hand.set(at('preservedWith'), used);
+		if (bottle?.preservedAt === undefined && !isOnPaper) await hand.set(at('preservedAt'), stamp(hand)); // from paper the time is typed
+	}
+	const scanned = (text: string) => {
+		typedLabels[role] = text;
+		scanning = false;
+		keepLabel();
+	};
 </script>
 
+{#if roles.length > 1}
+	<Chips
+		legend="Which bottle"
+		chips={roles.map((r) => ({ id: r, word: `${roleWords[r]}${bottles?.[idOf(r)]?.filledAt ? ', filled' : ''}`, isOn: r === role }))}
+		ontap={(r) => (role = r as SampleRole)}
+	/>
+{/if}
 <label class="bottle-code">
 	<span>Code on the label</span>
 	<input
@@ -47,30 +102,61 @@
 		autocomplete="off"
 		autocapitalize="characters"
 		maxlength="80"
-		bind:value={label}
-		onchange={() => bottle?.label && label.trim() && label.trim() !== bottle.label && onset(at('label'), label.trim(), wasAt(at('label')))}
+		value={label}
+		oninput={(e) => (typedLabels[role] = e.currentTarget.value)}
+		onchange={keepLabel}
 	/>
 </label>
-<Struck line={lines.get(at('label'))} {initialsOf} {timeZone} />
+<button type="button" class="act plain scan" aria-expanded={scanning} onclick={() => (scanning = !scanning)}>Scan the label</button>
+{#if scanning}
+	{#await import('./ScanLabel.svelte') then { default: ScanLabel }}<ScanLabel onlabel={scanned} onclose={() => (scanning = false)} />{/await}
+{/if}
+{#if wrongLabel && label.trim() !== bottle?.label}<p class="say ask" role="alert"><b>Is this the right bottle?</b> Its label {wrongLabel}.</p>{/if}
+{#if isTaken}<p class="say ask" role="alert"><b>Another bottle of this visit carries that label already.</b> It may be filled: look before you open it.</p>{/if}
+<Struck line={hand.lines.get(at('label'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 
 {#if holding && bottle?.filledAt}
 	<div class="say" role="status">
-		<b>Filled at {sayTime(Date.parse(bottle.filledAt), timeZone)}. Write that on the label now.</b><br />
-		The lab must have it by {sayTime(holding.last_ms, timeZone)}, {holding_h} h after filling: {holding.last_ms > now_ms
-			? `${sayDuration(holding.last_ms - now_ms)} left`
-			: 'that has passed'}.
+		<b>Filled at {sayTime(Date.parse(bottle.filledAt), hand.timeZone)}. Write that on the label now.</b>
+		<small>{hand.initialsOf(hand.lines.get(at('filledAt'))?.live?.by ?? '')}</small>
+		{#if kind === 'bacteria'}<br />
+			The lab must have it by {sayTime(holding.last_ms, hand.timeZone)}, {holding_h} h after filling: {holding.last_ms > hand.now_ms
+				? `${sayDuration(holding.last_ms - hand.now_ms)} left`
+				: 'that has passed'}.{/if}
 	</div>
-	{#if bottle.onIceAt}
-		<p class="done">On ice since {sayTime(Date.parse(bottle.onIceAt), timeZone)}.</p>
-	{:else}
-		<p class="small">Within {withoutIce_h} h no ice is needed; on ice they neither grow nor die, warm they do both.</p>
-		<button type="button" class="act main big" onclick={() => onset(at('onIceAt'), stamp(), null)}>It is on ice now</button>
+	{#if preserved}
+		{#if bottle.preservedAt}
+			<p class="done">{capital(bottle.preservedWith ?? preserved)} in since {sayTime(Date.parse(bottle.preservedAt), hand.timeZone)}.</p>
+		{:else if !isOnPaper}
+			<button type="button" class="act main big" onclick={() => preserve(preserved)}>{capital(preserved)} is in, cap on, mixed</button>
+		{/if}
+		{#if isOther || bottle.preservedWith}
+			<Chips
+				legend="What went in"
+				chips={preservatives.map((p) => ({ id: p, word: p, isOn: p === bottle.preservedWith }))}
+				ontap={(p) => preserve(p as Preservative)}
+			/>
+		{:else}
+			<button type="button" class="act plain big" onclick={() => (isOther = true)}>Something else went in</button>
+		{/if}
+		{#if otherPreservative(bottle.preservedWith, preserved)}<p class="say spoils" role="alert">
+				<b>The card asks for {preserved}.</b> Take another bottle.
+			</p>{/if}
 	{/if}
+	{#if bottle.onIceAt}
+		<p class="done">On ice since {sayTime(Date.parse(bottle.onIceAt), hand.timeZone)}.</p>
+	{:else}
+		{#if kind === 'bacteria'}<p class="small">Within {withoutIce_h} h no ice is needed; on ice they neither grow nor die, warm they do both.</p>{/if}
+		{#if !isOnPaper}<button type="button" class="act big" class:main={!preserved || bottle.preservedAt} onclick={() => hand.set(at('onIceAt'), stamp(hand))}
+				>It is on ice now</button
+			>{/if}
+	{/if}
+	{#if isOnPaper && preserved && !bottle.preservedAt}<TimeField {hand} path={at('preservedAt')} label="{capital(preserved)} in at" />{/if}
+	{#if isOnPaper && !bottle.onIceAt}<TimeField {hand} path={at('onIceAt')} label="On ice at" />{/if}
 	{#if striking}
 		<StrikeReason
 			onstrike={(reason) => {
-				const was = wasAt(at('filledAt'));
-				if (was) onstrike(at('filledAt'), was, reason);
+				hand.strike(at('filledAt'), reason);
 				striking = false;
 			}}
 			oncancel={() => (striking = false)}
@@ -79,10 +165,59 @@
 		<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike the time of filling</button>
 	{/if}
 {:else}
-	<button type="button" class="act main big" disabled={label.trim() === ''} onclick={fill}>Filled just now</button>
-	<p class="small">The clock of {holding_h} h starts when you tap.</p>
+	{#if role === 'blank'}
+		<Chips
+			legend="The blank is filled with"
+			chips={[
+				{ id: 'deionised', word: 'deionised water', isOn: bottle?.water === 'deionised' },
+				{ id: 'stream', word: 'stream water', isOn: bottle?.water === 'stream' }
+			]}
+			ontap={(water) => hand.set(at('water'), water)}
+		/>
+		{#if bottle?.water === 'stream'}<p class="say spoils" role="alert">
+				<b>Then it is no blank.</b> Strike it, take a fresh bottle, and use deionised water.
+			</p>{/if}
+	{/if}
+	{#if isAlone}<p class="say ask">The first bottle is not filled yet: a duplicate comes at once after it.</p>{/if}
+	{#if isOnPaper}
+		<TimeField {hand} path={at('filledAt')} label="Filled at" ontime={(at_iso) => fill(at_iso)} />
+	{:else}
+		<button type="button" class="act main big" disabled={!canFill} onclick={() => fill()}>Filled just now</button>
+		<p class="small">{kind === 'bacteria' ? `The clock of ${holding_h} h starts when you tap.` : 'The time goes on the label when you tap.'}</p>
+	{/if}
 {/if}
-<Struck line={lines.get(at('filledAt'))} {initialsOf} {timeZone} />
+<Struck line={hand.lines.get(at('filledAt'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
+
+<details class="guide" open={!bottle?.filledAt && !isOnPaper}>
+	<summary>How to fill it{role === 'blank' ? '' : `, ${techniqueWords[technique]}`}</summary>
+	<ol>
+		{#each guide as line (line)}<li>{line}</li>{/each}
+	</ol>
+	{#if role !== 'blank'}
+		<Chips
+			legend="Another way"
+			chips={techniques.map((id) => ({ id, word: techniqueWords[id], isOn: id === technique }))}
+			ontap={(id) => hand.set(at('technique'), id)}
+		/>
+	{/if}
+	{#if kind !== 'bacteria'}
+		<p class="rinse">
+			<span>Rinsed {rinsed} of {rinses} times</span>
+			<button type="button" class="act plain" onclick={() => hand.set(at('rinses'), Math.min(10, rinsed + 1))}>Rinsed once more</button>
+		</p>
+	{/if}
+</details>
+{#if technique === 'composite' && kind !== 'bacteria'}
+	{#await import('./CompositePanel.svelte') then { default: CompositePanel }}<CompositePanel {bottleId} {bottle} {gaugings} {units} {hand} />{/await}
+{/if}
+{#if unplanned.length && bottle?.filledAt && role === 'routine'}
+	<p class="small">
+		Not planned here today:
+		{#each unplanned as extra (extra)}<button type="button" class="act plain extra" onclick={() => hand.set(`bottles/${idOf(extra)}/role`, extra)}
+				>add {extra === 'blank' ? 'a blank' : 'a duplicate'}</button
+			>{/each}
+	</p>
+{/if}
 
 <style>
 	.bottle-code span {
@@ -92,6 +227,10 @@
 		font-size: 20px;
 		min-height: 52px;
 		font-weight: 600;
+	}
+	.scan {
+		min-height: 48px;
+		margin-top: 6px;
 	}
 	.big {
 		width: 100%;
@@ -104,5 +243,31 @@
 	}
 	.done {
 		font-weight: 600;
+	}
+	.guide {
+		margin-top: 12px;
+		border-top: 1px solid var(--rule);
+	}
+	.guide summary {
+		min-height: 48px;
+		padding-top: 12px;
+		font-weight: 600;
+		cursor: pointer;
+	}
+	.guide ol {
+		margin: 0 0 12px 20px;
+		list-style: decimal;
+		display: grid;
+		gap: 4px;
+	}
+	.rinse {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+	}
+	.rinse .act,
+	.extra {
+		min-height: 48px;
+		margin-left: 6px;
 	}
 </style>

@@ -8,12 +8,13 @@
 	let props: Props = $props();
 
 	let isOpen = $state(false);
-	const short = $derived(
-		props.refused.length ? `${props.refused.length} refused` : props.unsent ? `${props.unsent} kept here, not sent` : props.kept ? 'all sent' : 'nothing yet'
-	);
+	const unsent = $derived(props.unsent + props.photos);
+	const settled = $derived(props.refused.length ? `${props.refused.length} refused` : props.kept ? 'all sent' : 'nothing yet');
 </script>
 
-<button type="button" class="act plain kept-note" aria-haspopup="dialog" onclick={() => (isOpen = true)}>{short}</button>
+<button type="button" class="act plain kept-note" aria-haspopup="dialog" onclick={() => (isOpen = true)}
+	>{#if props.refused.length || !unsent}{settled}{:else}{unsent} kept<span class="wide">&nbsp;here, not sent</span>{/if}</button
+>
 {#if isOpen}
 	{#await import('./KeptPanel.svelte') then { default: KeptPanel }}
 		<KeptPanel {...props} onclose={() => (isOpen = false)} />
@@ -21,7 +22,26 @@
 {/if}
 
 <style>
+	/* said to all, shown where there is room */
+	.wide {
+		position: absolute;
+		width: 1px;
+		height: 1px;
+		overflow: hidden;
+		clip-path: inset(50%);
+		white-space: nowrap;
+	}
+	@media (min-width: 700px) {
+		.wide {
+			position: static;
+			width: auto;
+			height: auto;
+			clip-path: none;
+		}
+	}
 	.kept-note {
+		position: relative;
+		white-space: nowrap;
 		min-height: 44px;
 		font-size: 15px;
 	}

@@ -8,6 +8,8 @@
 	export interface Props {
 		kept: number;
 		unsent: number;
+		/** Photos that are only here so far. */
+		photos: number;
 		/** Lines of somebody else who used this device, waiting for them to sign in. */
 		others: number;
 		refused: Refused[];
@@ -22,13 +24,14 @@
 	import { Dialog } from '@skeletonlabs/skeleton-svelte';
 	import { sayValue } from '$lib/core/interpret';
 
-	let { kept, unsent, others, refused, standing, notes, onsend, onclose }: Props = $props();
+	let { kept, unsent, photos, others, refused, standing, notes, onsend, onclose }: Props = $props();
 
 	const sentences = $derived([
 		`${kept} lines are kept on this device.`,
 		unsent ? `${unsent} of them are only here so far.` : 'All of yours have been sent and taken.',
+		photos ? `Photos that are only here so far: ${photos}. They go after the lines.` : '',
 		{
-			idle: unsent ? 'They are sent next.' : '',
+			idle: unsent || photos ? 'They are sent next.' : '',
 			sending: 'Sending now.',
 			offline: 'There is no network here. They go by themselves when there is one; nothing is lost by closing this.',
 			'signed-out': 'Your sign-in has run out. Everything stays here; sign in again to send it.',
@@ -39,10 +42,10 @@
 </script>
 
 <Dialog open onOpenChange={(e) => !e.open && onclose()}>
-	<Dialog.Backdrop class="kept-backdrop" />
-	<Dialog.Positioner class="kept-positioner">
-		<Dialog.Content class="kept-panel">
-			<Dialog.Title class="kept-title">What is kept and what is sent</Dialog.Title>
+	<Dialog.Backdrop class="sheet-backdrop" />
+	<Dialog.Positioner class="sheet-positioner">
+		<Dialog.Content class="sheet-panel">
+			<Dialog.Title class="sheet-title">What is kept and what is sent</Dialog.Title>
 			<Dialog.Description>
 				{#each sentences.filter(Boolean) as sentence (sentence)}<span class="sentence">{sentence}</span>{/each}
 			</Dialog.Description>
@@ -66,34 +69,6 @@
 </Dialog>
 
 <style>
-	:global(.kept-backdrop) {
-		position: fixed;
-		inset: 0;
-		background: color-mix(in oklab, var(--ink) 40%, transparent);
-		z-index: 20;
-	}
-	:global(.kept-positioner) {
-		position: fixed;
-		inset: 0;
-		display: grid;
-		align-items: end;
-		justify-items: center;
-		z-index: 21;
-	}
-	:global(.kept-panel) {
-		width: min(100%, 520px);
-		max-height: 80vh;
-		overflow: auto;
-		padding: 18px 18px 22px;
-		background: var(--paper);
-		border-top: 3px solid var(--ink);
-		display: grid;
-		gap: 10px;
-		font-size: 17px;
-	}
-	:global(.kept-title) {
-		font: 600 21px var(--head);
-	}
 	.sentence {
 		display: block;
 	}

@@ -1,24 +1,62 @@
 <script module lang="ts">
 	import type { Missing } from '$lib/core/evaluate';
+	import type { Sheet } from '$lib/core/logbook';
 	import type { Flag } from '$lib/core/quality';
+	import type { Hand } from './hand';
+	import type { RestOfRound } from './rest-of-round';
 
 	export interface Props {
 		missing: Missing[];
 		flags: Flag[];
-		leftAt: string | undefined;
-		timeZone: string;
+		sheet: Sheet;
+		/** Days that wet gear dries at this time of the year. */
+		drying_days: number;
+		rest: RestOfRound | null;
+		hasBottles: boolean;
+		hand: Hand;
 		hrefOf: (stepId: string) => string;
+		/** Typed in from paper: the time of leaving is on the sheet, and the copy is whole when its writer says so. */
+		isOnPaper: boolean;
+		isCopyDone: boolean;
 		onleave: () => void;
 	}
+	const looks = [
+		{ id: 'lids', word: 'lids tight' },
+		{ id: 'labels', word: 'labels readable, times on' },
+		{ id: 'ice', word: 'bottles on ice' },
+		{ id: 'bank', word: 'nothing left on the bank' }
+	];
+	const gear = [
+		{ id: 'boots', word: 'boots and waders' },
+		{ id: 'nets', word: 'nets and trays' },
+		{ id: 'meters', word: 'probes, tape, rod' }
+	];
 </script>
 
 <script lang="ts">
-	import { flagSentence, sayTime } from '$lib/core/interpret';
+	import { flagSentence, sayDay, sayTime } from '$lib/core/interpret';
 	import { weightOf } from '$lib/core/quality';
+	import Chips from './Chips.svelte';
+	import TimeField from './TimeField.svelte';
+	import { stamp, valueAt } from './hand';
 
-	let { missing, flags, leftAt, timeZone, hrefOf, onleave }: Props = $props();
+	let { missing, flags, sheet, drying_days, rest, hasBottles, hand, hrefOf, isOnPaper, isCopyDone, onleave }: Props = $props();
 
 	const doubts = $derived(flags.filter((f) => weightOf(f) !== 'note'));
+	const leftAt = $derived(sheet.leaving?.at);
+	const DAY_ms = 86_400_000;
+	const isLooked = (id: string) => sheet.leaving?.looked?.[id] === true;
+	const wet = $derived(Object.entries(sheet.gear ?? {}).filter(([, g]) => g.wetAt !== undefined));
+
+	function toggle(path: string, value: unknown) {
+		if (valueAt(hand, path) === undefined) void hand.set(path, value);
+		else hand.strike(path, 'taken back');
+	}
+	async function wetGear(id: string) {
+		if (valueAt(hand, `gear/${id}/wetAt`) !== undefined) return hand.strike(`gear/${id}/wetAt`, 'was not wet');
+		await hand.set(`gear/${id}/what`, gear.find((g) => g.id === id)!.word);
+		await hand.set(`gear/${id}/wetAt`, stamp(hand));
+	}
 </script>
 
 {#if missing.length}
@@ -36,16 +74,50 @@
 {/if}
 
 {#if doubts.length}
-	<h2 class="ruled">Worth a second look before you go</h2>
+	<h2 class="ruled">{isOnPaper ? 'Worth a second look at the sheet' : 'Worth a second look before you go'}</h2>
 	<ul>
 		{#each doubts as flag, i (i)}<li>{flagSentence(flag)}</li>{/each}
 	</ul>
 {/if}
 
-{#if leftAt}
+<div class="looks">
+	<Chips
+		legend="Looked at once more"
+		chips={looks.filter((l) => hasBottles || l.id === 'bank').map((l) => ({ ...l, isOn: isLooked(l.id) }))}
+		ontap={(id) => toggle(`leaving/looked/${id}`, true)}
+	/>
+	<Chips
+		legend="Came out wet"
+		help="Clean, drain, dry: {drying_days} days before it goes into other water, or disinfect it."
+		chips={gear.map((g) => ({ ...g, isOn: sheet.gear?.[g.id]?.wetAt !== undefined }))}
+		ontap={(id) => void wetGear(id)}
+	/>
+	{#each wet as [id, one] (id)}
+		<p class="small">
+			{one.what ?? id}: {one.disinfectedAt
+				? 'disinfected, may go on.'
+				: `dry on ${sayDay(Date.parse(one.wetAt!) + drying_days * DAY_ms, hand.timeZone)}; before that only back into this water.`}
+			{#if !one.disinfectedAt}<button type="button" class="act plain inline" onclick={() => hand.set(`gear/${id}/disinfectedAt`, stamp(hand))}
+					>Disinfected</button
+				>{/if}
+		</p>
+	{/each}
+</div>
+
+{#if rest}
+	<p class="say" class:spoils={rest.lab?.isLate} role="status">
+		{#if rest.next}<b>Next: {rest.next.name}</b>, there by {rest.next.arrive}.{:else}<b>That was the last stop.</b>{/if}
+		{rest.lab?.words ?? ''}
+	</p>
+{/if}
+
+{#if isOnPaper && !isCopyDone}
+	<TimeField {hand} path="leaving/at" label="They left at, as the sheet says" />
+	<button type="button" class="act main big" disabled={leftAt === undefined} onclick={onleave}>My copy is whole</button>
+{:else if leftAt}
 	<p class="say">
-		<b>Left at {sayTime(Date.parse(leftAt), timeZone)}.</b> The visit is whole; what is not sent yet goes when there is a network. Clean, drain and dry nets and boots
-		before another water.
+		<b>Left at {sayTime(Date.parse(leftAt), hand.timeZone)}.</b> The visit is whole; what is not sent yet goes when there is a network. Clean, drain and dry nets
+		and boots before another water.
 	</p>
 {:else}
 	<button type="button" class="act main big" onclick={onleave}>{missing.length ? 'Leave without them' : 'Checked, we are leaving'}</button>
@@ -63,6 +135,12 @@
 		font-weight: 600;
 		display: inline-block;
 		min-height: 28px;
+	}
+	.looks {
+		margin-top: 16px;
+	}
+	.inline {
+		min-height: 44px;
 	}
 	.big {
 		width: 100%;

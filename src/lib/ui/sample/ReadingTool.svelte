@@ -1,15 +1,20 @@
 <script module lang="ts">
 	import type { Line } from '$lib/core/logbook';
+	import type { Rest } from '$lib/core/quality';
 	import type { Figure, ParameterCode, Unit } from '$lib/core/quantity';
+	import type { Meter } from './MeterPanel.svelte';
 	import type { Slot } from './figure-entry.svelte';
 
 	export interface Props {
 		parameter: ParameterCode;
 		unit: Unit;
 		slots: Slot[];
-		lines: Map<string, Line>;
+		lines: ReadonlyMap<string, Line>;
 		drafts: Record<string, string>;
 		instruments: string[];
+		/** A meter that can be listened to, and when its figures count as at rest. */
+		meter?: { port: Meter; rest: Rest; now_ms: () => number } | undefined;
+		signs?: readonly string[];
 		initialsOf: (memberId: string) => string;
 		timeZone: string;
 		ondraft: (path: string, text: string) => void;
@@ -21,13 +26,13 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { units, writeFigure } from '$lib/core/quantity';
+	import { convert, exactly, isUnitOf, parameters, unitCodes, units, writeFigure } from '$lib/core/quantity';
 	import { FigureEntry } from './figure-entry.svelte';
 	import Keypad from './Keypad.svelte';
 	import StrikeReason from './StrikeReason.svelte';
 	import Struck from './Struck.svelte';
 
-	let { parameter, unit, slots, lines, drafts, instruments, initialsOf, timeZone, ondraft, onkeep, onstrike }: Props = $props();
+	let { parameter, unit, slots, lines, drafts, instruments, meter, signs, initialsOf, timeZone, ondraft, onkeep, onstrike }: Props = $props();
 
 	const live = (path: string) => lines.get(path)?.live ?? null;
 	const figureAt = (path: string) => (live(path) ? (lines.get(path)?.value as Figure) : null);
@@ -46,6 +51,7 @@
 	/** Places whose figure has been kept here and may still be on its way to the disk. */
 	const onTheWay = new Set<string>();
 
+	const readable = $derived(unitCodes.filter((u) => isUnitOf(parameter, u)));
 	const bare = (figure: Figure) => writeFigure(figure).replace(` ${units[figure.unit].symbol}`, '').replace('below ', '<').replace('over ', '>');
 
 	function lastUsed(): string | undefined {
@@ -53,9 +59,20 @@
 	}
 
 	async function keep() {
-		const path = entry.active;
 		const figure = entry.take(instrument || null);
-		if (!figure) return;
+		if (figure) await keepAs(figure);
+	}
+
+	/** What the meter showed, taken by a tap: into the place that waits for it. */
+	function fromMeter(value: number, isSettled: boolean) {
+		const own = parameters[parameter].unit;
+		const figure = exactly(own === entry.unit ? value : Number(convert(value, own, entry.unit).toPrecision(6)), entry.unit);
+		const method = `${isSettled ? 'meter' : 'meter, not settled'}${meter?.port.isSimulated ? ', simulated' : ''}`;
+		void keepAs({ ...figure, ...(instrument ? { instrument } : {}), method });
+	}
+
+	async function keepAs(figure: Figure) {
+		const path = entry.active;
 		const text = entry.text;
 		const was = live(path)?.id ?? null;
 		entry.clear(path);
@@ -88,8 +105,12 @@
 <div class="slots" style:--n={slots.length}>
 	{#each slots as slot, i (slot.path)}
 		{@const kept = figureAt(slot.path)}
-		<label class:active={entry.active === slot.path} class:kept={kept !== null && !entry.texts[slot.path]}>
-			<small>{slot.label}{i === slots.length - 1 ? `, ${units[unit].symbol}` : ''}</small>
+		<label
+			data-by={kept && !entry.texts[slot.path] ? initialsOf(live(slot.path)?.by ?? '') : undefined}
+			class:active={entry.active === slot.path}
+			class:kept={kept !== null && !entry.texts[slot.path]}
+		>
+			<small>{slot.label}{i === slots.length - 1 && slots.length < 4 ? `, ${units[entry.unit].symbol}` : ''}</small>
 			<input
 				id={slot.path}
 				inputmode="none"
@@ -115,6 +136,27 @@
 	<Struck line={lines.get(slot.path)} {initialsOf} {timeZone} />
 {/each}
 
+{#if meter}
+	{#await import('./MeterPanel.svelte') then { default: MeterPanel }}
+		<MeterPanel
+			meter={meter.port}
+			{parameter}
+			unit={entry.unit}
+			place={slots.find((s) => s.path === entry.active)?.label ?? ''}
+			rest={meter.rest}
+			now_ms={meter.now_ms}
+			ontake={fromMeter}
+		/>
+	{/await}
+{/if}
+{#if readable.length > 1}
+	<label class="instrument small">
+		read in
+		<select class="input-line" value={entry.unit} onchange={(e) => (entry.unit = e.currentTarget.value as Unit)}>
+			{#each readable as code (code)}<option value={code}>{units[code].symbol}</option>{/each}
+		</select>
+	</label>
+{/if}
 {#if instruments.length}
 	<label class="instrument small">
 		read with
@@ -125,7 +167,7 @@
 	</label>
 {/if}
 
-<Keypad onkey={entry.press} onkeep={keep} disabled={entry.text === ''} />
+<Keypad onkey={entry.press} onkeep={keep} {...signs ? { signs } : {}} disabled={entry.text === ''} />
 {#if live(entry.active) && !entry.texts[entry.active]}
 	{#if striking}
 		<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />
@@ -139,6 +181,18 @@
 		display: grid;
 		grid-template-columns: repeat(var(--n), minmax(0, 1fr));
 		gap: 8px;
+	}
+	.slots small {
+		display: block;
+		line-height: 1.15;
+	}
+	/* whose figure it is; not part of the field's name */
+	.slots label[data-by]::after {
+		content: attr(data-by);
+		display: block;
+		text-align: right;
+		font-size: 13px;
+		color: var(--ink-2);
 	}
 	.slots label {
 		display: block;

@@ -7,6 +7,14 @@
 		of: number;
 		/** Once the step is under way its caution folds to one line, still there at a tap. */
 		isUnderWay?: boolean;
+		/** It is typed in at a desk, where nothing can hurt. */
+		isOnPaper?: boolean;
+		/** Steps that ought to have been done before, each with the reason; nobody is held up by them. */
+		ahead?: readonly { titles: readonly string[]; because: string }[];
+		/** Who does this step, and who asks. */
+		takenBy?: string | undefined;
+		me?: string;
+		ontake?: (isMine: boolean) => void;
 	}
 </script>
 
@@ -14,13 +22,23 @@
 	import { cautionFor } from '$lib/core/safety';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
-	let { ordered, number, of, isUnderWay = false }: Props = $props();
+	let { ordered, number, of, isUnderWay = false, isOnPaper = false, ahead = [], takenBy, me = '', ontake }: Props = $props();
 
-	const caution = $derived(cautionFor(ordered.step.caution));
+	const MOST_NAMED = 3;
+	function listed(titles: readonly string[]): string {
+		const named = titles.slice(0, MOST_NAMED).map((t, i) => (i === 0 ? t : `${t.charAt(0).toLowerCase()}${t.slice(1)}`));
+		const rest = titles.length - named.length;
+		return rest > 0 ? `${named.join(', ')} and ${rest} more` : named.join(named.length > 2 ? ', ' : ' and ');
+	}
+	const caution = $derived(isOnPaper ? null : cautionFor(ordered.step.caution));
 </script>
 
 <header class:compact={isUnderWay}>
-	<small>step {number} of {of}</small>
+	<small
+		>step {number} of {of}{#if ontake}{#if takenBy && takenBy !== me}, <b>{takenBy} does this</b>{:else}
+				<button type="button" class="take" aria-pressed={takenBy === me} onclick={() => ontake(takenBy !== me)}>{takenBy === me ? 'mine' : 'I take it'}</button
+				>{/if}{/if}</small
+	>
 	<h1>{ordered.step.title}</h1>
 	{#if !isUnderWay}<p class="how">{ordered.step.how}</p>{/if}
 	{#if caution && isUnderWay}
@@ -35,6 +53,12 @@
 			<p>{caution[0]}<br />{caution[1]}</p>
 		</div>
 	{/if}
+	{#each ahead as first (first.because)}
+		<p class="say ask">
+			<b>{listed(first.titles)} {first.titles.length > 1 ? 'come' : 'comes'} first:</b>
+			{first.because.charAt(0).toLowerCase()}{first.because.slice(1)} You may go on; what is done out of turn is marked.
+		</p>
+	{/each}
 	{#if ordered.because.length && !isUnderWay}
 		<details>
 			<summary>Why now</summary>
@@ -48,6 +72,23 @@
 <style>
 	h1 {
 		font-size: 27px;
+	}
+	.take {
+		min-height: 44px;
+		padding: 0 12px;
+		margin-left: 8px;
+		border: 1px solid var(--ink-3);
+		border-radius: 22px;
+		color: var(--ink);
+		cursor: pointer;
+	}
+	.take[aria-pressed='true'] {
+		background: var(--ink-2);
+		color: var(--page);
+	}
+	.say {
+		margin-top: 8px;
+		font-size: 16px;
 	}
 	.how {
 		color: var(--ink-2);
@@ -74,7 +115,7 @@
 		display: flex;
 		flex-wrap: wrap;
 		align-items: baseline;
-		gap: 0 12px;
+		gap: 4px 12px;
 	}
 	.compact small {
 		order: 2;

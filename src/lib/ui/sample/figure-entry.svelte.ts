@@ -26,11 +26,16 @@ export class FigureEntry {
 	said = $state<string | null>(null);
 	readonly #touched = new Set<string>();
 
+	/** The unit that is being read in; the card's to begin with. */
+	unit = $state<Unit>('m');
+
 	constructor(
 		readonly parameter: ParameterCode,
-		readonly unit: Unit,
+		unit: Unit,
 		readonly ondraft: (path: string, text: string) => void
-	) {}
+	) {
+		this.unit = unit;
+	}
 
 	get text(): string {
 		return this.texts[this.active] ?? '';

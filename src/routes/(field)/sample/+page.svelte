@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { v7 } from 'uuid';
-	import { sayDay, sayTime } from '$lib/core/interpret';
+	import { isoDay, sayDay, sayTime } from '$lib/core/interpret';
 	import { readLabelCode } from '$lib/core/custody';
 	import { instantOf, type Opening } from '$lib/core/logbook';
 	import { fieldApp } from '../field-context';
@@ -28,6 +28,22 @@
 	);
 	const rounds = $derived((satchel?.rounds ?? []).filter((r) => Math.abs(Date.parse(r.startsAt) - app.now_ms) < 1.5 * DAY_ms));
 	const visitOf = (roundId: string, siteId: string) => visits.find((v) => v.opening.roundId === roundId && v.opening.siteId === siteId);
+	const cards = $derived((satchel?.cards ?? []).filter((c) => c.inUse).sort((a, b) => (a.card.title < b.card.title ? -1 : 1)));
+	/** The card of the nearest round, where there is one: the one that is used most days. */
+	const usualCardId = $derived(
+		cards.find(
+			(c) =>
+				c.id ===
+				[...(satchel?.rounds ?? [])].sort((a, b) => Math.abs(Date.parse(a.startsAt) - app.now_ms) - Math.abs(Date.parse(b.startsAt) - app.now_ms))[0]
+					?.cardVersionId
+		)?.id ?? cards[0]?.id
+	);
+	let chosenCardId = $state('');
+	const cardId = $derived(chosenCardId || usualCardId);
+	const handedTo = (visitId: string) => app.handovers.filter((e) => e.visitId === visitId).at(-1);
+	/** Whether the other sites are shown, once the person has chosen; else they are where no round is near. */
+	let isElsewhere = $state<boolean>();
+	let elsewhere = $state<HTMLDetailsElement>();
 	let starting = $state('');
 	let typedLabel = $state(page.url.searchParams.get('label') ?? '');
 	let labelSaid = $state('');
@@ -49,13 +65,18 @@
 		labelSaid = `Nobody has started at ${place.name} yet. Start there first: the way in is decided before any bottle.`;
 	}
 
-	async function open(siteId: string, roundId?: string, cardVersionId?: string) {
-		const card = satchel?.cards.find((c) => (cardVersionId ? c.id === cardVersionId : c.inUse));
+	async function open(siteId: string, roundId?: string, cardVersionId = cardId, onPaper?: { startedAt: string }) {
+		const card = satchel?.cards.find((c) => c.id === cardVersionId);
 		if (!card || !satchel || starting) return;
 		starting = siteId;
 		const visitId = v7();
-		const startedAt = new Date(app.now_ms).toISOString();
-		await app.write({ visitId, path: 'opening', op: 'set', value: { siteId, cardVersionId: card.id, startedAt, ...(roundId ? { roundId } : {}) }, was: null });
+		const startedAt = onPaper?.startedAt ?? new Date(app.now_ms).toISOString();
+		const opening: Opening = { siteId, cardVersionId: card.id, startedAt, ...(roundId ? { roundId } : {}), ...(onPaper ? { isOnPaper: true } : {}) };
+		await app.write({ visitId, path: 'opening', op: 'set', value: opening, was: null });
+		if (onPaper) {
+			await app.write({ visitId, path: `copies/${satchel.member.initials}/startedAt`, op: 'set', value: new Date(app.now_ms).toISOString(), was: null });
+			return goto(`/sample/${visitId}/arrive`);
+		}
 		await app.write({ visitId, path: `arrival/crew/${satchel.member.initials}/initials`, op: 'set', value: satchel.member.initials, was: null });
 		await goto(`/sample/${visitId}/arrive`);
 	}
@@ -123,7 +144,9 @@
 					<li>
 						<div>
 							<b>{site(visit.opening.siteId)?.name ?? 'A site that is no longer in the program'}</b><small
-								>{sayDay(visit.at_ms, satchel.program.timeZone)} {sayTime(visit.at_ms, satchel.program.timeZone)}, opened by {app.initialsOf(visit.by)}</small
+								>{visit.opening.isOnPaper ? 'from paper, ' : ''}{#if handedTo(visit.id)}handed to {handedTo(visit.id)?.value},
+								{/if}{sayDay(visit.at_ms, satchel.program.timeZone)}
+								{sayTime(visit.at_ms, satchel.program.timeZone)}, opened by {app.initialsOf(visit.by)}</small
 							>
 						</div>
 						<a class="act" href="/sample/{visit.id}">Open</a>
@@ -132,8 +155,21 @@
 			</ul>
 		{/if}
 
-		<details open={rounds.length === 0}>
-			<summary><h2>Another site</h2></summary>
+		<details bind:this={elsewhere} open={isElsewhere ?? rounds.length === 0}>
+			<summary
+				onclick={(e) => {
+					e.preventDefault(); // the state opens it, once
+					isElsewhere = !elsewhere?.open;
+				}}><h2>Another site</h2></summary
+			>
+			{#if cards.length > 1}
+				<label class="card"
+					>Card
+					<select class="input-line" value={cardId} onchange={(e) => (chosenCardId = e.currentTarget.value)}>
+						{#each cards as { id, card } (id)}<option value={id}>{card.title}, version {card.version}</option>{/each}
+					</select></label
+				>
+			{/if}
 			<ul>
 				{#each satchel.sites.filter((s) => !s.isRetired) as place (place.id)}
 					<li>
@@ -142,6 +178,18 @@
 					</li>
 				{/each}
 			</ul>
+		</details>
+		<details>
+			<summary><h2>A sheet from paper</h2></summary>
+			{#await import('$lib/ui/sample/PaperStart.svelte') then { default: PaperStart }}
+				<PaperStart
+					sites={satchel.sites.filter((s) => !s.isRetired)}
+					today={isoDay(app.now_ms, satchel.program.timeZone)}
+					timeZone={satchel.program.timeZone}
+					now_ms={app.now_ms}
+					onstart={(siteId, startedAt) => void open(siteId, undefined, cardId, { startedAt })}
+				/>
+			{/await}
 		</details>
 		<form
 			class="label"
@@ -227,6 +275,11 @@
 	}
 	details[open] summary h2::after {
 		content: '';
+	}
+	.card select {
+		min-height: 48px;
+		font-size: 17px;
+		margin-bottom: 6px;
 	}
 	.big {
 		margin-top: 14px;

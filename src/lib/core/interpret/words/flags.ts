@@ -1,6 +1,8 @@
 import type { Evidence, Flag, FlagCode } from '../../quality';
 import { writeNumber } from '../../quantity';
 
+const times = (n: number) => (n === 0 ? 'not at all' : n === 1 ? 'once' : `${n} times`);
+const say_s = (s: number) => (s < 120 ? `${plain(s, 0)} s` : s < 7200 ? `${plain(s / 60, 0)} min` : `${plain(s / 3600, 1)} h`);
 const plain = (n: number, decimals: number) => n.toFixed(decimals).replace('-', '−');
 
 /** The sentence for each doubt, the same on screen and paper: what was seen, then what to do. */
@@ -52,6 +54,40 @@ const sentences: { [C in FlagCode]: (evidence: Evidence[C]) => string } = {
 		`${plain(e.depth_m, 2)} m deep at ${plain(e.velocity_m_s, 2)} m/s is over this card’s limit for wading (${e.limit}). Trained crew only, never alone; local rules come first.`,
 	'life-jacket': (e) => `${plain(e.depth_m, 2)} m is deeper than ${e.limit_m} m: this card asks for a life jacket.`,
 	'not-sampled': (e) => (e.reason ? `Not sampled: ${e.reason.replace(/[.]?$/, '.')}` : 'Not sampled; no reason is noted.'),
+	alone: () => 'One person only is noted here. Nobody goes into or near moving water alone: say who is with you, or leave.',
+	'waded-all-the-same': (e) => `Waded, though this was noted: ${e.dangers}. Local rules come first; say why it could be done.`,
+	'sewage-signs': (e) => `Signs of sewage: ${e.signs}. Gloves, no food; photograph it, sample further upstream if you can, and tell your coordinator today.`,
+	'fresh-source': (e) =>
+		`Nitrite of ${e.nitrite} is ${plain(e.percent, 0)} % of the nitrate (${e.nitrate}); from ${e.limit_percent} % on a source is near, for nitrite does not last. Look upstream.`,
+	'sterile-rinsed': (e) => `Bottle ${e.label} is sterile and was rinsed: what kept it sterile is gone, and hands and stream are in it. Take another.`,
+	'rinsed-otherwise': (e) => `Bottle ${e.label} was rinsed ${times(e.rinses)}; the card asks for ${times(e.wanted)}.`,
+	'wrong-preservative': (e) =>
+		`Into bottle ${e.label} went ${e.with}; the card asks for ${e.wanted}. The lab cannot use it for what was meant: take another bottle, and say so on the form.`,
+	'not-preserved': (e) =>
+		`Bottle ${e.label} is filled and no ${e.wanted} is noted. Add it on the bank, with gloves and eye protection, or note when it was done.`,
+	'blank-of-stream': (e) =>
+		`The blank, bottle ${e.label}, holds stream water. A blank is deionised water, handled like a sample: fill another, or it tells nothing.`,
+	'blank-water-unsaid': (e) => `Say that the blank, bottle ${e.label}, was filled with deionised water.`,
+	'wrong-bottle': (e) => `Bottle ${e.label} ${e.why}. Look at the label again; if the bottle is the wrong one, strike it and take the right one.`,
+	'label-twice': (e) => `Two bottles carry the label ${e.label}. Nobody could tell them apart at the lab: relabel one.`,
+	'time-order': (e) => `${e.what}: ${e.then} comes before ${e.first}, which cannot be. Strike the time that is wrong; the clock of the phone may have jumped.`,
+	'finer-than-instrument': (e) => `${e.parameter} of ${e.seen} is finer than ${e.instrument} can show; it reads to the nearest ${e.step}.`,
+	'colour-early': (e) => `${e.parameter} was read ${say_s(e.after_s)} after the dip; the colour needs ${say_s(e.wait_s)}. Dip a fresh one.`,
+	'colour-late': (e) => `${e.parameter} was read ${say_s(e.after_s)} after the dip; after ${say_s(e.within_s)} the colour goes on changing. Dip a fresh one.`,
+	'titration-bubble': (e) => `Bottle ${e.bottle} had a bubble: air went on giving oxygen. Start again with a fresh bottle.`,
+	'floc-unsettled': (e) => `Bottle ${e.bottle} was acidified ${say_s(e.after_s)} after fixing; the floc needs ${say_s(e.settle_s)} to settle.`,
+	'titrated-late': (e) => `Bottle ${e.bottle} was titrated ${plain(e.after_h, 1)} h after fixing; ${e.limit_h} h is the most.`,
+	'titrations-apart': (e) =>
+		`The titrations lie apart, ${e.lowest} and ${e.highest}; within ${e.limit} is usual. One drop too many is the usual slip: titrate a third.`,
+	'disc-spoiled': (e) => `The disc could not be read rightly: ${e.why}. Keep it if it must be, or read it again.`,
+	'flume-not-level': (e) => `The flume is not level ${e.how}: its rating holds for a level one only. Set it right, let it settle, read again.`,
+	'flume-unread-tail': () => 'The depth below the flume is not noted, so nobody can tell whether the water ran free. Read it.',
+	'tape-sags': (e) =>
+		`The tape hung through by ${plain(e.sag_m, 2)} m, which makes the width come out ${plain(e.tooLong_percent, 1)} % too long; ${e.limit_percent} % is the most. Pull it tight and read again.`,
+	'gaugings-apart': (e) =>
+		`Two gaugings of this flow, ${e.first} and ${e.second}, lie ${plain(e.apart_percent, 0)} % apart; within ${e.limit_percent} % is usual. Did the water rise, or was a vertical left out?`,
+	'another-way': (e) => `Gauged by ${e.used}, where the card asks for ${e.asked}: ${e.because || 'no reason is noted'}.`,
+	'typed-once': () => 'Typed in from paper by one person only. A second one types it without seeing the first, and the differences show.',
 	supersaturated: (e) =>
 		`The water holds ${plain(e.percent, 0)} % of what it can: algae in sun, or water falling over a weir, or a probe that needs calibrating.`,
 	'two-values': (e) => `Two people wrote different values here without seeing each other’s: ${e.shown}, and ${e.other}. Both are kept; a reviewer strikes one.`,

@@ -11,12 +11,41 @@ export function sayDuration(span_ms: number): string {
 	return days === 1 ? '1 day' : `${days} days`;
 }
 
+/** Making a format takes far longer than using it: one is made for each time zone. */
+function formatted(locale: string, how: Intl.DateTimeFormatOptions): (at_ms: number, timeZone: string) => string {
+	const formats = new Map<string, Intl.DateTimeFormat>();
+	return (at_ms, timeZone) => {
+		let format = formats.get(timeZone);
+		if (!format) formats.set(timeZone, (format = new Intl.DateTimeFormat(locale, { ...how, timeZone })));
+		return format.format(at_ms);
+	};
+}
+
 /** Hour and minute in a time zone: `14:37`. */
-export const sayTime = (at_ms: number, timeZone: string): string =>
-	new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone }).format(at_ms);
+export const sayTime = formatted('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+
+const dayOfWeek = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+const dayOfYear = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 
 /** A day in a time zone: `Thu 14 May`, with the year when asked. */
-export const sayDay = (at_ms: number, timeZone: string, withYear = false): string =>
-	new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone, ...(withYear ? { year: 'numeric' } : {}) })
-		.format(at_ms)
-		.replace(',', '');
+export const sayDay = (at_ms: number, timeZone: string, withYear = false): string => (withYear ? dayOfYear : dayOfWeek)(at_ms, timeZone).replace(',', '');
+
+/** The day in a time zone as labels and files write it: `2026-05-14`. */
+export const isoDay = formatted('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });
+
+/**
+ * The instant nearest to another at which a wall clock in a time zone shows what was typed: `9:05`, `14.20`, `0930`, `9`.
+ * Null where that is no time of day.
+ */
+export function instantOfTime(text: string, near_ms: number, timeZone: string): number | null {
+	const match = /^(\d{1,2})(?:[:.,h ]?(\d\d))?$/.exec(text.trim());
+	const [hours, minutes] = [Number(match?.[1]), Number(match?.[2] ?? 0)];
+	if (!match || hours > 23 || minutes > 59) return null;
+	const towards = (from_ms: number) => {
+		const [h, m] = sayTime(from_ms, timeZone).split(':').map(Number) as [number, number];
+		const off = hours * HOUR_min + minutes - h * HOUR_min - m;
+		return from_ms + (((off + DAY_min / 2 + DAY_min) % DAY_min) - DAY_min / 2) * MINUTE_ms;
+	};
+	const there = towards(near_ms - (near_ms % MINUTE_ms));
+	return towards(there); // once more, where the clocks changed in between
+}

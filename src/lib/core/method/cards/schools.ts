@@ -1,4 +1,5 @@
 import type { MethodCard, Step } from '../card';
+import { fullVisit } from './full-visit';
 import { streamVisit } from './stream-visit';
 
 /* The shipped card in the variants of the schools. What is not named here is as in the stream visit. */
@@ -38,4 +39,4 @@ const bottleRun = first(streamVisit, {
 });
 
 /** All cards that are shipped, one for each school. */
-export const shippedCards: readonly MethodCard[] = [first(streamVisit, {}), trainedCrew, inFeet, bottleRun];
+export const shippedCards: readonly MethodCard[] = [first(streamVisit, {}), trainedCrew, inFeet, bottleRun, fullVisit];

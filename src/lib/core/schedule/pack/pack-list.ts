@@ -60,7 +60,7 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 	add('ice', 'with the bottles', 'ice', coolers * ICE_kg_A_COOLER, 'on ice bacteria neither grow nor die', 'kg');
 	add('label', 'with the bottles', 'labels, printed', all, 'on the bottle, never on the lid, before it is filled');
 	add('gloves', 'people', 'pairs of gloves', people * sites.length, `${people} people × ${sites.length} sites`);
-	if (preserved.some((b) => b.preserved === 'acid')) add('eyes', 'people', 'eye protection', people, 'acid is used');
+	if (preserved.length) add('eyes', 'people', 'eye protection', people, `${[...new Set(preserved.map((b) => b.preserved))].join(' and ')} is used`);
 	add('vest', 'people', 'vests and throw bag', people, 'one each; nobody goes alone');
 	for (const tool of instruments) add(`tool-${tool.code}`, 'instruments', `${tool.kind} ${tool.code}`, 1, 'the card asks for its figures');
 	if (instruments.length) add('rinse', 'instruments', 'jar of tap water for the probes', sites.length * RINSE_mL_A_SITE, `${RINSE_mL_A_SITE} mL a site`, 'mL');

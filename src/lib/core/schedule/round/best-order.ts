@@ -2,6 +2,8 @@ import { byBetterDay, followOrder, type DayPlan, type RoundQuestion } from './da
 
 /** Up to this many stops every order is weighed. */
 export const EXACT_STOPS = 12;
+/** Of the stops without a bottle this many may come in every order before the first bottle; beyond, only the quickest ways to do so are kept. */
+const MOST_BEFORE_BOTTLES = 6;
 
 export interface BestDay {
 	plan: DayPlan;
@@ -14,7 +16,8 @@ export interface BestDay {
  * Null where no order meets every window. Beyond 12 stops: insertion, then exchanges, which is said by `isExact`.
  *
  * Method: dynamic programming over sets of stops (Held and Karp 1962), carrying for each set and last stop every
- * combination of time gone by and time since the first bottle that no other beats in both.
+ * combination of time gone by and time since the first bottle that no other beats in both. Before the first bottle the
+ * quicker way is not the better one: where the lab is not open yet, or a gate is shut, a bottle filled later is younger.
  */
 export function bestDay(question: RoundQuestion): BestDay | null {
 	const n = question.stops.length;
@@ -31,7 +34,13 @@ export function bestDay(question: RoundQuestion): BestDay | null {
 				const plan = followOrder(question, order, start);
 				if (plan && (best === null || byBetterDay(plan, best) < 0)) best = plan;
 			}
-	return best && { plan: best, isExact: true };
+	return best && { plan: best, isExact: stopsBeforeBottles(question) <= MOST_BEFORE_BOTTLES };
+}
+
+/** How many stops can come before the first bottle on a day on which that bottle's clock matters. */
+function stopsBeforeBottles({ stops, lab, firstBottle_min }: RoundQuestion): number {
+	const without = stops.filter((s) => s.bottle_min === null).length;
+	return lab === null || firstBottle_min !== undefined || without === stops.length ? 0 : without;
 }
 
 function startsOf({ start }: RoundQuestion): number[] {
@@ -54,16 +63,19 @@ function worthwhileOrders(question: RoundQuestion, start_min: number): number[][
 	const next: number[] = [];
 	const head = new Int32Array((full + 1) * n).fill(-1);
 	const NONE = -Infinity;
+	const before = stopsBeforeBottles(question);
+	const isQuickerBetter = before === 0 || before > MOST_BEFORE_BOTTLES;
 
 	const offer = (mask: number, i: number, atMoment: number, bottleMoment: number, via: number) => {
 		const state = mask * n + i;
-		let before = -1;
+		const isOpenStill = bottleMoment === NONE && !isQuickerBetter;
+		let kept = -1;
 		for (let label = head[state]!; label !== -1; label = next[label]!) {
-			if (at[label]! <= atMoment && bottle[label]! >= bottleMoment) return;
-			if (at[label]! >= atMoment && bottle[label]! <= bottleMoment) {
-				if (before === -1) head[state] = next[label]!;
-				else next[before] = next[label]!;
-			} else before = label;
+			if (isOpenStill ? at[label] === atMoment : at[label]! <= atMoment && bottle[label]! >= bottleMoment) return;
+			if (!isOpenStill && at[label]! >= atMoment && bottle[label]! <= bottleMoment) {
+				if (kept === -1) head[state] = next[label]!;
+				else next[kept] = next[label]!;
+			} else kept = label;
 		}
 		at.push(atMoment);
 		bottle.push(bottleMoment);

@@ -103,6 +103,33 @@ describe('the best order of a round', () => {
 		expect(bestDay({ ...question, stops })!.plan.order).toEqual([1, 0]);
 	});
 
+	it('takes the longer way to the first bottle where the lab opens late: the bottle is younger then', () => {
+		const question: RoundQuestion = {
+			...day(4, 150),
+			stops: [0, 1, 2, 3].map((i) => ({ id: `s${i}`, visit_min: 30, bottle_min: i === 3 ? 5 : null })),
+			drive: {
+				fromStart: [10, 12, 60, 60],
+				between: [
+					[0, 10, 10, 60],
+					[20, 0, 10, 60],
+					[60, 60, 0, 10],
+					[60, 60, 60, 0]
+				],
+				toLab: [60, 60, 60, 10]
+			},
+			lab: { opens_min: 760, closes_min: 1000 },
+			start: { earliest_min: 480, latest_min: 480, step_min: 5 }
+		};
+		expect(bestDay(question)!.plan.order).toEqual(bruteForce(question)!.order);
+		expect(followOrder(question, [0, 1, 2, 3], 480)!.slack.least_min).toBeLessThan(bestDay(question)!.plan.slack.least_min);
+	});
+
+	it('says that it has not weighed every way to a bottle that comes after seven stops without one', () => {
+		const stops = day(8).stops.map((s, i) => (i === 7 ? s : { ...s, bottle_min: null }));
+		expect(bestDay({ ...day(8), stops, start: { earliest_min: 480, latest_min: 480, step_min: 5 } })!.isExact).toBe(false);
+		expect(bestDay({ ...day(8), stops, lab: null, start: { earliest_min: 480, latest_min: 480, step_min: 5 } })!.isExact).toBe(true);
+	});
+
 	it('does not leave so early that bottles wait at a closed door', () => {
 		const best = bestDay({ ...day(2), lab: { opens_min: 780, closes_min: 1400 } })!.plan;
 		expect(best.end_min).toBeGreaterThanOrEqual(780);

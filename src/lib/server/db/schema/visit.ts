@@ -25,6 +25,7 @@ import { member, program, team } from './program';
 
 /** Text in byte order: the order of a hybrid clock's readings must not depend on a language. */
 const byteText = customType<{ data: string }>({ dataType: () => 'text collate "C"' });
+const bytea = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 const at = (name: string) => timestamp(name, { withTimezone: true });
 
 export const visit = pgTable(
@@ -194,6 +195,7 @@ export const photo = pgTable(
 		visitId: uuid('visit_id').notNull(),
 		mediaType: text('media_type').notNull(),
 		bytes: integer().notNull(),
+		content: bytea().notNull(),
 		receivedAt: at('received_at').notNull()
 	},
 	(t) => [

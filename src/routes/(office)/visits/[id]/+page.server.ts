@@ -1,6 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { verdicts } from '$lib/core/logbook';
+import { typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
 import { sectionUnits } from '$lib/core/method';
 import { parameterCodes } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
@@ -24,7 +24,10 @@ const Judged = z
 
 const Struck = z.object({ entryId: z.uuid(), reason: z.string().trim().min(1, 'Say why it is struck.').max(500, 'At most 500 letters.') });
 
-export const load: PageServerLoad = async ({ locals, params }) => {
+/** Both copies of a sheet from paper. */
+const BOTH = 2;
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const db = database();
 	const visit = z.uuid().safeParse(params.id).success ? await visitById(db, member.programId, params.id) : null;
@@ -33,12 +36,19 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	const { folded, ...outcome } = worked.outcome;
 	const { title, version, steps, shown } = worked.visit.card;
 	const asRead = sectionUnits(worked.visit.card);
+	/** Who may still type the second copy does not see the first unless they say that they will not. */
+	const isBlind =
+		can(member, 'write-entry', { visit: visit.subject, path: 'readings' }) &&
+		wholeCopies(folded.entries) < BOTH &&
+		typesBlind(folded.entries, member.initials) &&
+		!url.searchParams.has('seen');
 	return {
 		visit,
+		isBlind,
 		card: { title, version, shown, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
-		sheet: folded.sheet,
-		outcome,
-		logbook: logLines(folded, member.program.timeZone),
+		...(isBlind
+			? { sheet: {}, outcome: { ...outcome, results: [], gaugings: [], flows: [], flags: [], clocks: [], missing: [] }, logbook: [] }
+			: { sheet: folded.sheet, outcome, logbook: logLines(folded, member.program.timeZone) }),
 		people: await peopleOf(db, member.programId),
 		thresholds: await thresholdsOf(db, member.programId),
 		mayJudge: mayJudge(member),

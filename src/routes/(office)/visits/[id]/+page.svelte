@@ -1,11 +1,13 @@
 <script lang="ts">
+	import { accessWords } from '$lib/core/logbook';
 	import { enhance } from '$app/forms';
-	import { accessWords, flagSentence, sayDay, sayTime } from '$lib/core/interpret';
+	import { flagSentence, sayDay, sayTime } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
 	import { convert, parameters, significant, units, writeFigure } from '$lib/core/quantity';
 	import { weightOf } from '$lib/core/quality';
 	import { inColumn } from '$lib/ui/gauge/as-read';
 	import CrossSection from '$lib/ui/gauge/CrossSection.svelte';
+	import AsSeen from '$lib/ui/review/AsSeen.svelte';
 	import Logbook from '$lib/ui/review/Logbook.svelte';
 	import ResultLine from '$lib/ui/review/ResultLine.svelte';
 	import type { PageProps } from './$types';
@@ -31,80 +33,97 @@
 		<span>{sayDay(data.visit.started_ms, timeZone, true)}, {sayTime(data.visit.started_ms, timeZone)}</span>
 		<span class="small">{data.card.title}, version {data.card.version}</span>
 	</header>
-	<p class="lead">
-		{Object.values(data.sheet.arrival?.crew ?? {})
-			.map((c) => c?.initials)
-			.join(', ')}{data.sheet.arrival?.access ? `, ${accessWords[data.sheet.arrival.access]}` : ''}{data.sheet.arrival?.reason
-			? `: ${data.sheet.arrival.reason}`
-			: '.'}
-		{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied.join(', ').toLowerCase()}{/if}.{/if}
-	</p>
-	{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+	{#if data.isBlind}
+		<p class="say">
+			<b>This sheet came from paper and is typed in by two people, neither seeing the other’s.</b> What was typed shows here once both copies are whole.
+		</p>
+		<p class="acts">
+			<a class="act main" href="/sample/{data.visit.id}" data-sveltekit-reload>Type the other copy</a>
+			<a class="act plain" href="?seen" data-sveltekit-reload>I shall not type it: show what is there</a>
+		</p>
+	{:else}
+		<p class="lead">
+			{Object.values(data.sheet.arrival?.crew ?? {})
+				.map((c) => c?.initials)
+				.join(', ')}{data.sheet.arrival?.access ? `, ${accessWords[data.sheet.arrival.access]}` : ''}{data.sheet.arrival?.reason
+				? `: ${data.sheet.arrival.reason}`
+				: '.'}
+			{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied.join(', ').toLowerCase()}{/if}.{/if}
+		</p>
+		{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
 
-	<div class="spread">
-		<section aria-labelledby="results">
-			<h2 id="results" class="ruled">Results</h2>
-			{#if data.mayJudge && data.visit.isFinished && data.undoubted > 0}
-				<form method="POST" action="?/acceptUndoubted#results" class="all" use:enhance>
-					<button class="act main">Accept the {data.undoubted} that nothing is doubtful about</button>
-				</form>
-			{/if}
-			{#each outcome.results as result (result.parameter)}
-				<ResultLine
-					{result}
-					flags={outcome.flags.filter((f) => f.parameter === result.parameter)}
-					threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
-					unit={shownUnit(data.card, result.parameter)}
-					judged={writeFigure(result.figure, parameters[result.parameter].decimals)}
-					mayJudge={data.mayJudge && data.visit.isFinished}
-					{nameOf}
-					{timeZone}
-					refused={refused?.at === result.parameter ? refused : null}
-				/>
-			{:else}
-				<p>Nothing was measured{data.visit.isFinished ? '' : ' yet'}.</p>
-			{/each}
-			{#if gauging}
-				<h2 class="ruled">The section</h2>
-				<CrossSection view={gauging} units={asRead} />
-				<div class="scroll">
-					<table>
-						<thead
-							><tr
-								><th class="number">tape, {asRead.tape}</th><th class="number">depth, {asRead.tape}</th><th class="number"
-									>velocity, {units[asRead.velocity].symbol}</th
-								><th class="number">share</th></tr
-							></thead
-						>
-						<tbody>
-							{#each gauging.verticals as v (v.id)}
-								<tr
-									><td class="number">{v.distance_m === null ? '' : inColumn(v.distance_m, asRead.tape)}</td><td class="number"
-										>{v.depth_m === null ? '' : inColumn(v.depth_m, asRead.tape)}</td
-									><td class="number">{v.velocity_m_s === null ? '' : inColumn(v.velocity_m_s, asRead.velocity)}</td><td class="number"
-										>{v.share_percent === null ? '' : `${v.share_percent.toFixed(0)} %`}</td
-									></tr
-								>
-							{/each}
-						</tbody>
-					</table>
-				</div>
-				<p class="small">
-					{gauging.schools
-						.map((s) => `${s.school} ${significant(convert(s.discharge_m3s, 'm3_s', asRead.discharge), 3)} ${units[asRead.discharge].symbol}`)
-						.join(' · ')}
-				</p>
-			{/if}
-		</section>
-		<section aria-labelledby="logbook">
-			<h2 id="logbook" class="ruled">Logbook</h2>
-			<p class="small">{data.logbook.length} lines. Nothing is erased: what was struck stays readable.</p>
-			<Logbook lines={data.logbook} {initialsOf} {timeZone} mayStrike={data.mayJudge} {refused} />
-		</section>
-	</div>
+		<div class="spread">
+			<section aria-labelledby="results">
+				<h2 id="results" class="ruled">Results</h2>
+				{#if data.mayJudge && data.visit.isFinished && data.undoubted > 0}
+					<form method="POST" action="?/acceptUndoubted#results" class="all" use:enhance>
+						<button class="act main">Accept the {data.undoubted} that nothing is doubtful about</button>
+					</form>
+				{/if}
+				{#each outcome.results as result (result.parameter)}
+					<ResultLine
+						{result}
+						flags={outcome.flags.filter((f) => f.parameter === result.parameter)}
+						threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
+						unit={shownUnit(data.card, result.parameter)}
+						judged={writeFigure(result.figure, parameters[result.parameter].decimals)}
+						mayJudge={data.mayJudge && data.visit.isFinished}
+						{nameOf}
+						{timeZone}
+						refused={refused?.at === result.parameter ? refused : null}
+					/>
+				{:else}
+					<p>Nothing was measured{data.visit.isFinished ? '' : ' yet'}.</p>
+				{/each}
+				{#if gauging}
+					<h2 class="ruled">The section</h2>
+					<CrossSection view={gauging} units={asRead} />
+					<div class="scroll">
+						<table>
+							<thead
+								><tr
+									><th class="number">tape, {asRead.tape}</th><th class="number">depth, {asRead.tape}</th><th class="number"
+										>velocity, {units[asRead.velocity].symbol}</th
+									><th class="number">share</th></tr
+								></thead
+							>
+							<tbody>
+								{#each gauging.verticals as v (v.id)}
+									<tr
+										><td class="number">{v.distance_m === null ? '' : inColumn(v.distance_m, asRead.tape)}</td><td class="number"
+											>{v.depth_m === null ? '' : inColumn(v.depth_m, asRead.tape)}</td
+										><td class="number">{v.velocity_m_s === null ? '' : inColumn(v.velocity_m_s, asRead.velocity)}</td><td class="number"
+											>{v.share_percent === null ? '' : `${v.share_percent.toFixed(0)} %`}</td
+										></tr
+									>
+								{/each}
+							</tbody>
+						</table>
+					</div>
+					<p class="small">
+						{gauging.schools
+							.map((s) => `${s.school} ${significant(convert(s.discharge_m3s, 'm3_s', asRead.discharge), 3)} ${units[asRead.discharge].symbol}`)
+							.join(' · ')}
+					</p>
+				{/if}
+				<AsSeen sheet={data.sheet} roundId={data.sheet.opening?.roundId ?? null} {timeZone} />
+			</section>
+			<section aria-labelledby="logbook">
+				<h2 id="logbook" class="ruled">Logbook</h2>
+				<p class="small">{data.logbook.length} lines. Nothing is erased: what was struck stays readable.</p>
+				<Logbook lines={data.logbook} {initialsOf} {timeZone} mayStrike={data.mayJudge} {refused} />
+			</section>
+		</div>
+	{/if}
 </main>
 
 <style>
+	.acts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px;
+		margin-top: 14px;
+	}
 	.page {
 		padding: 14px 26px 30px;
 	}

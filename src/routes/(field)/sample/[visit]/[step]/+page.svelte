@@ -1,24 +1,23 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { v7 } from 'uuid';
-	import { flagSentence } from '$lib/core/interpret';
 	import { pathsOf } from '$lib/core/evaluate';
-	import { sectionUnits } from '$lib/core/method';
-	import { weightOf } from '$lib/core/quality';
+	import type { Sheet } from '$lib/core/logbook';
+	import { comesFirst } from '$lib/core/method';
+	import type { Flag } from '$lib/core/quality';
+	import type { Figure, Unit } from '$lib/core/quantity';
+	import { deviceNow_ms } from '$lib/field/device-clock';
 	import { draftKey, instrumentsLastUsed, keepDraft } from '$lib/field/store';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
+	import { whileVisible } from '$lib/field/while-visible';
 	import NearestClock from '$lib/ui/clocks/NearestClock.svelte';
-	import FlowTool from '$lib/ui/gauge/FlowTool.svelte';
-	import ArriveTool from '$lib/ui/sample/ArriveTool.svelte';
-	import BottleTool from '$lib/ui/sample/BottleTool.svelte';
-	import LeaveTool from '$lib/ui/sample/LeaveTool.svelte';
-	import MeansNow from '$lib/ui/sample/MeansNow.svelte';
-	import ReadingTool from '$lib/ui/sample/ReadingTool.svelte';
+	import Doubts from '$lib/ui/sample/Doubts.svelte';
 	import Rope from '$lib/ui/sample/Rope.svelte';
 	import StepHead from '$lib/ui/sample/StepHead.svelte';
-	import TubeTool from '$lib/ui/sample/TubeTool.svelte';
+	import { valueAt, type Hand } from '$lib/ui/sample/hand';
 	import { fieldApp } from '../../../field-context';
 	import FieldNote from '../../../FieldNote.svelte';
+	import StepTool from './StepTool.svelte';
 	import type { PageProps } from './$types';
 
 	let { params }: PageProps = $props();
@@ -32,16 +31,33 @@
 		)
 	);
 	$effect(() => log.follow()); // reads this device's store
+	const LOOK_EVERY_ms = 20_000;
+	$effect(() => whileVisible(LOOK_EVERY_ms, app.sync.look)); // what the other device wrote meanwhile
 
 	const hrefOf = (stepId: string) => `/sample/${params.visit}/${stepId}`;
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
 	const ordered = $derived(log.steps[index]);
 	const step = $derived(ordered?.step);
 	const outcome = $derived(log.outcome);
+	const sheet = $derived<Sheet>(log.folded.sheet);
 	const satchel = $derived(app.packed?.satchel);
+	const me = $derived(satchel?.member.initials ?? '');
 	const timeZone = $derived(satchel?.program.timeZone ?? 'UTC');
-	const after = $derived(log.steps.slice(index + 1).find((s) => outcome?.steps.find((o) => o.id === s.step.id)?.state !== 'needless')?.step);
-	const isTied = $derived(outcome?.steps.find((s) => s.id === params.step)?.state === 'tied');
+	const stateOf = (stepId: string) => outcome?.steps.find((o) => o.id === stepId)?.state;
+	const after = $derived(log.steps.slice(index + 1).find((s) => stateOf(s.step.id) !== 'needless')?.step);
+	const isOnPaper = $derived(log.opening?.isOnPaper === true);
+	const isTied = $derived(stateOf(params.step) === 'tied');
+	const isBegun = $derived.by(() => {
+		const places = step ? [...pathsOf(step), `waits/${step.id}`] : [];
+		return places.some((p) => [...log.folded.lines.keys()].some((path) => path === p || path.startsWith(`${p}/`)));
+	});
+	/** What a rule puts before this step and is still open: said before a hand moves, each reason once. */
+	const ahead = $derived.by(() => {
+		if (!step || !log.card || isBegun || step.tool === 'leave' || isOnPaper) return [];
+		const open = comesFirst(step, log.card).filter((f) => stateOf(f.step.id) === 'open');
+		const reasons = [...new Set(open.map((f) => f.because))].slice(0, 3);
+		return reasons.map((because) => ({ titles: [...new Set(open.filter((f) => f.because === because).map((f) => f.step.title))], because }));
+	});
 	/** Doubts about what belongs to this step; the flow tool says its own. */
 	const flags = $derived.by(() => {
 		if (!step || !outcome) return [];
@@ -49,24 +65,74 @@
 		return outcome.flags.filter((f) => places.some((p) => f.path === p || f.path.startsWith(`${p}/`)));
 	});
 
-	const write = (path: string, value: unknown, was: string | null) => app.write({ visitId: params.visit, path, op: 'set', value, was });
-	const set = async (path: string, value: unknown, was: string | null) => void (await write(path, value, was));
-	const strike = (path: string, was: string, reason: string) => void app.write({ visitId: params.visit, path, op: 'strike', value: reason, was });
+	const wasAt = (path: string) => log.folded.lines.get(path)?.live?.id ?? null;
+	/** What is written shows at once; it is safe before this returns, and on the disk when it resolves. */
+	async function write(op: 'set' | 'strike', path: string, value: unknown, was: string | null): Promise<void> {
+		const held = app.hold({ visitId: params.visit, path, op, value, was });
+		log.foresee(held);
+		try {
+			await app.keep(held);
+		} catch (trouble) {
+			log.forget(held.id);
+			throw trouble;
+		}
+	}
+	const set = (path: string, value: unknown, was: string | null) => write('set', path, value, was);
+	const strike = (path: string, was: string, reason: string) => void write('strike', path, reason, was);
 	const drafts = $derived(log.drafts ?? {});
 	const draft = (path: string, text: string) => void keepDraft(draftKey(params.visit, path), text);
-	const common = $derived({ lines: log.folded.lines, initialsOf: app.initialsOf, timeZone });
-	/** Instruments that measure this, the one used last on this device first. */
-	const instrumentsFor = (parameter: string, lastUsed: readonly string[]) => {
-		const codes = (satchel?.instruments ?? []).filter((i) => parameter in i.facts.measures).map((i) => i.facts.code);
-		return codes.sort((a, b) => rank(lastUsed, a) - rank(lastUsed, b));
+	const hand: Hand = {
+		get lines() {
+			return log.folded.lines;
+		},
+		get drafts() {
+			return drafts;
+		},
+		get now_ms() {
+			return app.now_ms;
+		},
+		exactly_ms: () => deviceNow_ms(app.packed),
+		get timeZone() {
+			return timeZone;
+		},
+		initialsOf: (id) => app.initialsOf(id),
+		draft,
+		set: (path, value) => set(path, value, wasAt(path)),
+		strike: (path, reason) => {
+			const was = wasAt(path);
+			if (was) strike(path, was, reason);
+		}
 	};
-	const rank = (list: readonly string[], code: string) => (list.includes(code) ? list.indexOf(code) : list.length);
 	const ready = $derived(instrumentsLastUsed().then((lastUsed) => ({ lastUsed, step: params.step })));
 
-	async function leave() {
-		await write('leaving/checked', true, log.folded.lines.get('leaving/checked')?.live?.id ?? null);
-		await write('leaving/at', new Date(app.now_ms).toISOString(), null);
+	const awaited = $derived(
+		(outcome?.clocks ?? []).filter((c) => c.kind === 'wait').map(({ id, label, due_ms }) => ({ id: `${params.visit} ${id}`, label, due_ms }))
+	);
+	$effect(() => app.alarms.await(awaited)); // the phone's own bell
+	const rung = $derived(awaited.filter((a) => app.alarms.ringing.has(a.id)));
+	/** The step that a running wait belongs to. */
+	const stepOfWait = (id: string) =>
+		log.steps.find(
+			({ step: s }) =>
+				id.endsWith(`waits/${s.id}`) || (s.tool === 'titration' && id.includes('titrations/')) || (s.tool === 'flow' && id.endsWith('waits/flume'))
+		)?.step;
+	const otherKits = $derived(
+		(outcome?.clocks ?? []).flatMap((c) => {
+			const other = c.kind === 'wait' ? stepOfWait(c.id) : undefined;
+			return other && other.id !== params.step ? [{ id: other.id, title: c.label, left_ms: c.due_ms - app.now_ms }] : [];
+		})
+	);
+
+	/** The slip that was recognised is struck, and the figure typed anew as it was meant. */
+	async function retypeAt(path: string, figure: unknown) {
+		hand.strike(path, 'wrong unit or point');
+		await hand.set(path, figure);
 	}
+	function retype({ path }: Flag, meant: { value: number; unit: Unit }) {
+		const instrument = valueAt<Figure>(hand, path)?.instrument;
+		void retypeAt(path, { ...meant, ...(instrument ? { instrument } : {}) });
+	}
+	let isPanelOpen = $state(false);
 </script>
 
 <svelte:head><title>{step?.title ?? 'Visit'} · {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
@@ -75,6 +141,7 @@
 	<header class="top">
 		<a class="back" href="/sample" aria-label="All visits">‹</a>
 		<div><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></div>
+		<button type="button" class="act plain who" aria-haspopup="dialog" onclick={() => (isPanelOpen = true)}>Who</button>
 		<FieldNote {app} />
 	</header>
 	{#if log.entries && log.drafts && outcome && satchel && ordered && step && log.card}
@@ -84,85 +151,49 @@
 				current={params.step}
 			/>
 			<main class:wide={step.tool === 'flow'}>
+				{#each rung as bell (bell.id)}
+					<p class="say ask bell" role="alert">
+						<b>{bell.label}: the time has come.</b>
+						{#if stepOfWait(bell.id)}<a class="act main" href={hrefOf(stepOfWait(bell.id)?.id ?? '')} onclick={() => app.alarms.hear(bell.id)}>Read it</a>{/if}
+						<button type="button" class="act plain" onclick={() => app.alarms.hear(bell.id)}>Heard</button>
+					</p>
+				{/each}
+				{#if log.isBlind}<p class="say"><b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.</p>{/if}
 				<StepHead
 					{ordered}
 					number={index + 1}
 					of={log.steps.length}
-					isUnderWay={step.tool === 'flow' && log.folded.sheet.gaugings?.['main']?.edges !== undefined}
+					isUnderWay={isBegun && ['flow', 'titration', 'kit'].includes(step.tool)}
+					{isOnPaper}
+					{ahead}
+					takenBy={sheet.steps?.[step.id]?.takenBy}
+					{me}
+					ontake={(isMine) => (isMine ? void hand.set(`steps/${step.id}/takenBy`, me) : hand.strike(`steps/${step.id}/takenBy`, 'given back'))}
 				/>
 				{#await ready then { lastUsed, step: readyStep }}
 					{#key readyStep}
 						<div class="tool">
-							{#if step.tool === 'arrive'}
-								<ArriveTool {...common} arrival={log.folded.sheet.arrival} limit={log.card.wading} site={log.site} onset={set} />
-							{:else if step.tool === 'bottle'}
-								<BottleTool
-									{...common}
-									bottleId={step.bottle.id}
-									kind={step.bottle.kind}
-									bottle={log.folded.sheet.bottles?.[step.bottle.id]}
-									holding_h={log.card.holding.bacteria_h}
-									withoutIce_h={log.card.holding.withoutIce_h}
-									suggestedLabel="{log.site?.code}-{(log.opening?.startedAt ?? '').slice(2, 10).replaceAll('-', '')}-{step.bottle.kind === 'bacteria'
-										? 'B'
-										: 'N'}"
-									now_ms={app.now_ms}
-									onset={set}
-									onstrike={strike}
-								/>
-							{:else if step.tool === 'reading'}
-								<ReadingTool
-									{...common}
-									parameter={step.parameter}
-									unit={step.unit}
-									slots={step.slots.map((s) => ({ ...s, path: `readings/${step.parameter}/${s.id}` }))}
-									instruments={instrumentsFor(step.parameter, lastUsed)}
-									{drafts}
-									ondraft={draft}
-									onkeep={set}
-									onstrike={strike}
-								/>
-								<MeansNow
-									parameters={[
-										step.parameter,
-										...(step.parameter === 'dissolved-oxygen'
-											? (['oxygen-saturation'] as const)
-											: step.parameter === 'conductivity'
-												? (['conductance25'] as const)
-												: [])
-									]}
-									results={outcome.results}
-									thresholds={satchel.thresholds}
-									card={log.card ?? {}}
-								/>
-							{:else if step.tool === 'tube'}
-								<TubeTool {...common} tubeLength_cm={step.tubeLength_cm} {drafts} ondraft={draft} onkeep={set} onstrike={strike} />
-								<MeansNow parameters={['tube-depth', 'turbidity']} results={outcome.results} thresholds={satchel.thresholds} card={log.card ?? {}} />
-							{:else if step.tool === 'flow'}
-								<FlowTool
-									{...common}
-									gaugingId="main"
-									view={outcome.gaugings.find((g) => g.id === 'main') ?? null}
-									units={sectionUnits(log.card)}
-									least={step.leastVerticals}
-									enough_percent={step.enough_percent}
-									shareLimit_percent={step.shareLimit_percent}
-									{flags}
-									meters={instrumentsFor('velocity', lastUsed)}
-									newId={() => v7()}
-									{drafts}
-									ondraft={draft}
-									onset={set}
-									onstrike={strike}
-								/>
-							{:else}
-								<LeaveTool missing={outcome.missing} flags={outcome.flags} leftAt={log.folded.sheet.leaving?.at} {timeZone} {hrefOf} onleave={leave} />
-							{/if}
+							<StepTool
+								{step}
+								card={log.card}
+								{app}
+								{log}
+								{satchel}
+								{outcome}
+								{hand}
+								{flags}
+								{lastUsed}
+								{otherKits}
+								{hrefOf}
+								onset={set}
+								onstrike={strike}
+								onretype={retypeAt}
+							/>
 						</div>
 					{/key}
 				{/await}
-				{#if step.tool !== 'flow' && step.tool !== 'leave' && step.tool !== 'arrive'}
-					{#each flags as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+				{#if step.tool !== 'flow' && step.tool !== 'leave'}
+					<Doubts flags={step.tool === 'arrive' ? flags.filter((f) => f.code !== 'over-wading-limit' && f.code !== 'life-jacket') : flags} onretype={retype} />
 				{/if}
 				{#if after}
 					<a class="act next" class:main={isTied} href={hrefOf(after.id)}>{isTied ? 'Go on' : 'Leave it for now'}: {after.title.toLowerCase()}</a>
@@ -172,6 +203,25 @@
 			</main>
 		</div>
 		<footer><NearestClock clocks={outcome.clocks} now_ms={app.now_ms} {timeZone} /></footer>
+		{#if isPanelOpen}
+			{#await import('$lib/ui/sample/VisitPanel.svelte') then { default: VisitPanel }}
+				<VisitPanel
+					steps={log.steps.map((s, i) => ({
+						id: s.step.id,
+						title: s.step.title,
+						state: outcome.steps[i]?.state ?? 'open',
+						progress: outcome.steps[i]?.progress ?? null
+					}))}
+					{sheet}
+					team={satchel.team}
+					{me}
+					{hand}
+					newId={() => v7()}
+					{hrefOf}
+					onclose={() => (isPanelOpen = false)}
+				/>
+			{/await}
+		{/if}
 	{:else if log.entries?.length === 0}
 		<main class="alone">
 			<h1>This visit is not on this device</h1>
@@ -193,8 +243,8 @@
 	}
 	.top {
 		display: grid;
-		grid-template-columns: auto 1fr auto;
-		gap: 8px;
+		grid-template-columns: auto 1fr auto auto;
+		gap: 6px;
 		align-items: center;
 		padding: 4px 10px 4px 4px;
 		background: var(--paper);
@@ -208,6 +258,19 @@
 		font-size: 28px;
 		text-decoration: none;
 		color: var(--ink);
+	}
+	.who {
+		min-height: 44px;
+		font-size: 15px;
+	}
+	.bell {
+		position: sticky;
+		top: 0;
+		z-index: 4;
+	}
+	.bell .act {
+		min-height: 44px;
+		margin-left: 6px;
 	}
 	.top b {
 		font: 600 18px var(--head);

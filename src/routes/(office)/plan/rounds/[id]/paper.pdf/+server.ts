@@ -7,7 +7,7 @@ import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { printCustodyForm, printFieldSheets, printRoundSheet } from '$lib/server/paper/for-the-car';
 import { dateOfDay } from '$lib/server/plan/local-day';
-import { labelsOf, loadRoundDay } from '$lib/server/plan/round-day';
+import { labelsOf, loadRoundDay, sheetsOfRound } from '$lib/server/plan/round-day';
 import { serverNow_ms } from '$lib/server/settings';
 import type { RequestHandler } from './$types';
 
@@ -33,7 +33,9 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		plan,
 		card: round.card,
 		steps: 'steps' in order ? order.steps : round.card.steps.map((step) => ({ step, because: [] })),
-		labels: labelsOf(round)
+		labels: labelsOf(round),
+		sheets: await sheetsOfRound(db, member.programId, round.id),
+		timeZone: member.program.timeZone
 	});
 	return new Response(new Uint8Array(pdf), {
 		headers: {

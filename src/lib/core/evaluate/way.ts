@@ -1,0 +1,28 @@
+import type { Arithmetic, GaugingMethod, Sheet, VelocitySchool } from '../logbook';
+import type { MethodCard } from '../method';
+
+type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
+export type FlowStep = Extract<MethodCard['steps'][number], { tool: 'flow' }>;
+
+/** How a flow is gauged: by what, where in the depth, worked out how. */
+export interface GaugingWay {
+	method: GaugingMethod;
+	school: VelocitySchool;
+	arithmetic: Arithmetic;
+}
+
+/** The way that a card asks for; verticals at one point, mid-section, where it says nothing. */
+export const wayAsked = (step: FlowStep | undefined): GaugingWay => ({
+	method: step?.method ?? 'verticals',
+	school: step?.school ?? 'one-point',
+	arithmetic: step?.arithmetic ?? 'mid-section'
+});
+
+/** The way that was taken: as chosen at the stream, else as the card asks. */
+export function wayTaken(gauging: GaugingSheet | undefined, step: FlowStep | undefined): GaugingWay {
+	const asked = wayAsked(step);
+	return { method: gauging?.method ?? asked.method, school: gauging?.school ?? asked.school, arithmetic: gauging?.arithmetic ?? asked.arithmetic };
+}
+
+/** Whether depths across the stream make the section, each with a velocity or all with one. */
+export const isBySection = ({ method }: Pick<GaugingWay, 'method'>): boolean => method === 'verticals' || method === 'sweep';

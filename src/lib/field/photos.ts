@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { store } from './store';
+
+const LONGEST_px = 1600;
+const QUALITY = 0.8;
+
+/** Keeps a picture on this device, made small enough for a thin network. Returns the name that its bytes have. */
+export async function keepPhoto(file: Blob, visitId: string): Promise<string> {
+	const picture = await createImageBitmap(file).catch(() => null);
+	if (!picture) throw new RangeError('This file is no picture that can be read here. Take another, or choose a JPEG or PNG.');
+	const scale = Math.min(1, LONGEST_px / Math.max(picture.width, picture.height));
+	const canvas = new OffscreenCanvas(Math.max(1, Math.round(picture.width * scale)), Math.max(1, Math.round(picture.height * scale)));
+	canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);
+	const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+	const bytes = await blob.arrayBuffer();
+	const sha256 = Array.from(new Uint8Array(await crypto.subtle.digest('SHA-256', bytes)), (b) => b.toString(16).padStart(2, '0')).join('');
+	await store.photos.put({ sha256, visitId, bytes, state: 'kept' });
+	return sha256;
+}
+
+const Refusal = z.object({ message: z.string() });
+
+/**
+ * Sends pictures that the server was asked about and does not hold, after the lines that speak of them; with no network they stay.
+ * Returns what to say of those that it would not take. A server in trouble is an error: the exchange is tried again later.
+ */
+export async function sendPhotos(asked: readonly string[], wanted: readonly string[]): Promise<string[]> {
+	const said: string[] = [];
+	for (const photo of await store.photos.where('sha256').anyOf(asked).toArray()) {
+		if (wanted.includes(photo.sha256)) {
+			const address = `/api/photos/${photo.sha256}`;
+			const answer = await fetch(`${address}?visit=${photo.visitId}`, {
+				method: 'PUT',
+				headers: { 'content-type': 'image/jpeg' },
+				body: photo.bytes
+			});
+			if (answer.status >= 500) throw new Error(`${address} answered ${answer.status}`);
+			if (!answer.ok) {
+				const why = Refusal.safeParse(await answer.json().catch(() => null));
+				said.push(`A photo was not taken and stays here. ${why.success ? why.data.message : ''}`.trim());
+				continue;
+			}
+		}
+		await store.photos.update(photo.sha256, { state: 'sent' });
+	}
+	return said;
+}
+
+export const keptPhotos = (): Promise<string[]> => store.photos.where('state').equals('kept').primaryKeys();
+
+/** The picture on this device, else where the server has it. */
+export async function photoAddress(sha256: string): Promise<string> {
+	const here = await store.photos.get(sha256);
+	return here ? URL.createObjectURL(new Blob([here.bytes], { type: 'image/jpeg' })) : `/api/photos/${sha256}`;
+}
+
+/** Fetches pictures that will be wanted where there is no network; what cannot be had now is tried with the next satchel. */
+export async function fetchPhotos(names: readonly string[]): Promise<void> {
+	const here = new Set(await store.photos.where('sha256').anyOf(names).primaryKeys());
+	for (const sha256 of names.filter((n) => !here.has(n))) {
+		const answer = await fetch(`/api/photos/${sha256}`).catch(() => null);
+		if (answer?.ok) await store.photos.put({ sha256, visitId: '', bytes: await answer.arrayBuffer(), state: 'sent' });
+	}
+}

@@ -1,0 +1,34 @@
+import { sql } from 'drizzle-orm';
+import type { Db } from '../db/connect';
+
+const YEARS_BACK = 3;
+
+/** What earlier visits say of each site: how its conditions usually are, what was remarked at the last one, the last picture from its photo point. */
+export async function seenBefore(db: Db, programId: string, now_ms: number) {
+	const { rows: counted } = await db.execute<{ site_id: string; question: string; choices: string[] }>(sql`
+		with visits as (
+			select site_id, sheet -> 'conditions' as conditions from visit
+			where program_id = ${programId} and started_at > ${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and sheet ? 'conditions'
+		), said as (
+			select v.site_id, q.key as question, c.choice from visits v cross join jsonb_each(v.conditions) q
+			cross join lateral (
+				select q.value #>> '{}' as choice where jsonb_typeof(q.value) = 'string'
+				union all select k from jsonb_object_keys(case jsonb_typeof(q.value) when 'object' then q.value else '{}' end) k where q.value -> k = 'true'
+			) c
+		), times as (select site_id, question, choice, count(*) as n from said group by 1, 2, 3)
+		select site_id, question, array_agg(choice order by n desc, choice) as choices from times group by 1, 2`);
+	const answers = new Map<string, Record<string, string[]>>();
+	for (const { site_id, question, choices } of counted) answers.set(site_id, { ...answers.get(site_id), [question]: choices });
+
+	const { rows: left } = await db.execute<{ site_id: string; started_at: Date; reason: string | null; remarks: Record<string, string> | null }>(sql`
+		select distinct on (site_id) site_id, started_at, sheet -> 'arrival' ->> 'reason' as reason, sheet -> 'remarks' as remarks from visit
+		where program_id = ${programId} and is_finished order by site_id, started_at desc`);
+	const last = new Map(
+		left.map((v) => [v.site_id, { at: new Date(v.started_at).toISOString(), remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean) }])
+	);
+	const { rows: pictures } = await db.execute<{ site_id: string; sha256: string }>(sql`
+		select distinct on (v.site_id) v.site_id, p.value ->> 'sha256' as sha256 from visit v cross join jsonb_each(v.sheet -> 'photos') p
+		join photo held on held.program_id = v.program_id and held.sha256 = p.value ->> 'sha256'
+		where v.program_id = ${programId} and p.value ->> 'of' = 'photo point' order by v.site_id, v.started_at desc`);
+	return { answers, last, pictures: new Map(pictures.map((p) => [p.site_id, p.sha256])) };
+}

@@ -1,0 +1,34 @@
+<script module lang="ts">
+	export interface Props {
+		/** What is waited for. */
+		label: string;
+		/** What is read from afar: the time that is left, or what to do. */
+		big: string;
+		words: string;
+		isReady?: boolean;
+	}
+</script>
+
+<script lang="ts">
+	let { label, big, words, isReady = false }: Props = $props();
+</script>
+
+<div class:isReady role="timer" aria-label={label}>
+	<b>{big}</b>
+	<p>{words}</p>
+</div>
+
+<style>
+	div {
+		border: 2px solid var(--ochre-2);
+		border-radius: 6px;
+		padding: 10px 14px;
+		text-align: center;
+	}
+	b {
+		font: 600 52px/1.1 var(--head);
+	}
+	.isReady {
+		border: 4px solid var(--water);
+	}
+</style>

@@ -1,0 +1,64 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { MethodCard } from '$lib/core/method';
+	import type { Unit } from '$lib/core/quantity';
+	import type { Hand } from '../sample/hand';
+
+	export interface Props {
+		base: string;
+		floats: NonNullable<NonNullable<Sheet['gaugings']>[string]['floats']> | undefined;
+		limits: Pick<MethodCard, 'limits'>;
+		hand: Hand;
+		newId: () => string;
+		lengths: readonly Unit[];
+	}
+</script>
+
+<script lang="ts">
+	import { limitsOf } from '$lib/core/method';
+	import Chips from '../sample/Chips.svelte';
+	import MeasureField from '../sample/MeasureField.svelte';
+	import TimedRuns from './TimedRuns.svelte';
+
+	let { base, floats, limits, hand, newId, lengths }: Props = $props();
+
+	const runs = $derived(Object.entries(floats?.runs ?? {}).flatMap(([id, r]) => (r.time_s === undefined ? [] : [{ id, time_s: r.time_s }])));
+	const coefficient = $derived(floats?.coefficient ?? limitsOf(limits).floatCoefficient);
+	const averaging = $derived(floats?.averaging ?? 'times');
+	const offered = $derived([...new Set([limitsOf(limits).floatCoefficient, 0.8, 0.85, 0.9, 1])].sort());
+</script>
+
+<p class="small">A straight reach, a float that sits low in the water (an orange), let go well above the first mark. Five runs, spread over the width.</p>
+<MeasureField {hand} path="{base}/floats/length_m" label="From mark to mark" placed="m" read={lengths} />
+<TimedRuns base="{base}/floats/runs" word="run" {runs} {hand} {newId} />
+<h2>Area of the section, m²</h2>
+<p class="small">Mean depth times width, at the upper and the lower mark.</p>
+<div class="pair">
+	<MeasureField {hand} path="{base}/floats/areas/upper/area_m2" label="upper mark" placed="m2" />
+	<MeasureField {hand} path="{base}/floats/areas/lower/area_m2" label="lower mark" placed="m2" />
+</div>
+<Chips
+	legend="The surface runs faster than the whole: times"
+	chips={offered.map((c) => ({ id: String(c), word: c === 1 ? 'nothing taken off' : String(c), isOn: c === coefficient }))}
+	ontap={(c) => hand.set(`${base}/floats/coefficient`, Number(c))}
+/>
+<Chips
+	legend="Averaged"
+	chips={[
+		{ id: 'times', word: 'as times', isOn: averaging === 'times' },
+		{ id: 'velocities', word: 'as speeds', isOn: averaging === 'velocities' }
+	]}
+	ontap={(a) => hand.set(`${base}/floats/averaging`, a)}
+/>
+
+<style>
+	h2 {
+		margin-top: 14px;
+	}
+	.pair {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+		margin-bottom: 10px;
+	}
+</style>

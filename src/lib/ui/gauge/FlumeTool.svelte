@@ -1,0 +1,82 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Unit } from '$lib/core/quantity';
+	import type { Hand } from '../sample/hand';
+
+	export interface Props {
+		base: string;
+		flume: NonNullable<Sheet['gaugings']>[string]['flume'];
+		settle_s: number;
+		isRated: boolean;
+		hand: Hand;
+		lengths: readonly Unit[];
+		onstart: () => void;
+	}
+	const WAIT = 'waits/flume';
+</script>
+
+<script lang="ts">
+	import Chips from '../sample/Chips.svelte';
+	import MeasureField from '../sample/MeasureField.svelte';
+	import { sayClock } from '../clocks/stages';
+	import { stamp, valueAt } from '../sample/hand';
+
+	let { base, flume, settle_s, isRated, hand, lengths, onstart }: Props = $props();
+
+	const startedAt = $derived(valueAt<string>(hand, `${WAIT}/startedAt`));
+	const left_s = $derived(startedAt === undefined ? null : settle_s - (hand.now_ms - Date.parse(startedAt)) / 1000);
+	const read = $derived<Unit[]>(['cm', ...lengths]);
+
+	async function start() {
+		onstart();
+		await hand.set(`${WAIT}/what`, 'flume settles');
+		await hand.set(`${WAIT}/least_s`, settle_s);
+		await hand.set(`${WAIT}/startedAt`, stamp(hand));
+	}
+	function tap(id: string) {
+		const path = `${base}/flume/${id}`;
+		if (valueAt(hand, path) === true) void hand.set(path, false);
+		else void hand.set(path, true);
+	}
+</script>
+
+{#if !isRated}<p class="say ask">This card has no rating for a flume: the head is kept, and becomes a flow once the coordinator has given the rating.</p>{/if}
+<Chips
+	legend="How it sits"
+	help="Clay all round: no water goes beside it or under it."
+	chips={[
+		{ id: 'isTight', word: 'packed tight', isOn: flume?.isTight === true },
+		{ id: 'isLevelAlong', word: 'level along', isOn: flume?.isLevelAlong === true },
+		{ id: 'isLevelAcross', word: 'level across', isOn: flume?.isLevelAcross === true }
+	]}
+	ontap={tap}
+/>
+{#if left_s === null}
+	<button type="button" class="act main big" onclick={start}>It is in: let it settle</button>
+{:else if left_s > 0}
+	<p class="say" role="timer" aria-label="flume settles"><b>{sayClock(Math.ceil(left_s))}</b> until the pool above has come to its level.</p>
+{:else}
+	<p class="say" role="status"><b>It has settled.</b> Read the head to the mark, at the gauge and not at the throat.</p>
+{/if}
+<div class="pair">
+	<MeasureField {hand} path="{base}/flume/head_m" label="Head" placed="m" {read} />
+	<MeasureField {hand} path="{base}/flume/tailDepth_m" label="Depth below the throat" placed="m" {read} />
+</div>
+<p class="small">Below must stand under half of the head: then it runs free. If it pools, clear the way below.</p>
+
+<style>
+	.big {
+		width: 100%;
+		min-height: 56px;
+		font-size: 18px;
+	}
+	.pair {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+		margin-top: 10px;
+	}
+	.say {
+		margin: 8px 0;
+	}
+</style>

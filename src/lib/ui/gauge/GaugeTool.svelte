@@ -1,0 +1,208 @@
+<script module lang="ts">
+	import type { Flow, GaugingView } from '$lib/core/evaluate';
+	import type { Sheet } from '$lib/core/logbook';
+	import type { MethodCard, SectionUnits, Step } from '$lib/core/method';
+	import type { Flag } from '$lib/core/quality';
+	import type { Props as DoubtsProps } from '../sample/Doubts.svelte';
+	import type { Hand } from '../sample/hand';
+
+	export interface Props {
+		step: Extract<Step, { tool: 'flow' }>;
+		card: Pick<MethodCard, 'limits'>;
+		gaugings: Sheet['gaugings'];
+		views: readonly GaugingView[];
+		/** What each gauging came to. */
+		flows: readonly Flow[];
+		onretype: DoubtsProps['onretype'];
+		units: SectionUnits;
+		flags: Flag[];
+		meters: string[];
+		hand: Hand;
+		newId: () => string;
+		onstart: () => void;
+	}
+</script>
+
+<script lang="ts">
+	import { isBySection, wayAsked, wayTaken } from '$lib/core/evaluate';
+	import { arithmetics, gaugingMethods, velocitySchools, arithmeticWords, gaugingWords, schoolWords } from '$lib/core/logbook';
+	import { amount, convert, significant, units as unitTable } from '$lib/core/quantity';
+	import Chips from '../sample/Chips.svelte';
+	import Doubts from '../sample/Doubts.svelte';
+	import MeasureField from '../sample/MeasureField.svelte';
+	import { valueAt } from '../sample/hand';
+	import BucketTool from './BucketTool.svelte';
+	import FloatTool from './FloatTool.svelte';
+	import FlowTool from './FlowTool.svelte';
+	import FlumeTool from './FlumeTool.svelte';
+
+	let { step, card, gaugings, views, flows, onretype, units, flags, meters, hand, newId, onstart }: Props = $props();
+
+	let id = $state<'main' | 'repeat'>('main');
+	let isChoosing = $state(false);
+	const base = $derived(`gaugings/${id}`);
+	const gauging = $derived(gaugings?.[id]);
+	const taken = $derived(wayTaken(gauging, step));
+	const { method, school, arithmetic } = $derived(taken);
+	const view = $derived(views.find((v) => v.id === id) ?? null);
+	const flow = $derived(flows.find((f) => f.id === id)?.finding ?? null);
+	const isAsAsked = $derived(JSON.stringify(taken) === JSON.stringify(wayAsked(step)));
+	const bySection = $derived(isBySection(taken));
+	const mine = $derived(flags.filter((f) => f.path === base || f.path.startsWith(`${base}/`)));
+	/** The flow tool says what belongs to its table; what is about the gauging as a whole is said here. */
+	const said = $derived(
+		mine.filter(
+			(f) => !bySection || ['gaugings-apart', 'tape-sags', 'another-way'].includes(f.code) || (f.code === 'unit-slip' && f.evidence.retype !== undefined)
+		)
+	);
+	let because = $state('');
+	const way = $derived(method === 'verticals' ? `${schoolWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]);
+
+	const choose = (field: 'method' | 'school' | 'arithmetic', value: string) => void hand.set(`${base}/${field}`, value);
+	const lengths = $derived(units.tape === 'ft' ? (['ft', 'm'] as const) : (['m', 'ft'] as const));
+</script>
+
+<button type="button" class="how" aria-expanded={isChoosing} onclick={() => (isChoosing = !isChoosing)}>
+	<span>{id === 'repeat' ? 'Repeat: ' : ''}{way}</span> <u>change</u>
+</button>
+{#if isChoosing}
+	<section class="choose">
+		{#if gaugings?.['main']}
+			<Chips
+				legend="Gauging"
+				chips={[
+					{ id: 'main', word: 'first', isOn: id === 'main' },
+					{ id: 'repeat', word: gaugings['repeat'] ? 'repeat' : 'repeat it', isOn: id === 'repeat' }
+				]}
+				ontap={(which) => (id = which as 'main' | 'repeat')}
+			/>
+		{/if}
+		<Chips legend="Measured by" chips={gaugingMethods.map((m) => ({ id: m, word: gaugingWords[m], isOn: m === method }))} ontap={(m) => choose('method', m)} />
+		{#if method === 'verticals'}
+			<Chips
+				legend="Velocity at each vertical"
+				chips={velocitySchools.map((s) => ({ id: s, word: schoolWords[s], isOn: s === school }))}
+				ontap={(s) => choose('school', s)}
+			/>
+		{/if}
+		{#if bySection}
+			<Chips
+				legend="Worked out by"
+				chips={arithmetics.map((a) => ({ id: a, word: arithmeticWords[a], isOn: a === arithmetic }))}
+				ontap={(a) => choose('arithmetic', a)}
+			/>
+		{/if}
+		{#if !isAsAsked}
+			<label class="because"
+				>Why not as the card asks
+				<input
+					class="input-line"
+					maxlength="300"
+					value={gauging?.because ?? because}
+					oninput={(e) => (because = e.currentTarget.value)}
+					onchange={(e) => e.currentTarget.value.trim() && hand.set(`${base}/because`, e.currentTarget.value.trim())}
+				/></label
+			>
+		{/if}
+		<button type="button" class="act main" onclick={() => (isChoosing = false)}>Done</button>
+	</section>
+{/if}
+{#key `${id} ${method} ${school}`}
+	{#if bySection}
+		{#if method === 'sweep'}
+			<MeasureField
+				{hand}
+				path="{base}/sweepVelocity_m_s"
+				label="Mean speed of the one sweep"
+				placed="m_s"
+				read={units.velocity === 'ft_s' ? ['ft_s', 'm_s'] : ['m_s', 'ft_s']}
+			/>
+		{/if}
+		<FlowTool
+			lines={hand.lines}
+			drafts={hand.drafts}
+			initialsOf={hand.initialsOf}
+			timeZone={hand.timeZone}
+			gaugingId={id}
+			school={method === 'sweep' ? 'sweep' : school}
+			{view}
+			{units}
+			least={step.leastVerticals}
+			enough_percent={step.enough_percent}
+			shareLimit_percent={step.shareLimit_percent}
+			flags={mine}
+			{meters}
+			{newId}
+			ondraft={hand.draft}
+			onset={(path, value) => hand.set(path, value)}
+			onstrike={(path, _, reason) => hand.strike(path, reason)}
+		/>
+	{:else if method === 'float'}
+		<FloatTool {base} floats={gauging?.floats} limits={card} {hand} {newId} {lengths} />
+	{:else if method === 'flume'}
+		<FlumeTool {base} flume={gauging?.flume} settle_s={step.settle_s ?? 300} {hand} {lengths} {onstart} isRated={card.limits?.flume !== undefined} />
+	{:else}
+		<BucketTool {base} fills={gauging?.fills} {hand} {newId} />
+	{/if}
+{/key}
+
+{#if !bySection && flow}
+	<p class="say" role="status">
+		<b>{significant(convert(amount(flow.figure).number, 'm3_s', units.discharge), 3)} {unitTable[units.discharge].symbol}</b>
+		{flow.basis}.
+	</p>
+{/if}
+<Doubts flags={said} {onretype} />
+
+<details class="widths">
+	<summary>Widths and tape</summary>
+	<div class="pair">
+		<MeasureField {hand} path="{base}/wettedWidth_m" label="Wetted width" placed="m" read={lengths} />
+		<MeasureField {hand} path="{base}/bankfullWidth_m" label="Bankfull width" placed="m" read={lengths} />
+		<MeasureField {hand} path="{base}/tapeSag_m" label="The tape hangs through by" placed="m" read={lengths} />
+	</div>
+	{#if valueAt(hand, `${base}/wettedWidth_m`) === undefined}<p class="small">
+			A taut tape, square to the current. Bankfull: where the plants of the bank begin.
+		</p>{/if}
+</details>
+
+<style>
+	.how {
+		display: flex;
+		justify-content: space-between;
+		gap: 10px;
+		width: 100%;
+		min-height: 44px;
+		align-items: center;
+		text-align: left;
+		font-size: 15px;
+		line-height: 1.2;
+		color: var(--ink-2);
+		cursor: pointer;
+	}
+	.choose .act {
+		min-height: 48px;
+	}
+	.choose {
+		padding: 8px 0 14px;
+		border-bottom: 2px solid var(--ink);
+		margin-bottom: 10px;
+	}
+	.because {
+		display: block;
+		margin-bottom: 10px;
+	}
+	.say {
+		margin: 8px 0;
+	}
+	.widths summary {
+		min-height: 48px;
+		padding-top: 12px;
+		cursor: pointer;
+	}
+	.pair {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+	}
+</style>

@@ -1,0 +1,92 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+
+	export interface Props {
+		sheet: Sheet;
+		roundId: string | null;
+		timeZone: string;
+	}
+</script>
+
+<script lang="ts">
+	import { sayDay, sayTime } from '$lib/core/interpret';
+	import { dangerWords } from '$lib/core/logbook';
+	import { chosen, forms, type FormName } from '$lib/core/observations';
+
+	let { sheet, roundId, timeZone }: Props = $props();
+
+	const said = (form: FormName) =>
+		forms[form].flatMap((q) => {
+			const choices = chosen(q, sheet[form]).map((c) => c.word);
+			return choices.length ? [{ ask: q.ask, words: choices.join(', ') }] : [];
+		});
+	const dangers = $derived(Object.entries(dangerWords).flatMap(([id, word]) => (sheet.arrival?.dangers?.[id as keyof typeof dangerWords] ? [word] : [])));
+	const photos = $derived(Object.values(sheet.photos ?? {}).filter((p) => p.sha256 !== undefined));
+	const hands = $derived(Object.values(sheet.custody ?? {}).filter((c) => c.at !== undefined));
+	const handovers = $derived(Object.values(sheet.handovers ?? {}).filter((h) => h.at !== undefined));
+	const at = (iso: string | undefined) => (iso === undefined ? '' : `${sayTime(Date.parse(iso), timeZone)} ${sayDay(Date.parse(iso), timeZone)}`);
+	const blocks = $derived([
+		{ title: 'Conditions', lines: [...said('conditions'), ...(dangers.length ? [{ ask: 'Reasons to stay out', words: dangers.join(', ') }] : [])] },
+		{ title: 'Habitat', lines: said('habitat') }
+	]);
+</script>
+
+{#each blocks as { title, lines } (title)}
+	{#if lines.length}
+		<h2 class="ruled">{title}</h2>
+		<dl>
+			{#each lines as line (line.ask)}<dt>{line.ask}</dt>
+				<dd>{line.words}</dd>{/each}
+		</dl>
+	{/if}
+{/each}
+{#if photos.length}
+	<h2 class="ruled">Photos</h2>
+	<div class="photos">
+		{#each photos as photo (photo.sha256)}
+			<figure>
+				<img src="/api/photos/{photo.sha256}" alt={photo.caption ?? photo.of ?? 'Photo'} loading="lazy" />
+				<figcaption class="small">{photo.caption ?? photo.of ?? ''}, {at(photo.takenAt)}</figcaption>
+			</figure>
+		{/each}
+	</div>
+{/if}
+{#if hands.length || handovers.length}
+	<h2 class="ruled">From hand to hand</h2>
+	<ol>
+		{#each handovers as one, i (i)}<li>The visit to {one.to}, {at(one.at)}{one.note ? `: ${one.note}` : ''}</li>{/each}
+		{#each hands as one, i (i)}
+			<li>
+				The bottles from {one.from} to {one.to}, {at(one.at)}{one.seal ? `, seal ${one.seal}` : ''}{one.temperature_C === undefined
+					? ''
+					: `, ${one.temperature_C} °C`}
+			</li>
+		{/each}
+	</ol>
+	{#if roundId}<p><a href="/plan/rounds/{roundId}/paper.pdf?what=custody">Custody form as PDF</a></p>{/if}
+{/if}
+
+<style>
+	h2 {
+		margin-top: 18px;
+	}
+	dl {
+		display: grid;
+		grid-template-columns: minmax(120px, auto) 1fr;
+		gap: 2px 14px;
+		margin-top: 6px;
+	}
+	dt {
+		color: var(--ink-2);
+	}
+	.photos {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+		gap: 10px;
+		margin-top: 8px;
+	}
+	img {
+		width: 100%;
+		border: 1px solid var(--rule);
+	}
+</style>

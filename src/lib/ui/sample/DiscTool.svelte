@@ -1,0 +1,42 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Props as ReadingProps } from './ReadingTool.svelte';
+	import type { Hand } from './hand';
+
+	export type Props = Omit<ReadingProps, 'parameter' | 'slots' | 'instruments'> & { disc: Sheet['disc']; hand: Hand };
+	const slots = [
+		{ id: 'down', label: 'going down, gone at', path: 'readings/disc-depth/down' },
+		{ id: 'up', label: 'coming up, seen at', path: 'readings/disc-depth/up' }
+	];
+</script>
+
+<script lang="ts">
+	import { discSpoilerWords } from '$lib/core/logbook';
+	import Chips from './Chips.svelte';
+	import ReadingTool from './ReadingTool.svelte';
+	import { valueAt } from './hand';
+
+	let { disc, hand, ...rest }: Props = $props();
+
+	function tap(id: string) {
+		const path = `disc/spoilers/${id}`;
+		if (valueAt(hand, path) === true) hand.strike(path, 'taken back');
+		else void hand.set(path, true);
+	}
+</script>
+
+<ReadingTool {...rest} parameter="disc-depth" {slots} instruments={[]} signs={['>', '']} />
+<div class="spoilers">
+	<Chips
+		legend="What spoils it (tap what was so)"
+		help="Still in sight on the bed: the depth is “over”; put > before it."
+		chips={Object.entries(discSpoilerWords).map(([id, word]) => ({ id, word, isOn: disc?.spoilers?.[id as keyof typeof discSpoilerWords] === true }))}
+		ontap={tap}
+	/>
+</div>
+
+<style>
+	.spoilers {
+		margin-top: 16px;
+	}
+</style>

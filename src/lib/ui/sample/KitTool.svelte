@@ -1,0 +1,158 @@
+<script module lang="ts">
+	import type { Step } from '$lib/core/method';
+	import type { Figure } from '$lib/core/quantity';
+	import type { Hand } from './hand';
+
+	export interface Props {
+		step: Extract<Step, { tool: 'kit' }>;
+		/** Kits whose time runs beside this one. */
+		others: readonly { id: string; title: string; left_ms: number }[];
+		/** Typed in from paper, where nobody waits for a colour. */
+		isOnPaper: boolean;
+		hand: Hand;
+		hrefOf: (stepId: string) => string;
+		/** A wait was started by a tap: the moment to ask whether the phone may call. */
+		onstart: () => void;
+	}
+</script>
+
+<script lang="ts">
+	import { colourPath, colourWait_s } from '$lib/core/evaluate';
+	import { sayTime } from '$lib/core/interpret';
+	import { units, writeFigure } from '$lib/core/quantity';
+	import Countdown from '../clocks/Countdown.svelte';
+	import { chartOf } from './colour-chart';
+	import StrikeReason from './StrikeReason.svelte';
+	import Struck from './Struck.svelte';
+	import { stageAt, sayClock } from '../clocks/stages';
+	import { stamp, valueAt } from './hand';
+
+	let { step, others, isOnPaper, hand, hrefOf, onstart }: Props = $props();
+
+	const wait = $derived(`waits/${step.id}`);
+	const path = $derived(colourPath(step));
+	const kept = $derived(valueAt<Figure>(hand, path));
+	const startedAt = $derived(valueAt<string>(hand, `${wait}/startedAt`));
+	const whole_s = $derived(colourWait_s(step));
+	const gone_s = $derived(startedAt === undefined ? null : (hand.now_ms - Date.parse(startedAt)) / 1000);
+	const stage = $derived(gone_s === null ? null : stageAt(step.waits, gone_s));
+	const left_s = $derived(gone_s === null ? null : whole_s + step.readWithin_s - gone_s);
+	const symbol = $derived(units[step.unit].symbol);
+	const chart = $derived(chartOf(step.chart, step.unit));
+	let striking = $state(false);
+
+	async function start() {
+		onstart();
+		await hand.set(`${wait}/what`, step.title);
+		await hand.set(`${wait}/least_s`, whole_s);
+		await hand.set(`${wait}/most_s`, Math.min(3600, whole_s + step.readWithin_s));
+		await hand.set(`${wait}/startedAt`, stamp(hand));
+	}
+	async function read(figure: Figure) {
+		await hand.set(path, figure);
+		if (startedAt !== undefined && valueAt(hand, `${wait}/endedAt`) === undefined) await hand.set(`${wait}/endedAt`, stamp(hand));
+	}
+	function again() {
+		hand.strike(`${wait}/endedAt`, 'dipped anew');
+		hand.strike(`${wait}/startedAt`, 'dipped anew');
+	}
+</script>
+
+{#if kept}
+	<p class="say" role="status">
+		<b>{writeFigure(kept)}</b>{kept.method ? `, ${kept.method}` : ''} <small>{hand.initialsOf(hand.lines.get(path)?.live?.by ?? '')}</small>
+	</p>
+	{#if striking}
+		<StrikeReason
+			onstrike={(reason) => {
+				hand.strike(path, reason);
+				again();
+				striking = false;
+			}}
+			oncancel={() => (striking = false)}
+		/>
+	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this figure</button>{/if}
+	{#if step.waste}<p class="say ask">{step.waste}</p>{/if}
+{:else if isOnPaper}
+	<p>The colour that the sheet says:</p>
+{:else if stage === null || gone_s === null}
+	<button type="button" class="act main big" onclick={start}>{step.waits.length > 2 ? 'Powder in: start the clock' : 'Dipped: start the clock'}</button>
+	<p class="small">
+		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after that. It goes on if you turn the phone
+		off.
+	</p>
+{:else}
+	{#if !stage.isOver}
+		<Countdown label={step.title} big={sayClock(Math.ceil(stage.left_s))} words="{stage.what}{stage.next ? `, then ${stage.next}` : ''}" />
+	{:else if left_s !== null && left_s > 0}
+		<Countdown label={step.title} big="Read it now" words="within {sayClock(Math.ceil(left_s))}; after that the colour goes on changing" isReady />
+	{:else}
+		<Countdown
+			label={step.title}
+			big="Too late"
+			words="its time was over at {sayTime(Date.parse(startedAt ?? '') + (whole_s + step.readWithin_s) * 1000, hand.timeZone)}: dip a fresh one"
+			isReady
+		/>
+	{/if}
+	<button type="button" class="act plain big" onclick={again}>Dip a fresh one</button>
+{/if}
+
+{#if !kept && (startedAt !== undefined || isOnPaper)}
+	<h2 class="ruled">Which block of the chart, {symbol || 'pH'}</h2>
+	<p class="small">Out of the sun, glasses off if they are tinted. Between two blocks is a figure too.</p>
+	<ul class="chart">
+		{#each chart as block (block.id)}
+			<li class={block.kind}>
+				<button type="button" onclick={() => read(block.figure)}><b>{block.figureText}</b> <span>{block.word}</span></button>
+			</li>
+		{/each}
+	</ul>
+{/if}
+<Struck line={hand.lines.get(path)} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
+
+{#if others.length}
+	<h2 class="ruled">Running beside it</h2>
+	<ul>
+		{#each others as other (other.id)}
+			<li><a class="other" href={hrefOf(other.id)}>{other.title}: {other.left_ms > 0 ? sayClock(Math.ceil(other.left_ms / 1000)) : 'read it now'}</a></li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	.big {
+		width: 100%;
+		min-height: 60px;
+		font-size: 19px;
+		margin: 8px 0;
+	}
+	.chart li button {
+		display: grid;
+		grid-template-columns: 110px 1fr;
+		width: 100%;
+		min-height: 48px;
+		align-items: center;
+		text-align: left;
+		border-bottom: 1px solid var(--rule);
+		font-size: 18px;
+		color: var(--ink);
+		cursor: pointer;
+	}
+	.chart .between button {
+		font-size: 15px;
+		color: var(--ink-2);
+		padding-left: 18px;
+		min-height: 44px;
+	}
+	.other {
+		display: block;
+		min-height: 48px;
+		padding-top: 12px;
+	}
+	h2 {
+		margin-top: 14px;
+	}
+	.say {
+		margin: 8px 0;
+	}
+</style>

@@ -1,0 +1,99 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Hand } from './hand';
+
+	export interface Props {
+		/** What the pictures of this panel show: "site board". */
+		of: string;
+		/** Kinds taken elsewhere that are looked at here too. */
+		also?: readonly string[];
+		photos: Sheet['photos'];
+		hand: Hand;
+		/** Keeps a file and gives the name of its bytes. */
+		onphoto: (file: Blob) => Promise<string>;
+		addressOf: (sha256: string) => Promise<string>;
+		newId: () => string;
+	}
+</script>
+
+<script lang="ts">
+	import { stamp } from './hand';
+
+	let { of, also = [], photos, hand, onphoto, addressOf, newId }: Props = $props();
+
+	let wrong = $state('');
+	let isBusy = $state(false);
+	const mine = $derived(Object.entries(photos ?? {}).filter(([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? ''))));
+
+	async function take(input: HTMLInputElement) {
+		const file = input.files?.[0];
+		if (!file) return;
+		wrong = '';
+		isBusy = true;
+		try {
+			const sha256 = await onphoto(file);
+			const id = newId();
+			await hand.set(`photos/${id}/of`, of);
+			await hand.set(`photos/${id}/takenAt`, stamp(hand));
+			await hand.set(`photos/${id}/sha256`, sha256);
+		} catch (trouble) {
+			wrong = trouble instanceof Error ? trouble.message : String(trouble);
+		}
+		isBusy = false;
+		input.value = '';
+	}
+</script>
+
+<div class="photos">
+	{#each mine as [id, photo] (id)}
+		<figure>
+			{#await addressOf(photo.sha256 ?? '') then src}<img {src} alt={photo.caption ?? `Photo: ${photo.of}`} />{/await}
+			<figcaption>
+				<input
+					class="input-line"
+					aria-label="What this photo shows"
+					placeholder="what it shows"
+					maxlength="200"
+					value={photo.caption ?? ''}
+					onchange={(e) => e.currentTarget.value.trim() && hand.set(`photos/${id}/caption`, e.currentTarget.value.trim())}
+				/>
+				<button type="button" class="act plain" onclick={() => hand.strike(`photos/${id}/sha256`, 'not the right photo')}>strike</button>
+			</figcaption>
+		</figure>
+	{/each}
+	<label class="act plain take" aria-busy={isBusy}>
+		Photo: {of}
+		<input type="file" accept="image/*" capture="environment" class="visually-hidden" onchange={(e) => take(e.currentTarget)} />
+	</label>
+	{#if wrong}<p class="say ask" role="alert">{wrong}</p>{/if}
+</div>
+
+<style>
+	.take {
+		display: inline-grid;
+		place-items: center;
+		min-height: 48px;
+		position: relative;
+	}
+	.take:focus-within {
+		outline: 3px solid var(--water-2);
+		outline-offset: 2px;
+	}
+	img {
+		width: 100%;
+		max-height: 150px;
+		object-fit: cover;
+		border: 1px solid var(--rule);
+	}
+	figure {
+		margin: 8px 0;
+	}
+	figcaption {
+		display: flex;
+		gap: 6px;
+		margin-top: 4px;
+	}
+	figcaption input {
+		min-height: 44px;
+	}
+</style>

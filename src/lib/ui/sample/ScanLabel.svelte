@@ -1,0 +1,91 @@
+<script module lang="ts">
+	export interface Props {
+		onlabel: (code: string) => void;
+		onclose: () => void;
+	}
+</script>
+
+<script lang="ts">
+	import { labelIn } from './label-reader';
+
+	let { onlabel, onclose }: Props = $props();
+
+	let said = $state('');
+	let isLive = $state(false);
+	const TRY_EVERY_ms = 250;
+
+	function take(seen: ReturnType<typeof labelIn>, ifNone: string) {
+		if (seen && 'code' in seen) return onlabel(seen.code);
+		said = seen ? seen.why : ifNone;
+	}
+
+	/** The camera, while this is open; where there is none, the file below does. */
+	function camera(video: HTMLVideoElement) {
+		let stream: MediaStream | null = null;
+		let timer: ReturnType<typeof setInterval> | undefined;
+		let isClosed = false;
+		void navigator.mediaDevices
+			?.getUserMedia({ video: { facingMode: 'environment' } })
+			.then(async (opened) => {
+				if (isClosed) return opened.getTracks().forEach((t) => t.stop());
+				stream = opened;
+				video.srcObject = opened;
+				await video.play();
+				isLive = true;
+				timer = setInterval(() => {
+					if (video.videoWidth) take(labelIn(Object.assign(video, { width: video.videoWidth, height: video.videoHeight })), said);
+				}, TRY_EVERY_ms);
+			})
+			.catch(() => (said = 'No camera here. Take a photo of the label, or type its code.'));
+		return () => {
+			isClosed = true;
+			clearInterval(timer);
+			stream?.getTracks().forEach((t) => t.stop());
+		};
+	}
+
+	async function fromFile(input: HTMLInputElement) {
+		const file = input.files?.[0];
+		if (!file) return;
+		const picture = await createImageBitmap(file).catch(() => null);
+		if (!picture) said = 'This file is no picture that can be read here.';
+		else take(labelIn(picture), 'No code is to be seen in this picture. Nearer, sharper, the whole square; or type it.');
+		input.value = '';
+	}
+</script>
+
+<div class="scan">
+	<video {@attach camera} class:isLive playsinline muted aria-label="Camera: hold the label’s square into it"></video>
+	<p role="status" class="small">{said || (isLive ? 'Hold the square of the label into the picture.' : 'Waiting for the camera.')}</p>
+	<p class="row">
+		<label class="act plain"
+			>Photo of the label<input type="file" accept="image/*" capture="environment" class="visually-hidden" onchange={(e) => fromFile(e.currentTarget)} /></label
+		>
+		<button type="button" class="act plain" onclick={onclose}>Close</button>
+	</p>
+</div>
+
+<style>
+	video {
+		width: 100%;
+		height: 0;
+		background: var(--ink);
+		object-fit: cover;
+	}
+	.isLive {
+		height: 220px;
+	}
+	.row {
+		display: flex;
+		gap: 8px;
+	}
+	.row .act {
+		display: grid;
+		place-items: center;
+		min-height: 48px;
+		position: relative;
+	}
+	.row label:focus-within {
+		outline: 3px solid var(--water-2);
+	}
+</style>

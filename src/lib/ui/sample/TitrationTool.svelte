@@ -1,0 +1,180 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Step } from '$lib/core/method';
+	import type { Hand } from './hand';
+
+	export interface Props {
+		step: Extract<Step, { tool: 'titration' }>;
+		titrations: Sheet['titrations'];
+		/** Typed in from paper: the drops are on the sheet. */
+		isOnPaper: boolean;
+		hand: Hand;
+		onstart: () => void;
+	}
+	/** Keys that count a drop; a phone's volume keys where the browser hands them on. */
+	const MORE = new Set([' ', 'ArrowUp', '+', 'AudioVolumeUp', 'VolumeUp']);
+	const LESS = new Set(['Backspace', 'ArrowDown', '-', 'AudioVolumeDown', 'VolumeDown']);
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { sayTime } from '$lib/core/interpret';
+	import { titrationOxygen } from '$lib/core/oxygen';
+	import Countdown from '../clocks/Countdown.svelte';
+	import Chips from './Chips.svelte';
+	import MeasureField from './MeasureField.svelte';
+	import StrikeReason from './StrikeReason.svelte';
+	import Struck from './Struck.svelte';
+	import { sayClock } from '../clocks/stages';
+	import { stamp } from './hand';
+
+	let { step, titrations, isOnPaper, hand, onstart }: Props = $props();
+
+	let bottleId = $state(untrack(() => step.bottles.find((b) => titrations?.[b.id]?.drops === undefined)?.id ?? step.bottles[0]!.id));
+	let striking = $state(false);
+	const bottle = $derived(titrations?.[bottleId]);
+	const at = (field: string) => `titrations/${bottleId}/${field}`;
+	/** Drops counted here: the thumb is quicker than the disk, from which they come back after a reload. */
+	let tapped = $state<Record<string, number>>({});
+	const counted = $derived(tapped[bottleId] ?? (Number(hand.drafts[at('drops')] ?? 0) || 0));
+	const settled_s = $derived(bottle?.fixedAt === undefined ? null : step.settle_s - (hand.now_ms - Date.parse(bottle.fixedAt)) / 1000);
+	const found = (drops: number, blank = bottle?.blankDrops ?? 0) => titrationOxygen({ mode: 'drops', drops, mgLPerDrop: step.mgLPerDrop, blankDrops: blank });
+	const stage = $derived(
+		bottle?.drops !== undefined
+			? 'done'
+			: isOnPaper
+				? 'paper'
+				: bottle?.hasBubble === undefined || bottle.hasBubble
+					? 'bubble'
+					: bottle.fixedAt === undefined
+						? 'fix'
+						: bottle.acidAt === undefined
+							? 'acid'
+							: 'drops'
+	);
+
+	function count(drops: number) {
+		tapped[bottleId] = Math.max(0, drops);
+		hand.draft(at('drops'), drops > 0 ? String(drops) : '');
+	}
+	async function keep() {
+		const drops = counted;
+		delete tapped[bottleId];
+		await hand.set(at('mgLPerDrop'), step.mgLPerDrop);
+		await hand.set(at('drops'), drops);
+	}
+	async function fix() {
+		onstart();
+		await hand.set(at('fixedAt'), stamp(hand));
+	}
+	function onkeydown(event: KeyboardEvent) {
+		if (stage !== 'drops' || (event.target as HTMLElement).closest('input, textarea, select')) return;
+		if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, summary')) return; // the space bar presses what has the focus
+		if (MORE.has(event.key)) count(counted + 1);
+		else if (LESS.has(event.key)) count(counted - 1);
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+<Chips
+	legend="Bottle"
+	chips={step.bottles.map((b) => ({ id: b.id, word: `${b.label}${titrations?.[b.id]?.drops === undefined ? '' : ', done'}`, isOn: b.id === bottleId }))}
+	ontap={(id) => (bottleId = id)}
+/>
+
+{#if stage === 'paper'}
+	<MeasureField {hand} path={at('drops')} label="Drops, as the sheet says" placed={null} onkept={() => void hand.set(at('mgLPerDrop'), step.mgLPerDrop)} />
+{:else if stage === 'bubble'}
+	<h2>Is there a bubble under the stopper?</h2>
+	<p class="small">Turn the bottle over and look against the sky.</p>
+	<p class="row">
+		<button type="button" class="act main big" onclick={() => hand.set(at('hasBubble'), false)}>No bubble</button>
+		<button type="button" class="act big" onclick={() => hand.set(at('hasBubble'), true)}>A bubble</button>
+	</p>
+	{#if bottle?.hasBubble}<p class="say spoils" role="alert"><b>Start again.</b> Pour it out downstream, fill it anew under water, look again.</p>{/if}
+{:else if stage === 'fix'}
+	<p>Reagent one, reagent two, both under the surface; stopper, turn it over twenty times.</p>
+	<button type="button" class="act main big" onclick={fix}>Fixed just now</button>
+{:else if stage === 'acid'}
+	{#if settled_s !== null && settled_s > 0}
+		<Countdown label="floc settles" big={sayClock(Math.ceil(settled_s))} words="until the floc has settled; half the bottle clear" />
+		<button type="button" class="act big" onclick={() => hand.set(at('acidAt'), stamp(hand))}>Acid is in all the same</button>
+	{:else}
+		<p class="say" role="status"><b>The floc has settled.</b> Acid in, stopper, turn it until it is clear amber.</p>
+		<button type="button" class="act main big" onclick={() => hand.set(at('acidAt'), stamp(hand))}>Acid is in, clear amber</button>
+	{/if}
+	<p class="small">Fixed at {sayTime(Date.parse(bottle?.fixedAt ?? ''), hand.timeZone)}; titrate within {step.within_h} h.</p>
+{:else if stage === 'drops'}
+	<p class="small">One drop, swirl, look against white. Stop when the colour is just gone. Space or + counts, minus takes one back.</p>
+	<button type="button" class="drop" onclick={() => count(counted + 1)} aria-describedby="drops-sum">
+		<b>{counted}</b> <span>{counted === 1 ? 'drop' : 'drops'}: tap for one more</span>
+	</button>
+	<p id="drops-sum" role="status">= {found(counted, 0).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop</p>
+	<p class="row">
+		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}>One drop back</button>
+		<button type="button" class="act main big" disabled={counted === 0} onclick={keep}>Colour gone: keep {counted}</button>
+	</p>
+{:else if bottle?.drops !== undefined}
+	{@const { belowBlank, dissolvedOxygen_mgL } = found(bottle.drops)}
+	<p class="say" role="status">
+		<b
+			>{bottle.drops} drops{bottle.blankDrops ? ` less ${bottle.blankDrops} of the blank` : ''}: {belowBlank
+				? 'below the blank'
+				: `${dissolvedOxygen_mgL.toFixed(1)} mg/L`}</b
+		><br />
+		<span class="small"
+			>{hand.initialsOf(hand.lines.get(at('drops'))?.live?.by ?? '')}. The last drop counts whole: the truth lies up to {step.mgLPerDrop} mg/L below.</span
+		>
+	</p>
+	{#if striking}
+		<StrikeReason
+			onstrike={(reason) => {
+				hand.strike(at('drops'), reason);
+				striking = false;
+			}}
+			oncancel={() => (striking = false)}
+		/>
+	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this titration</button>{/if}
+	<MeasureField {hand} path={at('blankDrops')} label="Drops that a blank took (leave empty where none was done)" placed={null} />
+{/if}
+<Struck line={hand.lines.get(at('drops'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+	}
+	.big {
+		width: 100%;
+		min-height: 60px;
+		font-size: 18px;
+		margin-top: 8px;
+	}
+	.drop {
+		display: grid;
+		place-items: center;
+		width: 100%;
+		min-height: 190px;
+		margin: 8px 0;
+		border: 3px solid var(--water);
+		border-radius: 90px 90px 12px 12px;
+		background: var(--water-4);
+		color: var(--ink);
+		touch-action: manipulation;
+		cursor: pointer;
+		user-select: none;
+	}
+	.drop:active {
+		background: var(--water-3);
+	}
+	.drop b {
+		font: 600 84px/1 var(--head);
+	}
+	.say {
+		margin: 8px 0;
+	}
+</style>

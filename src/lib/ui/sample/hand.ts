@@ -1,0 +1,26 @@
+import type { Line } from '$lib/core/logbook';
+
+/** What every tool of a step is given: what stands in the visit's logbook, and the ways to write in it. */
+export interface Hand {
+	readonly lines: ReadonlyMap<string, Line>;
+	/** What is being typed and not yet kept, by path. */
+	readonly drafts: Readonly<Record<string, string>>;
+	readonly now_ms: number;
+	/** The clock this instant, not as last drawn. */
+	exactly_ms: () => number;
+	readonly timeZone: string;
+	initialsOf: (memberId: string) => string;
+	draft: (path: string, text: string) => void;
+	/** Keeps a value in place of what the person sees there. Rejects with the reason where the sheet cannot take it. */
+	set: (path: string, value: unknown) => Promise<void>;
+	/** Strikes what stands there; nothing where nothing does. */
+	strike: (path: string, reason: string) => void;
+}
+
+/** What stands at a place; `otherwise`, or nothing, where nothing does. */
+export const valueAt = <T>(hand: Pick<Hand, 'lines'>, path: string, otherwise?: T): T | undefined => {
+	const line = hand.lines.get(path);
+	return line?.live ? (line.value as T) : otherwise;
+};
+
+export const stamp = (hand: Pick<Hand, 'exactly_ms'>): string => new Date(hand.exactly_ms()).toISOString();
