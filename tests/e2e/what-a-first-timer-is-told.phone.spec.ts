@@ -48,8 +48,12 @@ test('a duplicate without its partner is asked about; a bottle is not labelled t
 	await code.fill(own.replace(/D$/, ''));
 	await expect(page.getByText('Another bottle of this visit carries that label already.')).toBeVisible();
 	await code.fill(own);
-	await tap(page, 'Filled just now');
-	await tap(page, 'the sample, filled');
+	await page.evaluate(() => {
+		const press = (word: string) => [...document.querySelectorAll('button')].find((b) => b.textContent.trim() === word)?.click();
+		press('Filled just now');
+		press('the sample, filled'); // the hand is at the other bottle before the disk has the first line
+	});
+	await expect(page.getByRole('button', { name: 'its duplicate, filled', exact: true })).toBeVisible();
 	await tap(page, 'Strike the time of filling');
 	await tap(page, 'misread');
 	await tap(page, /^its duplicate/);

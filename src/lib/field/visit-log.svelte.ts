@@ -83,6 +83,8 @@ export class VisitLog {
 		});
 		return (this.#lastFolded = isAsForeseen ? foldOnto(this.#lastFolded, this.#seen) : fold(this.#seen));
 	});
+	/** The line that stands at a place, by its id. */
+	liveAt = (path: string): string | null => this.folded.lines.get(path)?.live?.id ?? null;
 	opening = $derived(this.folded.sheet.opening ?? null);
 	site: SatchelSite | null = $derived.by(() => this.packed()?.satchel.sites.find((s) => s.id === this.opening?.siteId) ?? null);
 	card = $derived.by(() => this.packed()?.satchel.cards.find((c) => c.id === this.opening?.cardVersionId)?.card ?? null);

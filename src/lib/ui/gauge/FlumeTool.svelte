@@ -29,9 +29,7 @@
 
 	async function start() {
 		onstart();
-		await hand.set(`${WAIT}/what`, 'flume settles');
-		await hand.set(`${WAIT}/least_s`, settle_s);
-		await hand.set(`${WAIT}/startedAt`, stamp(hand));
+		await hand.setAll({ [`${WAIT}/what`]: 'flume settles', [`${WAIT}/least_s`]: settle_s, [`${WAIT}/startedAt`]: stamp(hand) });
 	}
 	function tap(id: string) {
 		const path = `${base}/flume/${id}`;

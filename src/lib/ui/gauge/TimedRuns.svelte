@@ -27,8 +27,7 @@
 	async function keep(time_s: number) {
 		hand.draft(draftPath, '');
 		const id = newId();
-		await onrun?.(id);
-		await hand.set(`${base}/${id}/time_s`, Math.max(0.1, time_s));
+		await Promise.all([onrun?.(id), hand.set(`${base}/${id}/time_s`, Math.max(0.1, time_s))]);
 	}
 </script>
 

@@ -69,17 +69,18 @@
 	const keepLabel = () => label.trim() && label.trim() !== bottle?.label && bottle?.filledAt !== undefined && void hand.set(at('label'), label.trim());
 
 	async function fill(filledAt = stamp(hand)) {
-		if (bottle?.kind === undefined) await hand.set(at('kind'), kind);
-		if (role !== 'routine' && bottle?.role === undefined) await hand.set(at('role'), role);
-		if (role === 'duplicate' && bottle?.duplicateOf === undefined) await hand.set(at('duplicateOf'), baseId);
-		if (label.trim() !== (bottle?.label ?? '')) await hand.set(at('label'), label.trim());
-		if (bottle?.technique === undefined && role !== 'blank' && technique !== 'hand') await hand.set(at('technique'), technique);
-		await hand.set(at('filledAt'), filledAt);
+		const values: Record<string, string> = {};
+		if (bottle?.kind === undefined) values[at('kind')] = kind;
+		if (role !== 'routine' && bottle?.role === undefined) values[at('role')] = role;
+		if (role === 'duplicate' && bottle?.duplicateOf === undefined) values[at('duplicateOf')] = baseId;
+		if (label.trim() !== (bottle?.label ?? '')) values[at('label')] = label.trim();
+		if (bottle?.technique === undefined && role !== 'blank' && technique !== 'hand') values[at('technique')] = technique;
+		await hand.setAll({ ...values, [at('filledAt')]: filledAt });
 	}
 	const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 	async function preserve(used: Preservative) {
-		await hand.set(at('preservedWith'), used);
-		if (bottle?.preservedAt === undefined && !isOnPaper) await hand.set(at('preservedAt'), stamp(hand)); // from paper the time is typed
+		const isTimed = bottle?.preservedAt === undefined && !isOnPaper; // from paper the time is typed
+		await hand.setAll({ [at('preservedWith')]: used, ...(isTimed ? { [at('preservedAt')]: stamp(hand) } : {}) });
 	}
 	const scanned = (text: string) => {
 		typedLabels[role] = text;

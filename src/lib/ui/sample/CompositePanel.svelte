@@ -57,8 +57,8 @@
 			return;
 		}
 		const asked_mL = volumes.get(id);
-		if (isWhole && asked_mL !== undefined) await hand.set(at(id, 'volume_mL'), Math.round(asked_mL));
-		await hand.set(at(id, 'isTaken'), true);
+		const volume = isWhole && asked_mL !== undefined ? { [at(id, 'volume_mL')]: Math.round(asked_mL) } : {};
+		await hand.setAll({ ...volume, [at(id, 'isTaken')]: true });
 	}
 	const wasTaken = (id: string) => valueAt<boolean>(hand, at(id, 'isTaken')) === true;
 </script>

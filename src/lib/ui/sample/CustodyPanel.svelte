@@ -36,11 +36,13 @@
 		if (to.trim() === '') return void (wrong = 'Say who takes the bottles.');
 		wrong = '';
 		const base = `custody/${newId()}`;
-		await hand.set(`${base}/from`, from);
-		await hand.set(`${base}/to`, to.trim());
-		if (seal.trim()) await hand.set(`${base}/seal`, seal.trim());
-		if (signature) await hand.set(`${base}/signature`, signature);
-		await hand.set(`${base}/at`, stamp(hand));
+		await hand.setAll({
+			[`${base}/from`]: from,
+			[`${base}/to`]: to.trim(),
+			...(seal.trim() ? { [`${base}/seal`]: seal.trim() } : {}),
+			...(signature ? { [`${base}/signature`]: signature } : {}),
+			[`${base}/at`]: stamp(hand)
+		});
 		[to, seal, signature, isOpen] = ['', '', '', false];
 	}
 </script>

@@ -43,14 +43,16 @@
 
 	async function start() {
 		onstart();
-		await hand.set(`${wait}/what`, step.title);
-		await hand.set(`${wait}/least_s`, whole_s);
-		await hand.set(`${wait}/most_s`, Math.min(3600, whole_s + step.readWithin_s));
-		await hand.set(`${wait}/startedAt`, stamp(hand));
+		await hand.setAll({
+			[`${wait}/what`]: step.title,
+			[`${wait}/least_s`]: whole_s,
+			[`${wait}/most_s`]: Math.min(3600, whole_s + step.readWithin_s),
+			[`${wait}/startedAt`]: stamp(hand)
+		});
 	}
 	async function read(figure: Figure) {
-		await hand.set(path, figure);
-		if (startedAt !== undefined && valueAt(hand, `${wait}/endedAt`) === undefined) await hand.set(`${wait}/endedAt`, stamp(hand));
+		const isOver = startedAt !== undefined && valueAt(hand, `${wait}/endedAt`) === undefined;
+		await hand.setAll({ [path]: figure, ...(isOver ? { [`${wait}/endedAt`]: stamp(hand) } : {}) });
 	}
 	function again() {
 		hand.strike(`${wait}/endedAt`, 'dipped anew');

@@ -54,8 +54,7 @@
 	}
 	async function wetGear(id: string) {
 		if (valueAt(hand, `gear/${id}/wetAt`) !== undefined) return hand.strike(`gear/${id}/wetAt`, 'was not wet');
-		await hand.set(`gear/${id}/what`, gear.find((g) => g.id === id)!.word);
-		await hand.set(`gear/${id}/wetAt`, stamp(hand));
+		await hand.setAll({ [`gear/${id}/what`]: gear.find((g) => g.id === id)!.word, [`gear/${id}/wetAt`]: stamp(hand) });
 	}
 </script>
 

@@ -30,12 +30,11 @@
 		if (!file) return;
 		wrong = '';
 		isBusy = true;
+		const here = hand;
 		try {
 			const sha256 = await onphoto(file);
-			const id = newId();
-			await hand.set(`photos/${id}/of`, of);
-			await hand.set(`photos/${id}/takenAt`, stamp(hand));
-			await hand.set(`photos/${id}/sha256`, sha256);
+			const base = `photos/${newId()}`;
+			await here.setAll({ [`${base}/of`]: of, [`${base}/takenAt`]: stamp(here), [`${base}/sha256`]: sha256 });
 		} catch (trouble) {
 			wrong = trouble instanceof Error ? trouble.message : String(trouble);
 		}

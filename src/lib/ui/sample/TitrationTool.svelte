@@ -60,8 +60,7 @@
 	async function keep() {
 		const drops = counted;
 		delete tapped[bottleId];
-		await hand.set(at('mgLPerDrop'), step.mgLPerDrop);
-		await hand.set(at('drops'), drops);
+		await hand.setAll({ [at('mgLPerDrop')]: step.mgLPerDrop, [at('drops')]: drops });
 	}
 	async function fix() {
 		onstart();

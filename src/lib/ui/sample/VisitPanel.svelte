@@ -40,9 +40,7 @@
 		if (to === '') return void (wrong = 'Say to whom.');
 		wrong = '';
 		const base = `handovers/${newId()}`;
-		if (note.trim()) await hand.set(`${base}/note`, note.trim());
-		await hand.set(`${base}/to`, to);
-		await hand.set(`${base}/at`, stamp(hand));
+		await hand.setAll({ ...(note.trim() ? { [`${base}/note`]: note.trim() } : {}), [`${base}/to`]: to, [`${base}/at`]: stamp(hand) });
 		[to, note] = ['', ''];
 	}
 </script>

@@ -65,28 +65,26 @@
 		return outcome.flags.filter((f) => places.some((p) => f.path === p || f.path.startsWith(`${p}/`)));
 	});
 
-	const wasAt = (path: string) => log.folded.lines.get(path)?.live?.id ?? null;
-	/** What is written shows at once; it is safe before this returns, and on the disk when it resolves. */
-	async function write(op: 'set' | 'strike', path: string, value: unknown, was: string | null): Promise<void> {
-		const held = app.hold({ visitId: params.visit, path, op, value, was });
-		log.foresee(held);
+	/** What is written shows at once; a reload cannot lose it once this returns, and it is on the disk when it resolves. */
+	async function write(into: VisitLog, op: 'set' | 'strike', path: string, value: unknown, was: string | null): Promise<void> {
+		const held = app.hold({ visitId: into.visitId, path, op, value, was });
+		into.foresee(held);
 		try {
 			await app.keep(held);
 		} catch (trouble) {
-			log.forget(held.id);
+			into.forget(held.id);
 			throw trouble;
 		}
 	}
-	const set = (path: string, value: unknown, was: string | null) => write('set', path, value, was);
-	const strike = (path: string, was: string, reason: string) => void write('strike', path, reason, was);
-	const drafts = $derived(log.drafts ?? {});
-	const draft = (path: string, text: string) => void keepDraft(draftKey(params.visit, path), text);
-	const hand: Hand = {
+	const set = (path: string, value: unknown, was: string | null) => write(log, 'set', path, value, was);
+	const strike = (path: string, was: string, reason: string) => void write(log, 'strike', path, reason, was);
+	/** Writes in that visit, also once another one is on the screen: a photo takes a moment to be kept. */
+	const handIn = (into: VisitLog): Hand => ({
 		get lines() {
-			return log.folded.lines;
+			return into.folded.lines;
 		},
 		get drafts() {
-			return drafts;
+			return into.drafts ?? {};
 		},
 		get now_ms() {
 			return app.now_ms;
@@ -96,13 +94,18 @@
 			return timeZone;
 		},
 		initialsOf: (id) => app.initialsOf(id),
-		draft,
-		set: (path, value) => set(path, value, wasAt(path)),
+		draft: (path, text) => void keepDraft(draftKey(into.visitId, path), text),
+		set: (path, value) => write(into, 'set', path, value, into.liveAt(path)),
+		setAll: async (values) => {
+			const seen = Object.entries(values).map(([path, value]) => ({ path, value, was: into.liveAt(path) }));
+			await Promise.all(seen.map(({ path, value, was }) => write(into, 'set', path, value, was)));
+		},
 		strike: (path, reason) => {
-			const was = wasAt(path);
-			if (was) strike(path, was, reason);
+			const was = into.liveAt(path);
+			if (was) void write(into, 'strike', path, reason, was);
 		}
-	};
+	});
+	const hand = $derived(handIn(log));
 	const ready = $derived(instrumentsLastUsed().then((lastUsed) => ({ lastUsed, step: params.step })));
 
 	const awaited = $derived(

@@ -85,23 +85,26 @@
 	}
 	async function position() {
 		if (log.site?.latitude == null || log.site.longitude == null) return;
-		await hand.set('arrival/position', await findPosition({ latitude: log.site.latitude, longitude: log.site.longitude }));
-		await hand.set('arrival/confirmedBy', 'position');
+		const here = hand;
+		const found = await findPosition({ latitude: log.site.latitude, longitude: log.site.longitude });
+		await here.setAll({ 'arrival/position': found, 'arrival/confirmedBy': 'position' });
 	}
 	async function photoPoint(file: Blob) {
+		const here = hand;
 		const sha256 = await keepPhoto(file, log.visitId);
 		const base = `photos/${v7()}`;
-		await hand.set(`${base}/of`, 'photo point');
-		await hand.set(`${base}/takenAt`, stamp(hand));
-		await hand.set(`${base}/sha256`, sha256);
-		await hand.set('arrival/confirmedBy', 'photo-point');
+		await here.setAll({
+			[`${base}/of`]: 'photo point',
+			[`${base}/takenAt`]: stamp(here),
+			[`${base}/sha256`]: sha256,
+			'arrival/confirmedBy': 'photo-point'
+		});
 	}
 	async function leave() {
 		const now = stamp(hand);
-		await hand.set('leaving/checked', true);
 		// from paper the time of leaving is typed like all else; what is noted now is that the copy is whole
-		if (isOnPaper) await hand.set(`copies/${me}/doneAt`, now);
-		else if (sheet.leaving?.at === undefined) await hand.set('leaving/at', now);
+		const noted = isOnPaper ? { [`copies/${me}/doneAt`]: now } : sheet.leaving?.at === undefined ? { 'leaving/at': now } : {};
+		await hand.setAll({ 'leaving/checked': true, ...noted });
 	}
 	const photos = $derived({
 		photos: sheet.photos,
