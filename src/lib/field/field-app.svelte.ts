@@ -107,6 +107,7 @@ export class FieldApp {
 	}
 
 	async #settle(held: HeldLine): Promise<Entry> {
+		await nextPaint(); // it is held: the figure that the hand waits for comes before the disk
 		const { record } = await recording();
 		try {
 			const entry = await record(held);
@@ -129,9 +130,14 @@ const recording = () => (loaded ??= import('./record'));
 
 const readBounds = () => store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
 
-/** After the next picture is on the screen; at once where none is drawn because the page is hidden. */
+/** After the next picture is on the screen; at once where none is drawn because the page is hidden, or soon where it is hidden meanwhile. */
+const LONGEST_FRAME_ms = 250;
 const nextPaint = (): Promise<void> =>
 	new Promise((done) => {
 		if (document.visibilityState === 'hidden') return done();
-		requestAnimationFrame(() => setTimeout(done));
+		const late = setTimeout(done, LONGEST_FRAME_ms);
+		requestAnimationFrame(() => {
+			clearTimeout(late);
+			setTimeout(done);
+		});
 	});

@@ -40,24 +40,40 @@ export function heldLines(): HeldLine[] {
 	return keys.sort().map((key) => JSON.parse(localStorage.getItem(key)!) as HeldLine);
 }
 
+/** What is being typed and not yet kept, by visit and place; survives a reload and a dead battery. */
+export interface Draft {
+	key: string;
+	text: string;
+	/** Made in the moment of typing, and sorts by it, as the ids of lines do. */
+	typed: string;
+}
+
 const DRAFT_PREFIX = 'keen-riffle-draft ';
 
 /** Holds what is being typed at a place until the store has it; '' where it was taken back. */
-export function holdDraft(key: string, text: string): void {
+export function holdDraft({ key, text, typed }: Draft): void {
 	try {
-		localStorage.setItem(DRAFT_PREFIX + key, text);
+		localStorage.setItem(DRAFT_PREFIX + key, `${typed} ${text}`);
 	} catch {
 		// no room or not allowed: the store alone must do
 	}
 }
 
-/** Lets a draft go: of any text where the place has been kept, else only if nothing newer was typed meanwhile. */
-export function letGoDraft(key: string, text?: string): void {
-	if (text === undefined || localStorage.getItem(DRAFT_PREFIX + key) === text) localStorage.removeItem(DRAFT_PREFIX + key);
+function heldDraft(key: string): Draft | null {
+	const held = localStorage.getItem(DRAFT_PREFIX + key);
+	if (held === null) return null;
+	const space = held.indexOf(' ');
+	return { key, typed: held.slice(0, space), text: held.slice(space + 1) };
+}
+
+/** Lets a draft go that was typed no later than `typed`; what was typed after it stays. */
+export function letGoDraft(key: string, typed: string): void {
+	const held = heldDraft(key);
+	if (held && held.typed <= typed) localStorage.removeItem(DRAFT_PREFIX + key);
 }
 
 /** Drafts that a reload or a crash caught between the hand and the store. */
-export const heldDrafts = (): { key: string; text: string }[] =>
+export const heldDrafts = (): Draft[] =>
 	Object.keys(localStorage)
 		.filter((name) => name.startsWith(DRAFT_PREFIX))
-		.map((name) => ({ key: name.slice(DRAFT_PREFIX.length), text: localStorage.getItem(name)! }));
+		.flatMap((name) => heldDraft(name.slice(DRAFT_PREFIX.length)) ?? []);

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 } from 'uuid';
 import { fold } from '$lib/core/logbook';
-import { holdDraft, type HeldLine } from './held';
+import { heldDrafts, holdDraft, type HeldLine } from './held';
 import { record } from './record';
 import { draftsOf, settleDrafts, store } from './store';
 import { TextsStandIn } from './page-stand-in';
@@ -18,6 +18,7 @@ const typed = (second: number, value: number, was: string | null = null): HeldLi
 	by: '01890000-0000-7000-8000-00000000bbbb',
 	now_ms: NOON + second * 1000
 });
+const draft = (second: number, text: string) => ({ key: `${visitId} ${path}`, text, typed: v7({ msecs: NOON + second * 1000 }) });
 const folded = async () => fold(await store.entries.toArray());
 const shown = async () => (await folded()).lines.get(path)?.value;
 
@@ -61,14 +62,28 @@ describe('a line written on this device', () => {
 
 describe('drafts caught on their way to the disk', () => {
 	it('are found at the next start', async () => {
-		holdDraft(`${visitId} ${path}`, '18');
+		holdDraft(draft(1, '18'));
 		await settleDrafts();
 		expect(await draftsOf(visitId)).toEqual({ [path]: '18' });
 	});
 
 	it('do not come back once the figure is kept, even when another tab starts in that moment', async () => {
-		holdDraft(`${visitId} ${path}`, '182');
-		await Promise.all([record(typed(1, 182)), settleDrafts(), settleDrafts()]);
+		holdDraft(draft(1, '182'));
+		await Promise.all([record(typed(2, 182)), settleDrafts(), settleDrafts()]);
+		expect(await draftsOf(visitId)).toEqual({});
+	});
+
+	it('stay where they were typed after the figure that is kept a moment later', async () => {
+		const kept = typed(1, 182);
+		holdDraft(draft(2, '19')); // the hand is at the next figure before the disk has the first
+		await record(kept);
+		expect(heldDrafts()).toHaveLength(1);
+		await settleDrafts();
+		expect(heldDrafts()).toEqual([]);
+		expect(await draftsOf(visitId)).toEqual({ [path]: '19' });
+		await record(typed(1, 183));
+		expect(await draftsOf(visitId)).toEqual({ [path]: '19' }); // nor once they are on the disk
+		await record(typed(3, 19));
 		expect(await draftsOf(visitId)).toEqual({});
 	});
 });

@@ -4,7 +4,7 @@ import { letGoDraft, type HeldLine, type Line } from './held';
 import { deviceName, draftKey, store, type KeptEntry } from './store';
 
 /**
- * Writes a line into the logbook on this device and clears what was being typed there, in one transaction: once this
+ * Writes a line into the logbook on this device and clears what was typed there before it, in one transaction: once this
  * resolves, the line is on the disk. Writing the same line again changes nothing. Rejects with a RangeError, and writes
  * nothing, when the sheet cannot take the line.
  */
@@ -23,8 +23,13 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
 		const kept: KeptEntry = { ...entry, state: 'kept' };
 		await store.entries.put(kept);
 		if (isLate) await store.entries.put(struckAtOnce(kept, now_ms));
-		letGoDraft(draftKey(line.visitId, line.path));
-		await store.drafts.delete(draftKey(line.visitId, line.path));
+		const key = draftKey(line.visitId, line.path);
+		letGoDraft(key, id);
+		await store.drafts
+			.where('key')
+			.equals(key)
+			.and((draft) => !typedAfter(draft.typed, id))
+			.delete();
 		return kept;
 	});
 }

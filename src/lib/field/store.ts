@@ -1,18 +1,13 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import { v7 } from 'uuid';
 import type { Entry } from '$lib/core/logbook';
 import type { Satchel } from '$lib/core/satchel';
-import { heldDrafts, holdDraft, letGoDraft } from './held';
+import { heldDrafts, holdDraft, letGoDraft, type Draft } from './held';
 
 /** Where a line stands: kept on this device only, sent and taken, or refused with the reason. */
 export type KeptState = 'kept' | 'sent' | 'refused';
 
 export type KeptEntry = Entry & { state: KeptState; why?: string };
-
-/** What is being typed and not yet kept, by visit and place; survives a reload and a dead battery. */
-export interface Draft {
-	key: string;
-	text: string;
-}
 
 /** The latest word on one line of a round's packing list. */
 export interface Tick {
@@ -73,9 +68,14 @@ export const draftKey = (visitId: string, path: string): string => `${visitId} $
 
 /** Keeps what is being typed: held at once, then on the disk. */
 export async function keepDraft(key: string, text: string): Promise<void> {
-	holdDraft(key, text);
-	await (text === '' ? store.drafts.delete(key) : store.drafts.put({ key, text }));
-	letGoDraft(key, text);
+	const draft = { key, text, typed: v7() };
+	holdDraft(draft);
+	await settleDraft(draft);
+}
+
+async function settleDraft(draft: Draft): Promise<void> {
+	await (draft.text === '' ? store.drafts.delete(draft.key) : store.drafts.put(draft));
+	letGoDraft(draft.key, draft.typed);
 }
 
 /**
@@ -84,10 +84,7 @@ export async function keepDraft(key: string, text: string): Promise<void> {
  */
 export const settleDrafts = (): Promise<void> =>
 	store.transaction('rw', store.drafts, async () => {
-		for (const { key, text } of heldDrafts()) {
-			await (text === '' ? store.drafts.delete(key) : store.drafts.put({ key, text }));
-			letGoDraft(key, text);
-		}
+		for (const draft of heldDrafts()) await settleDraft(draft);
 	});
 
 /** Drafts of one visit by path. */

@@ -1,10 +1,10 @@
 import { liveQuery } from 'dexie';
 import { untrack } from 'svelte';
-import { evaluate, type Outcome } from '$lib/core/evaluate';
+import { evaluate, gaugingViews, type GaugingView, type Outcome } from '$lib/core/evaluate';
 import { fold, foldOnto, seenBlind, tick, typesBlind, whyUnfit, type Folded } from '$lib/core/logbook';
 import { heldLines, type HeldLine } from './held';
 import { orderSteps, type OrderedStep } from '$lib/core/method';
-import { contextFrom, type SatchelSite } from '$lib/core/satchel';
+import { contextFrom, instrumentsOf, type SatchelSite } from '$lib/core/satchel';
 import { draftsOf, store, type KeptEntry, type Packed } from './store';
 
 /** Stands for this device's name on a line that the disk has not named yet. */
@@ -45,23 +45,25 @@ export class VisitLog {
 
 	/** Shows a held line at once. What the sheet cannot take is not shown; the disk refuses it with the reason. */
 	foresee({ id, line, by, now_ms }: HeldLine): void {
-		const stored = this.entries ?? [];
-		const last = [...stored, ...this.#foreseen].reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null);
+		const last = latestOf(this.#foreseen, this.#stored.latest);
 		const entry: KeptEntry = { ...line, id, at: tick(last, now_ms), by, device: HERE, state: 'kept' };
 		if (whyUnfit(entry) !== null) return;
-		const arrived = new Set(stored.map((e) => e.id));
-		this.#foreseen = [...this.#foreseen.filter((e) => !arrived.has(e.id)), entry];
+		this.#foreseen = [...this.#foreseen.filter((e) => !this.#stored.ids.has(e.id)), entry];
 	}
 
 	/** The disk would not take it. */
 	forget = (id: string): void => void (this.#foreseen = this.#foreseen.filter((e) => e.id !== id));
 
+	/** What the disk has, looked through once and not with every key. */
+	#stored = $derived.by(() => {
+		const entries = this.entries ?? [];
+		return { ids: new Set(entries.map((e) => e.id)), latest: latestOf(entries), taken: entries.filter((e) => e.state !== 'refused') };
+	});
+
 	/** A refused line is not in the sheet; it stays readable in the list of what is kept. */
 	#taken = $derived.by(() => {
-		const stored = (this.entries ?? []).filter((e) => e.state !== 'refused');
-		if (this.#foreseen.length === 0) return stored;
-		const there = new Map((this.entries ?? []).map((e) => [e.id, e]));
-		return [...stored, ...this.#foreseen.filter((e) => !there.has(e.id))];
+		const { taken, ids } = this.#stored;
+		return [...taken, ...this.#foreseen.filter((e) => !ids.has(e.id))];
 	});
 
 	/** A sheet from paper is typed without seeing what another typed, until one's own copy is done. */
@@ -76,10 +78,10 @@ export class VisitLog {
 
 	folded: Folded = $derived.by(() => {
 		// a line that came to the disk other than it was foreseen (another tab wrote there first) is folded anew
-		const known = new Map(this.#lastFolded.entries.map((e) => [e.id, e]));
-		const isAsForeseen = this.#seen.every((e) => {
-			const before = known.get(e.id);
-			return !before || before.device !== HERE || (before.at === e.at && before.was === e.was);
+		const foreseen = this.#lastFolded.entries.filter((e) => e.device === HERE);
+		const isAsForeseen = foreseen.every((before) => {
+			const e = this.#seen.find((now) => now.id === before.id);
+			return !e || (before.at === e.at && before.was === e.was);
 		});
 		return (this.#lastFolded = isAsForeseen ? foldOnto(this.#lastFolded, this.#seen) : fold(this.#seen));
 	});
@@ -95,9 +97,21 @@ export class VisitLog {
 		return 'steps' in order ? order.steps : this.card.steps.map((step) => ({ step, because: [] }));
 	});
 
-	outcome: Outcome | null = $derived.by(() => {
+	/** The gaugings alone: a hand in the water waits for them with every key. */
+	gaugings: GaugingView[] = $derived.by(() => {
 		const packed = this.packed();
-		const context = packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, this.now_ms()) : null;
-		return context && this.card ? evaluate(this.folded, this.card, context) : null;
+		return packed && this.card ? gaugingViews(this.folded.sheet, this.card, instrumentsOf(packed.satchel)).map((g) => g.view) : [];
 	});
+
+	outcome: Outcome | null = $derived.by(() => this.outcomeOf(this.folded, this.now_ms()));
+
+	/** What follows from these lines at that moment. */
+	outcomeOf(folded: Folded, now_ms: number): Outcome | null {
+		const packed = this.packed();
+		const context = packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, now_ms) : null;
+		return context && this.card ? evaluate(folded, this.card, context) : null;
+	}
 }
+
+const latestOf = (entries: readonly KeptEntry[], from: string | null = null): string | null =>
+	entries.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), from);

@@ -11,7 +11,7 @@ import { fieldTestFlags } from './field-tests';
 import { handlingFlags } from './handling';
 import { gaugedOtherwise, repeatFlags } from './repeats';
 import { paperFlags } from './paper';
-import { gaugingView } from './gauging';
+import { gaugingViews } from './gauging';
 import type { Finding, Flow, Outcome } from './outcome';
 import { withHistory } from './history';
 import { pairFlags } from './pairs';
@@ -22,7 +22,7 @@ import { simpleGauging } from './simple-gauging';
 import { missingOf, orderFlags, stepStates } from './steps';
 import { titrationFindings } from './titrations';
 import { waitClocks } from './waits';
-import { isBySection, wayTaken, type FlowStep } from './way';
+import { flowStepOf, isBySection, wayTaken } from './way';
 
 /**
  * The one function that knows: every figure that follows from a visit's sheet with how sure it is, every doubt with its
@@ -31,9 +31,9 @@ import { isBySection, wayTaken, type FlowStep } from './way';
  */
 export function evaluate(folded: Folded, card: MethodCard, context: Context): Outcome {
 	const { sheet } = folded;
-	const flow = card.steps.find((s): s is FlowStep => s.tool === 'flow');
+	const flow = flowStepOf(card);
 	const gauged = Object.entries(sheet.gaugings ?? {});
-	const worked = gauged.filter(([, g]) => isBySection(wayTaken(g, flow))).map(([id, g]) => gaugingView(g, id, flow, context.instruments));
+	const worked = gaugingViews(sheet, card, context.instruments);
 	const gaugings = worked.map((w) => w.view);
 	const others = gauged.filter(([, g]) => !isBySection(wayTaken(g, flow))).map(([id, g]) => ({ id, ...simpleGauging(id, g, wayTaken(g, flow).method, card) }));
 	const readings = readingFindings(folded, card, context);

@@ -10,17 +10,24 @@ import {
 	type Vertical
 } from '../discharge';
 import type { GaugingMethod, Sheet } from '../logbook';
+import type { MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { inPlaceUnit, type AsTyped } from '../quantity';
 import type { Context } from './context';
 import type { GaugingView, VerticalView } from './outcome';
 import { remembered } from './remember';
-import { wayTaken, type FlowStep } from './way';
+import { flowStepOf, isBySection, wayTaken, type FlowStep } from './way';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
 
 /** A gauging's verticals worked out as far as they go, with what is doubtful about them. */
-export const gaugingView = remembered(viewOf);
+const gaugingView = remembered(viewOf);
+
+/** Every gauging of a sheet that is worked out over a section: what a hand in the water waits for, without all else that follows. */
+export function gaugingViews({ gaugings }: Sheet, card: MethodCard, instruments: Context['instruments']): { view: GaugingView; flags: Flag[] }[] {
+	const step = flowStepOf(card);
+	return Object.entries(gaugings ?? {}).flatMap(([id, g]) => (isBySection(wayTaken(g, step)) ? [gaugingView(g, id, step, instruments)] : []));
+}
 
 function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, instruments: Context['instruments']): { view: GaugingView; flags: Flag[] } {
 	const flags: Flag[] = [];

@@ -6,6 +6,7 @@ export type { Context, InstrumentFacts, Usual } from './context';
 export type { Flow, GaugingView, Missing, Outcome, Result, ReviewStatus, RunningClock, StepState, VerticalView } from './outcome';
 export { judgedText } from './reviews';
 export { pathsOf } from './steps';
+export { gaugingViews } from './gauging';
 export { withHistory } from './history';
 export { trialOf } from './arrival';
 export { isBySection, wayAsked, wayTaken } from './way';

@@ -24,5 +24,8 @@ export function wayTaken(gauging: GaugingSheet | undefined, step: FlowStep | und
 	return { method: gauging?.method ?? asked.method, school: gauging?.school ?? asked.school, arithmetic: gauging?.arithmetic ?? asked.arithmetic };
 }
 
+/** The step of a card that asks for the flow. */
+export const flowStepOf = (card: Pick<MethodCard, 'steps'>): FlowStep | undefined => card.steps.find((s): s is FlowStep => s.tool === 'flow');
+
 /** Whether depths across the stream make the section, each with a velocity or all with one. */
 export const isBySection = ({ method }: Pick<GaugingWay, 'method'>): boolean => method === 'verticals' || method === 'sweep';

@@ -59,9 +59,8 @@ export function fold(given: readonly Entry[]): Folded {
  */
 export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
 	const entries = onceInOrder(given);
-	const had = new Set(known.entries.map((e) => e.id));
-	const fresh = entries.filter((e) => !had.has(e.id));
-	if (entries.length !== had.size + fresh.length) return fold(given); // something known is given no more
+	const fresh = since(known.entries, entries);
+	if (entries.length !== known.entries.length + fresh.length) return fold(given); // something known is given no more
 	if (fresh.length === 0) return known;
 	const changed = [...new Set(fresh.map((e) => e.path))];
 	const lines = new Map(known.lines);
@@ -82,7 +81,17 @@ export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
 	return { sheet, lines: sorted, conflicts: conflictsOf(sorted), entries };
 }
 
-const onceInOrder = (given: readonly Entry[]) => [...new Map(given.map((e) => [e.id, e])).values()].sort(inOrder);
+/** A logbook as it is kept is in order already, and with every key it is looked at again. */
+const isOnceInOrder = (given: readonly Entry[]) => given.every((e, i) => i === 0 || inOrder(given[i - 1]!, e) < 0);
+const onceInOrder = (given: readonly Entry[]): Entry[] =>
+	isOnceInOrder(given) ? [...given] : [...new Map(given.map((e) => [e.id, e])).values()].sort(inOrder);
+
+/** Those of the entries that were not known; mostly what was known comes first, in the same order. */
+function since(known: readonly Entry[], entries: readonly Entry[]): Entry[] {
+	if (known.every((e, i) => e.id === entries[i]?.id)) return entries.slice(known.length);
+	const had = new Set(known.map((e) => e.id));
+	return entries.filter((e) => !had.has(e.id));
+}
 
 /** What stands at a place, from all that was written there; null where the sheet has no such place. */
 function lineAt(path: string, history: Entry[]): Line | null {

@@ -1,1 +1,1 @@
-export { contextFrom, Satchel, type SatchelSite } from './satchel';
+export { contextFrom, instrumentsOf, Satchel, type SatchelSite } from './satchel';

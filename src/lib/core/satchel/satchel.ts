@@ -91,7 +91,7 @@ export function contextFrom(satchel: Satchel, siteId: string, now_ms: number): C
 }
 
 /** A satchel is never changed, so its instruments are listed once, and what is concluded from them need not be concluded again. */
-function instrumentsOf(satchel: Satchel): Context['instruments'] {
+export function instrumentsOf(satchel: Satchel): Context['instruments'] {
 	const known = listed.get(satchel);
 	if (known) return known;
 	const instruments = Object.fromEntries(satchel.instruments.map((i) => [i.facts.code, i.facts]));

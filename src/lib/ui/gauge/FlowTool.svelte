@@ -34,7 +34,7 @@
 	import StrikeReason from '../sample/StrikeReason.svelte';
 	import Struck from '../sample/Struck.svelte';
 	import { sayAdvice } from './advice';
-	import { AfterPaint } from './after-paint.svelte';
+	import { AfterPaint } from '../after-paint.svelte';
 	import CrossSection from './CrossSection.svelte';
 	import { sayAsRead } from './as-read';
 	import { FlowEntry, type Field } from './flow-entry.svelte';
@@ -63,8 +63,9 @@
 	const entry = untrack(() => new FlowEntry(gaugingId, school, newId, units, ondraft));
 	untrack(() => entry.begin(view, (row, field) => lines.get(entry.path({ row, field }))?.live != null));
 	$effect.pre(() => entry.resume(drafts)); // another tab types and keeps as well
-	/** What the picture, the advice and the struck figures show: a frame after the figures themselves. */
-	const painted = new AfterPaint(() => ({ view, lines }));
+	/** What stands around the table, its shares and its struck figures: drawn a frame after the figure that the hand waits for. */
+	const painted = new AfterPaint(() => ({ view, lines, cell: entry.cell, isTyping: entry.text !== '' }));
+	const standing = $derived(painted.current.lines.get(entry.path(painted.current.cell))?.live ?? null);
 	let striking = $state(false);
 	let meterSaid = false;
 
@@ -89,6 +90,13 @@
 		/** What was written at its places and taken out again. */
 		struck: Line[];
 	}
+	const pathsOfRow = new Map<string, string[]>();
+	/** Where the figures of a row stand; named once, for they are looked up with every key. */
+	function pathsIn(id: string): string[] {
+		const paths = pathsOfRow.get(id) ?? entry.fields.map((field) => entry.path({ row: id, field }));
+		pathsOfRow.set(id, paths);
+		return paths;
+	}
 	const rowsBefore = new Map<string, { from: unknown[]; row: Row }>();
 	/** Of forty rows one or two change with a key: only those are worked out and drawn anew. */
 	function rowOf(id: string, from: unknown[], make: () => Row): Row {
@@ -102,12 +110,12 @@
 		const placed = (view?.verticals ?? []).filter((v) => v.distance_m !== null);
 		const { row: current, field: active } = entry.cell;
 		const isNew = current !== 'start' && current !== 'end' && !placed.some((v) => v.id === current);
-		const shares = new Map(placed.map((v) => [v.id, v.share_percent]));
+		const shares = new Map(painted.current.view?.verticals.map((v) => [v.id, v.share_percent]));
 		return ['start', ...placed.map((v) => v.id), ...(isNew ? [current] : []), 'end'].map((id) => {
 			const isEdge = id === 'start' || id === 'end';
 			const share = shares.get(id)?.toFixed(0);
 			const here = current === id ? active : null;
-			const paths = fields.map(({ field }) => entry.path({ row: id, field }));
+			const paths = pathsIn(id);
 			const inRow = paths.map((path) => lines.get(path));
 			const seen = paths.map((path) => painted.current.lines.get(path));
 			return rowOf(id, [fields, here, share, ...inRow, ...seen], () => ({
@@ -235,7 +243,7 @@
 				schools: []
 			}}
 			{units}
-			activeId={entry.cell.row}
+			activeId={painted.current.cell.row}
 			next_m={painted.current.view?.next?.distance_m ?? null}
 			onpick={pick}
 			onadd={add}
@@ -269,7 +277,7 @@
 											autocomplete="off"
 											aria-label="{nameOf(row.id)}, {cell.word}"
 											aria-describedby={isActive ? 'flow-said' : undefined}
-											placeholder={isActive ? cell.text : '·'}
+											placeholder={cell.text || '·'}
 											value={isActive ? entry.text : cell.text}
 											onfocus={() => choose(row.id, cell.field)}
 											oninput={(e) => entry.type(e.currentTarget.value)}
@@ -299,10 +307,8 @@
 		</div>
 	</section>
 	<section class="beside">
-		{#if kept(entry.cell.row, entry.cell.field)?.live}
-			<p class="small">This figure: {initialsOf(kept(entry.cell.row, entry.cell.field)?.live?.by ?? '')}</p>
-		{/if}
-		{#if kept(entry.cell.row, entry.cell.field)?.live && entry.text === ''}
+		{#if standing}<p class="small">This figure: {initialsOf(standing.by)}</p>{/if}
+		{#if standing && !painted.current.isTyping}
 			{#if striking}<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />{:else}<button
 					type="button"
 					class="act plain strike"

@@ -10,6 +10,7 @@
 	import { draftKey, instrumentsLastUsed, keepDraft } from '$lib/field/store';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { whileVisible } from '$lib/field/while-visible';
+	import { AfterPaint } from '$lib/ui/after-paint.svelte';
 	import NearestClock from '$lib/ui/clocks/NearestClock.svelte';
 	import Doubts from '$lib/ui/sample/Doubts.svelte';
 	import Rope from '$lib/ui/sample/Rope.svelte';
@@ -38,8 +39,11 @@
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
 	const ordered = $derived(log.steps[index]);
 	const step = $derived(ordered?.step);
-	const outcome = $derived(log.outcome);
-	const sheet = $derived<Sheet>(log.folded.sheet);
+	/** The hand sees what it wrote at once, and what follows from it a frame later: that takes a phone longer than a key may. */
+	const painted = new AfterPaint(() => ({ log, folded: log.folded, now_ms: app.now_ms }));
+	const shown = $derived(painted.current.log === log ? painted.current : { folded: log.folded, now_ms: app.now_ms });
+	const outcome = $derived(log.outcomeOf(shown.folded, shown.now_ms));
+	const sheet = $derived<Sheet>(shown.folded.sheet);
 	const satchel = $derived(app.packed?.satchel);
 	const me = $derived(satchel?.member.initials ?? '');
 	const timeZone = $derived(satchel?.program.timeZone ?? 'UTC');
@@ -49,7 +53,7 @@
 	const isTied = $derived(stateOf(params.step) === 'tied');
 	const isBegun = $derived.by(() => {
 		const places = step ? [...pathsOf(step), `waits/${step.id}`] : [];
-		return places.some((p) => [...log.folded.lines.keys()].some((path) => path === p || path.startsWith(`${p}/`)));
+		return places.some((p) => [...shown.folded.lines.keys()].some((path) => path === p || path.startsWith(`${p}/`)));
 	});
 	/** What a rule puts before this step and is still open: said before a hand moves, each reason once. */
 	const ahead = $derived.by(() => {
@@ -122,7 +126,7 @@
 	const otherKits = $derived(
 		(outcome?.clocks ?? []).flatMap((c) => {
 			const other = c.kind === 'wait' ? stepOfWait(c.id) : undefined;
-			return other && other.id !== params.step ? [{ id: other.id, title: c.label, left_ms: c.due_ms - app.now_ms }] : [];
+			return other && other.id !== params.step ? [{ id: other.id, title: c.label, left_ms: c.due_ms - shown.now_ms }] : [];
 		})
 	);
 
@@ -205,7 +209,7 @@
 				{/if}
 			</main>
 		</div>
-		<footer><NearestClock clocks={outcome.clocks} now_ms={app.now_ms} {timeZone} /></footer>
+		<footer><NearestClock clocks={outcome.clocks} now_ms={shown.now_ms} {timeZone} /></footer>
 		{#if isPanelOpen}
 			{#await import('$lib/ui/sample/VisitPanel.svelte') then { default: VisitPanel }}
 				<VisitPanel

@@ -192,7 +192,7 @@
 			{step}
 			{card}
 			gaugings={sheet.gaugings}
-			views={outcome.gaugings}
+			views={log.gaugings}
 			flows={outcome.flows}
 			onretype={retypeInSection}
 			units={sectionUnits(card)}

@@ -11,6 +11,7 @@ export class AfterPaint<T> {
 		this.current = untrack(value);
 		$effect(() => {
 			const next = value();
+			if (document.visibilityState === 'hidden') return void (this.current = next); // nothing is painted there
 			let timer: ReturnType<typeof setTimeout> | undefined;
 			const frame = requestAnimationFrame(() => (timer = setTimeout(() => (this.current = next))));
 			return () => {
