@@ -4,6 +4,7 @@ import type { Entry } from '$lib/core/logbook';
 import { Alarms } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
 import { heldLines, hold, letGo, type HeldLine, type Line } from './held';
+import { OnTheWay } from './on-the-way.svelte';
 import { settleDrafts, store, type KeptEntry, type Packed } from './store';
 import { SyncClient } from './sync-client.svelte';
 
@@ -17,6 +18,7 @@ export class FieldApp {
 	/** The lines that hand a visit over to somebody. */
 	handovers = $state.raw<KeptEntry[]>([]);
 	unsent = $state.raw<KeptEntry[]>([]);
+	readonly onTheWay = new OnTheWay();
 	refused = $state.raw<KeptEntry[]>([]);
 	keptCount = $state(0);
 	/** Photos that are only on this device so far. */
@@ -60,7 +62,10 @@ export class FieldApp {
 					.filter((e) => e.path.endsWith('/to'))
 					.sortBy('at')
 			).subscribe((handovers) => (this.handovers = handovers)),
-			liveQuery(() => store.entries.where('state').equals('kept').toArray()).subscribe((unsent) => (this.unsent = unsent)),
+			liveQuery(() => store.entries.where('state').equals('kept').toArray()).subscribe((unsent) => {
+				this.unsent = unsent;
+				this.onTheWay.seen(unsent);
+			}),
 			liveQuery(() => store.entries.where('state').equals('refused').toArray()).subscribe((refused) => (this.refused = refused)),
 			liveQuery(() => store.photos.where('state').equals('kept').count()).subscribe((count) => (this.unsentPhotos = count)),
 			liveQuery(() => store.entries.count()).subscribe((count) => (this.keptCount = count))
@@ -72,7 +77,10 @@ export class FieldApp {
 		void this.#opened.then(nextPaint).then(() => {
 			if (isStopped) return;
 			void settleDrafts();
-			for (const held of heldLines()) void this.#settle(held);
+			for (const held of heldLines()) {
+				this.onTheWay.add(held.id);
+				void this.#settle(held);
+			}
 			void recording();
 			stopSync = this.sync.start();
 			void navigator.storage?.persist?.();
@@ -96,6 +104,7 @@ export class FieldApp {
 		this.now_ms = deviceNow_ms(this.packed);
 		const held = { id: v7(), line, by: this.member.id, now_ms: this.now_ms };
 		hold(held);
+		this.onTheWay.add(held.id);
 		return held;
 	}
 
@@ -112,10 +121,14 @@ export class FieldApp {
 		try {
 			const entry = await record(held);
 			letGo(held.id);
+			this.onTheWay.written(held.id);
 			return entry;
 		} catch (trouble) {
 			// what the sheet cannot take is told to the person; anything else (a full disk) is tried again at the next start
-			if (trouble instanceof RangeError) letGo(held.id);
+			if (trouble instanceof RangeError) {
+				letGo(held.id);
+				this.onTheWay.refused(held.id);
+			}
 			throw trouble;
 		}
 	}

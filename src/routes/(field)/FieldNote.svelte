@@ -9,7 +9,7 @@
 
 <KeptNote
 	kept={app.keptCount}
-	unsent={mine.length}
+	unsent={mine.length + app.onTheWay.ids.length}
 	photos={app.unsentPhotos}
 	others={app.unsent.length - mine.length}
 	refused={app.refused.map((e) => ({ id: e.id, path: e.path, value: e.value, why: e.why ?? '' }))}
