@@ -110,3 +110,35 @@ test('on paper: a time that is none, and a leaving before the coming, are met in
 	await left.blur();
 	await expect(page.getByText(/the leaving comes before the arrival, which cannot be/)).toBeVisible();
 });
+
+test('words: too many are told and stay, half of them outlive a reload, none at all take them back', async ({ page }) => {
+	const step = await fullVisit(page, 'Tessel 3');
+	await step('conductivity');
+	await page.getByText('Remark', { exact: true }).click();
+	const remark = page.getByLabel(/^What a figure does not say/);
+	const pasted = 'The cable is frayed. '.repeat(100).trim(); // 2099 letters
+	await remark.fill(pasted);
+	await remark.blur();
+	await expect(page.getByRole('alert').filter({ hasText: 'At most 2000 letters, these are 2099. Shorten it; nothing is lost.' })).toBeVisible();
+	await expect(remark).toHaveValue(pasted);
+	await remark.fill('The cable is fr');
+	await page.reload();
+	await expect(remark).toHaveValue('The cable is fr');
+	await remark.fill('  The cable is frayed.  ');
+	await remark.blur();
+	await expect(remark).toHaveValue('The cable is frayed.');
+	await page.reload();
+	await expect(remark).toHaveValue('The cable is frayed.');
+	await remark.fill('   ');
+	await remark.blur();
+	await expect(page.getByText(/: taken back$/)).toBeVisible();
+	await expect(remark).toHaveValue('');
+
+	await step('leave');
+	await tap(page, 'Who');
+	await page.getByRole('combobox', { name: /^To/ }).selectOption({ index: 1 });
+	await page.getByLabel('What they should know').fill(pasted);
+	await tap(page, 'Hand it over');
+	await expect(page.getByText('What they should know: at most 2000 letters, these are 2099.')).toBeVisible();
+	await expect(page.getByLabel('What they should know')).toHaveValue(pasted);
+});

@@ -35,10 +35,14 @@ test('they divide the steps, see each other’s when they meet a network, and ha
 	await other.locator('.slots input').first().focus();
 	await keep(other, '11.4');
 	await expect(other.getByText('Water temperature: 11.4')).toBeVisible();
+	await other.getByText('Remark', { exact: true }).click();
+	await other.getByLabel(/^What a figure does not say/).fill('Read below the spring.');
+	await other.getByLabel(/^What a figure does not say/).blur();
 	for (const page of [other, one]) await page.context().setOffline(false);
 	for (const page of [one, other]) await allSent(page);
 	await one.goto(`${base}/water-temperature`);
 	await expect(one.getByText('Water temperature: 11.4')).toBeVisible();
+	await expect(one.getByLabel(/^What a figure does not say/)).toHaveValue('Read below the spring.');
 
 	await one.getByRole('button', { name: 'Who', exact: true }).click();
 	await one.getByRole('button', { name: 'Hand it over' }).click();
@@ -51,6 +55,8 @@ test('they divide the steps, see each other’s when they meet a network, and ha
 	await allSent(one);
 	await other.goto('/sample');
 	await expect(other.getByText(/handed to Orla Tamberly/).first()).toBeVisible();
+	await other.goto(`/visits/${new URL(base).pathname.split('/')[2]!}`);
+	await expect(other.getByRole('definition').filter({ hasText: 'Read below the spring.' })).toBeVisible();
 	await Promise.all([one, other].map((p) => p.context().close()));
 });
 

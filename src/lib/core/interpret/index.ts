@@ -9,6 +9,8 @@ export { sayLimit } from './words/wading';
 export { sayWorking } from './words/working';
 // what is due, in words
 export { sayItem, type Said } from './words/agenda';
+// a title inside a sentence
+export { inSentence } from './words/sentence';
 // a place of the sheet in words
 export { sayPlace } from './words/place';
 // a site in a few words

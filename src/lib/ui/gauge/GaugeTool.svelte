@@ -30,6 +30,7 @@
 	import Chips from '../sample/Chips.svelte';
 	import Doubts from '../sample/Doubts.svelte';
 	import MeasureField from '../sample/MeasureField.svelte';
+	import WordsField from '../sample/WordsField.svelte';
 	import { valueAt } from '../sample/hand';
 	import BucketTool from './BucketTool.svelte';
 	import FloatTool from './FloatTool.svelte';
@@ -55,7 +56,6 @@
 			(f) => !bySection || ['gaugings-apart', 'tape-sags', 'another-way'].includes(f.code) || (f.code === 'unit-slip' && f.evidence.retype !== undefined)
 		)
 	);
-	let because = $state('');
 	const way = $derived(method === 'verticals' ? `${schoolWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]);
 
 	const choose = (field: 'method' | 'school' | 'arithmetic', value: string) => void hand.set(`${base}/${field}`, value);
@@ -93,16 +93,7 @@
 			/>
 		{/if}
 		{#if !isAsAsked}
-			<label class="because"
-				>Why not as the card asks
-				<input
-					class="input-line"
-					maxlength="300"
-					value={gauging?.because ?? because}
-					oninput={(e) => (because = e.currentTarget.value)}
-					onchange={(e) => e.currentTarget.value.trim() && hand.set(`${base}/because`, e.currentTarget.value.trim())}
-				/></label
-			>
+			<WordsField {hand} path="{base}/because" label="Why not as the card asks" />
 		{/if}
 		<button type="button" class="act main" onclick={() => (isChoosing = false)}>Done</button>
 	</section>
@@ -186,10 +177,6 @@
 	.choose {
 		padding: 8px 0 14px;
 		border-bottom: 2px solid var(--ink);
-		margin-bottom: 10px;
-	}
-	.because {
-		display: block;
 		margin-bottom: 10px;
 	}
 	.say {

@@ -4,6 +4,8 @@
 	export interface Props {
 		sheet: Sheet;
 		roundId: string | null;
+		/** The title of a step of the visit's card. */
+		titleOf: (stepId: string) => string;
 		timeZone: string;
 	}
 </script>
@@ -13,7 +15,7 @@
 	import { dangerWords } from '$lib/core/logbook';
 	import { chosen, forms, type FormName } from '$lib/core/observations';
 
-	let { sheet, roundId, timeZone }: Props = $props();
+	let { sheet, roundId, titleOf, timeZone }: Props = $props();
 
 	const said = (form: FormName) =>
 		forms[form].flatMap((q) => {
@@ -27,7 +29,8 @@
 	const at = (iso: string | undefined) => (iso === undefined ? '' : `${sayTime(Date.parse(iso), timeZone)} ${sayDay(Date.parse(iso), timeZone)}`);
 	const blocks = $derived([
 		{ title: 'Conditions', lines: [...said('conditions'), ...(dangers.length ? [{ ask: 'Reasons to stay out', words: dangers.join(', ') }] : [])] },
-		{ title: 'Habitat', lines: said('habitat') }
+		{ title: 'Habitat', lines: said('habitat') },
+		{ title: 'Remarks', lines: Object.entries(sheet.remarks ?? {}).map(([step, words]) => ({ ask: titleOf(step), words })) }
 	]);
 </script>
 

@@ -22,15 +22,15 @@
 <script lang="ts">
 	import { dangerWords } from '$lib/core/logbook';
 	import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
-	import { untrack } from 'svelte';
 	import { trialOf } from '$lib/core/evaluate';
-	import { sayDay, sayLimit } from '$lib/core/interpret';
+	import { inSentence, sayDay, sayLimit } from '$lib/core/interpret';
 	import type { Unit } from '$lib/core/quantity';
 	import { distance_km } from '$lib/core/schedule';
 	import { wadingRuleAt, wadingStanding } from '$lib/core/safety';
 	import Chips from './Chips.svelte';
 	import MeasureField from './MeasureField.svelte';
 	import Struck from './Struck.svelte';
+	import WordsField from './WordsField.svelte';
 	import { valueAt } from './hand';
 
 	let { arrival, limit, units, site, team, hand, onposition, onphotopoint, addressOf }: Props = $props();
@@ -44,7 +44,6 @@
 		{ way: 'leave', word: 'Leave' }
 	];
 	const FAR_m = 150;
-	let reason = $state(untrack(() => arrival?.reason ?? ''));
 	let isLooking = $state(false);
 	let isAtPoint = $state(false);
 	let pointSaid = $state('');
@@ -104,7 +103,7 @@
 {/if}
 {#if known.length}
 	<details class="known">
-		<summary>This place: {known.map(([word]) => word.toLowerCase()).join(', ')}</summary>
+		<summary>This place: {known.map(([word]) => inSentence(word)).join(', ')}</summary>
 		<dl>
 			{#each known as [word, text] (word)}<dt>{word}</dt>
 				<dd>{text}</dd>{/each}
@@ -144,15 +143,14 @@
 <Struck line={hand.lines.get('arrival/access')} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 
 {#if arrival?.access !== undefined}
-	<label class="reason">
-		<span>{arrival.access === 'wade' ? 'Anything to add (you may leave it empty)' : arrival.access === 'leave' ? 'Not sampled, because' : 'Why'}</span>
-		<textarea
-			class="input-line"
-			rows="2"
-			maxlength="2000"
-			bind:value={reason}
-			onchange={() => reason.trim() !== (arrival?.reason ?? '') && set('arrival/reason', reason.trim())}></textarea>
-	</label>
+	<div class="reason">
+		<WordsField
+			{hand}
+			path="arrival/reason"
+			label={arrival.access === 'wade' ? 'Anything to add (you may leave it empty)' : arrival.access === 'leave' ? 'Not sampled, because' : 'Why'}
+			rows={2}
+		/>
+	</div>
 {/if}
 
 <div class="more">
@@ -253,9 +251,6 @@
 	.reason {
 		display: block;
 		margin-top: 12px;
-	}
-	.reason textarea {
-		font-size: 17px;
 	}
 	.more {
 		margin-top: 18px;

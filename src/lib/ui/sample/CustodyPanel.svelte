@@ -14,6 +14,7 @@
 
 <script lang="ts">
 	import { sayTime } from '$lib/core/interpret';
+	import { whyRefused } from '$lib/core/logbook';
 	import MeasureField from './MeasureField.svelte';
 	import SignaturePad from './SignaturePad.svelte';
 	import { stamp } from './hand';
@@ -36,10 +37,15 @@
 		if (to.trim() === '') return void (wrong = 'Say who takes the bottles.');
 		wrong = '';
 		const base = `custody/${newId()}`;
+		const sealed = seal.trim() ? { [`${base}/seal`]: seal.trim() } : {};
+		for (const [path, words] of Object.entries({ [`${base}/to`]: to.trim(), ...sealed })) {
+			const why = whyRefused(path, words);
+			if (why !== null) return void (wrong = `${path.endsWith('/seal') ? 'Seal number' : 'Taken by'}: ${why}, these are ${words.length}.`);
+		}
 		await hand.setAll({
 			[`${base}/from`]: from,
 			[`${base}/to`]: to.trim(),
-			...(seal.trim() ? { [`${base}/seal`]: seal.trim() } : {}),
+			...sealed,
 			...(signature ? { [`${base}/signature`]: signature } : {}),
 			[`${base}/at`]: stamp(hand)
 		});
@@ -67,8 +73,8 @@
 	<datalist id="custody-people"
 		>{#each people as person (person.id)}<option value={person.name}></option>{/each}</datalist
 	>
-	<label>Taken by <input class="input-line" list="custody-people" bind:value={to} maxlength="80" aria-describedby="custody-wrong" /></label>
-	<label>Seal number <input class="input-line" bind:value={seal} maxlength="80" autocomplete="off" /></label>
+	<label>Taken by <input class="input-line" list="custody-people" bind:value={to} aria-describedby="custody-wrong" /></label>
+	<label>Seal number <input class="input-line" bind:value={seal} autocomplete="off" aria-describedby="custody-wrong" /></label>
 	{#if signature}
 		<svg viewBox="0 0 300 100" role="img" aria-label="Signature written"><path d={signature} /></svg>
 	{:else}

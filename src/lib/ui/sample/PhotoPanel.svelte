@@ -17,6 +17,7 @@
 </script>
 
 <script lang="ts">
+	import WordsField from './WordsField.svelte';
 	import { stamp } from './hand';
 
 	let { of, also = [], photos, hand, onphoto, addressOf, newId }: Props = $props();
@@ -48,14 +49,7 @@
 		<figure>
 			{#await addressOf(photo.sha256 ?? '') then src}<img {src} alt={photo.caption ?? `Photo: ${photo.of}`} />{/await}
 			<figcaption>
-				<input
-					class="input-line"
-					aria-label="What this photo shows"
-					placeholder="what it shows"
-					maxlength="200"
-					value={photo.caption ?? ''}
-					onchange={(e) => e.currentTarget.value.trim() && hand.set(`photos/${id}/caption`, e.currentTarget.value.trim())}
-				/>
+				<WordsField {hand} path={`photos/${id}/caption`} label="What this photo shows" isBare />
 				<button type="button" class="act plain" onclick={() => hand.strike(`photos/${id}/sha256`, 'not the right photo')}>strike</button>
 			</figcaption>
 		</figure>
@@ -91,8 +85,5 @@
 		display: flex;
 		gap: 6px;
 		margin-top: 4px;
-	}
-	figcaption input {
-		min-height: 44px;
 	}
 </style>

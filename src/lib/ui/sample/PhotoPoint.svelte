@@ -9,33 +9,22 @@
 </script>
 
 <script lang="ts">
+	import { throughCamera } from './camera';
+
 	let { before, addressOf, onpicture, onclose }: Props = $props();
 
 	let said = $state('Waiting for the camera.');
 	let isLive = $state(false);
 	let video = $state<HTMLVideoElement | null>(null);
 
-	/** The camera, while this is open. */
-	function camera(element: HTMLVideoElement) {
-		video = element;
-		let stream: MediaStream | null = null;
-		let isClosed = false;
-		const asked = navigator.mediaDevices?.getUserMedia({ video: { facingMode: 'environment' } }) ?? Promise.reject(new Error('no camera'));
-		void asked
-			.then(async (opened) => {
-				if (isClosed) return opened.getTracks().forEach((t) => t.stop());
-				stream = opened;
-				element.srcObject = opened;
-				await element.play();
-				isLive = true;
-				said = before ? 'Move until the stream lies on the picture of last time.' : 'The first picture from here: the next one is laid over it.';
-			})
-			.catch(() => (said = 'No camera here. Compare with the picture by eye, and choose a photo from a file.'));
-		return () => {
-			isClosed = true;
-			stream?.getTracks().forEach((t) => t.stop());
-		};
-	}
+	const camera = throughCamera({
+		onlive: (element) => {
+			[video, isLive] = [element, true];
+			said = before ? 'Move until the stream lies on the picture of last time.' : 'The first picture from here: the next one is laid over it.';
+			return undefined;
+		},
+		onnone: () => (said = 'No camera here. Compare with the picture by eye, and choose a photo from a file.')
+	});
 
 	async function take() {
 		if (!video) return;

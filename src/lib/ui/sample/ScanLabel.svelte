@@ -6,6 +6,7 @@
 </script>
 
 <script lang="ts">
+	import { throughCamera } from './camera';
 	import { labelIn } from './label-reader';
 
 	let { onlabel, onclose }: Props = $props();
@@ -19,30 +20,17 @@
 		said = seen ? seen.why : ifNone;
 	}
 
-	/** The camera, while this is open; where there is none, the file below does. */
-	function camera(video: HTMLVideoElement) {
-		let stream: MediaStream | null = null;
-		let timer: ReturnType<typeof setInterval> | undefined;
-		let isClosed = false;
-		void navigator.mediaDevices
-			?.getUserMedia({ video: { facingMode: 'environment' } })
-			.then(async (opened) => {
-				if (isClosed) return opened.getTracks().forEach((t) => t.stop());
-				stream = opened;
-				video.srcObject = opened;
-				await video.play();
-				isLive = true;
-				timer = setInterval(() => {
-					if (video.videoWidth) take(labelIn(Object.assign(video, { width: video.videoWidth, height: video.videoHeight })), said);
-				}, TRY_EVERY_ms);
-			})
-			.catch(() => (said = 'No camera here. Take a photo of the label, or type its code.'));
-		return () => {
-			isClosed = true;
-			clearInterval(timer);
-			stream?.getTracks().forEach((t) => t.stop());
-		};
-	}
+	/** Where there is no camera, the file below does. */
+	const camera = throughCamera({
+		onlive: (video) => {
+			isLive = true;
+			const timer = setInterval(() => {
+				if (video.videoWidth) take(labelIn(Object.assign(video, { width: video.videoWidth, height: video.videoHeight })), said);
+			}, TRY_EVERY_ms);
+			return () => clearInterval(timer);
+		},
+		onnone: () => (said = 'No camera here. Take a photo of the label, or type its code.')
+	});
 
 	async function fromFile(input: HTMLInputElement) {
 		const file = input.files?.[0];

@@ -19,6 +19,7 @@
 </script>
 
 <script lang="ts">
+	import { inSentence } from '$lib/core/interpret';
 	import { cautionFor } from '$lib/core/safety';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
@@ -26,7 +27,7 @@
 
 	const MOST_NAMED = 3;
 	function listed(titles: readonly string[]): string {
-		const named = titles.slice(0, MOST_NAMED).map((t, i) => (i === 0 ? t : `${t.charAt(0).toLowerCase()}${t.slice(1)}`));
+		const named = titles.slice(0, MOST_NAMED).map((t, i) => (i === 0 ? t : inSentence(t)));
 		const rest = titles.length - named.length;
 		return rest > 0 ? `${named.join(', ')} and ${rest} more` : named.join(named.length > 2 ? ', ' : ' and ');
 	}
@@ -56,7 +57,7 @@
 	{#each ahead as first (first.because)}
 		<p class="say ask">
 			<b>{listed(first.titles)} {first.titles.length > 1 ? 'come' : 'comes'} first:</b>
-			{first.because.charAt(0).toLowerCase()}{first.because.slice(1)} You may go on; what is done out of turn is marked.
+			{inSentence(first.because)} You may go on; what is done out of turn is marked.
 		</p>
 	{/each}
 	{#if ordered.because.length && !isUnderWay}

@@ -20,6 +20,7 @@
 <script lang="ts">
 	import { Dialog } from '@skeletonlabs/skeleton-svelte';
 	import { sayTime } from '$lib/core/interpret';
+	import { whyRefused } from '$lib/core/logbook';
 	import { stamp } from './hand';
 
 	let { steps, sheet, team, me, hand, newId, hrefOf, onclose }: Props = $props();
@@ -38,8 +39,10 @@
 	const take = (id: string) => (takenBy(id) === me ? hand.strike(`steps/${id}/takenBy`, 'given back') : void hand.set(`steps/${id}/takenBy`, me));
 	async function giveOver() {
 		if (to === '') return void (wrong = 'Say to whom.');
-		wrong = '';
 		const base = `handovers/${newId()}`;
+		const why = whyRefused(`${base}/note`, note.trim());
+		wrong = why === null ? '' : `What they should know: ${why}, these are ${note.trim().length}.`;
+		if (wrong) return;
 		await hand.setAll({ ...(note.trim() ? { [`${base}/note`]: note.trim() } : {}), [`${base}/to`]: to, [`${base}/at`]: stamp(hand) });
 		[to, note] = ['', ''];
 	}
@@ -79,7 +82,7 @@
 					{#each others as person (person.id)}<option value={person.name}>{person.name}</option>{/each}
 				</select></label
 			>
-			<label>What they should know <input class="input-line" bind:value={note} maxlength="300" /></label>
+			<label>What they should know <textarea class="input-line" rows="2" bind:value={note} aria-describedby="over-wrong"></textarea></label>
 			<p id="over-wrong" class="wrong" role="alert">{wrong}</p>
 			<p class="buttons">
 				<button type="button" class="act" onclick={giveOver}>Hand it over</button>
@@ -106,7 +109,7 @@
 		min-height: 44px;
 	}
 	select,
-	input {
+	textarea {
 		min-height: 48px;
 	}
 	.buttons {

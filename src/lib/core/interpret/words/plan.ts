@@ -1,6 +1,7 @@
 import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet } from '../../schedule';
 import { isParameterCode, parameters } from '../../quantity';
 import { sayDay, sayDuration } from './time';
+import { inSentence } from './sentence';
 
 const DAY_ms = 86_400_000;
 const MINUTE_ms = 60_000;
@@ -96,7 +97,7 @@ export function sayRemedy(remedy: Remedy, nameOf: (siteId: string) => string): s
 
 /** What is wrong with a piece of gear, and what to do. */
 export function sayGear(warning: GearWarning, timeZone: string): string {
-	const named = (parameter: string) => (isParameterCode(parameter) ? parameters[parameter].name.toLowerCase() : parameter);
+	const named = (parameter: string) => (isParameterCode(parameter) ? inSentence(parameters[parameter].name) : parameter);
 	switch (warning.kind) {
 		case 'calibrate':
 			return warning.days === null

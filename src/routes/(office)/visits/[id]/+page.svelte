@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { accessWords } from '$lib/core/logbook';
 	import { enhance } from '$app/forms';
-	import { flagSentence, sayDay, sayTime } from '$lib/core/interpret';
+	import { flagSentence, inSentence, sayDay, sayTime } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
 	import { convert, parameters, significant, units, writeFigure } from '$lib/core/quantity';
 	import { weightOf } from '$lib/core/quality';
@@ -22,7 +22,8 @@
 	const refused = $derived(form?.why === undefined ? null : { why: form.why, at: form.at ?? '', reason: form.reason ?? '' });
 	const nameOf = (id: string) => data.people[id]?.name ?? 'someone';
 	const initialsOf = (id: string) => data.people[id]?.initials ?? '?';
-	const untied = $derived(outcome.steps.filter((s) => s.state === 'open').map((s) => data.card.steps.find((c) => c.id === s.id)?.title ?? s.id));
+	const titleOf = (stepId: string) => data.card.steps.find((c) => c.id === stepId)?.title ?? stepId;
+	const untied = $derived(outcome.steps.filter((s) => s.state === 'open').map((s) => titleOf(s.id)));
 </script>
 
 <svelte:head><title>{data.visit.site.name}, {sayDay(data.visit.started_ms, timeZone)} · Keen Riffle</title></svelte:head>
@@ -48,7 +49,7 @@
 				.join(', ')}{data.sheet.arrival?.access ? `, ${accessWords[data.sheet.arrival.access]}` : ''}{data.sheet.arrival?.reason
 				? `: ${data.sheet.arrival.reason}`
 				: '.'}
-			{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied.join(', ').toLowerCase()}{/if}.{/if}
+			{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied.map(inSentence).join(', ')}{/if}.{/if}
 		</p>
 		{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
 
@@ -106,7 +107,7 @@
 							.join(' · ')}
 					</p>
 				{/if}
-				<AsSeen sheet={data.sheet} roundId={data.sheet.opening?.roundId ?? null} {timeZone} />
+				<AsSeen sheet={data.sheet} roundId={data.sheet.opening?.roundId ?? null} {titleOf} {timeZone} />
 			</section>
 			<section aria-labelledby="logbook">
 				<h2 id="logbook" class="ruled">Logbook</h2>

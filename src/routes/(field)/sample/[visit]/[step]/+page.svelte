@@ -2,6 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { v7 } from 'uuid';
 	import { pathsOf } from '$lib/core/evaluate';
+	import { inSentence } from '$lib/core/interpret';
 	import type { Sheet } from '$lib/core/logbook';
 	import { comesFirst } from '$lib/core/method';
 	import type { Flag } from '$lib/core/quality';
@@ -13,6 +14,7 @@
 	import { AfterPaint } from '$lib/ui/after-paint.svelte';
 	import NearestClock from '$lib/ui/clocks/NearestClock.svelte';
 	import Doubts from '$lib/ui/sample/Doubts.svelte';
+	import Remark from '$lib/ui/sample/Remark.svelte';
 	import Rope from '$lib/ui/sample/Rope.svelte';
 	import StepHead from '$lib/ui/sample/StepHead.svelte';
 	import { valueAt, type Hand } from '$lib/ui/sample/hand';
@@ -202,8 +204,9 @@
 				{#if step.tool !== 'flow' && step.tool !== 'leave'}
 					<Doubts flags={step.tool === 'arrive' ? flags.filter((f) => f.code !== 'over-wading-limit' && f.code !== 'life-jacket') : flags} onretype={retype} />
 				{/if}
+				<Remark {hand} stepId={step.id} />
 				{#if after}
-					<a class="act next" class:main={isTied} href={hrefOf(after.id)}>{isTied ? 'Go on' : 'Leave it for now'}: {after.title.toLowerCase()}</a>
+					<a class="act next" class:main={isTied} href={hrefOf(after.id)}>{isTied ? 'Go on' : 'Leave it for now'}: {inSentence(after.title)}</a>
 				{:else if isTied}
 					<a class="act next main" href="/sample">Back to the round</a>
 				{/if}

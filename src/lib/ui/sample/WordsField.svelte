@@ -1,0 +1,80 @@
+<script module lang="ts">
+	import type { Hand } from './hand';
+
+	export interface Props {
+		hand: Hand;
+		path: string;
+		label: string;
+		/** What goes without saying beside it, a picture say: the label is read out only, its words stand in the empty field. */
+		isBare?: boolean;
+		rows?: number;
+	}
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { inSentence } from '$lib/core/interpret';
+	import { whyRefused } from '$lib/core/logbook';
+	import Struck from './Struck.svelte';
+	import { valueAt } from './hand';
+
+	let { hand, path, label, isBare = false, rows = 1 }: Props = $props();
+
+	const kept = $derived(valueAt<string>(hand, path));
+	let text = $state(untrack(() => hand.drafts[path] ?? ''));
+	let isTyping = $state(untrack(() => hand.drafts[path] !== undefined));
+	let wrong = $state('');
+	const id = $derived(`words-${path}`);
+
+	/** Words are kept as the hand leaves them, never cut: what is too long stays where it is, with the reason. */
+	function take() {
+		if (!isTyping) return;
+		const words = text.trim();
+		const why = words === '' ? null : whyRefused(path, words);
+		if (why !== null) return void (wrong = `${why.charAt(0).toUpperCase()}${why.slice(1)}, these are ${words.length}. Shorten it; nothing is lost.`);
+		isTyping = false;
+		hand.draft(path, '');
+		if (words === (kept ?? '')) return;
+		if (words === '') hand.strike(path, 'taken back');
+		else void hand.set(path, words);
+	}
+
+	function type(value: string) {
+		[isTyping, text, wrong] = [true, value, ''];
+		hand.draft(path, value);
+	}
+</script>
+
+<div>
+	<label for={id} class:visually-hidden={isBare}>{label}</label>
+	<textarea
+		{id}
+		class="input-line"
+		{rows}
+		placeholder={isBare ? inSentence(label) : ''}
+		value={isTyping ? text : (kept ?? '')}
+		oninput={(e) => type(e.currentTarget.value)}
+		onblur={take}
+		aria-describedby="{id}-wrong"></textarea>
+	<span id="{id}-wrong" class="wrong" role="alert">{wrong}</span>
+	<Struck line={hand.lines.get(path)} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
+</div>
+
+<style>
+	label {
+		font-size: 15px;
+		color: var(--ink-2);
+	}
+	textarea {
+		width: 100%;
+		min-height: 48px;
+		font-size: 17px;
+		field-sizing: content;
+	}
+	.wrong {
+		display: block;
+		color: var(--danger);
+		font-weight: 600;
+		font-size: 15px;
+	}
+</style>
