@@ -8,16 +8,19 @@ export class AfterPaint<T> {
 	current: T = $state.raw() as T;
 
 	constructor(value: () => T) {
-		this.current = untrack(value);
+		let latest = untrack(value);
+		let isDue = false;
+		const show = () => {
+			isDue = false;
+			this.current = latest;
+		};
+		this.current = latest;
 		$effect(() => {
-			const next = value();
-			if (document.visibilityState === 'hidden') return void (this.current = next); // nothing is painted there
-			let timer: ReturnType<typeof setTimeout> | undefined;
-			const frame = requestAnimationFrame(() => (timer = setTimeout(() => (this.current = next))));
-			return () => {
-				cancelAnimationFrame(frame);
-				clearTimeout(timer);
-			};
+			latest = value();
+			if (document.visibilityState === 'hidden') return show(); // nothing is painted there
+			if (isDue) return; // quick fingers do not put it off
+			isDue = true;
+			requestAnimationFrame(() => setTimeout(show));
 		});
 	}
 }
