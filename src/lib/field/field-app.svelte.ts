@@ -78,7 +78,8 @@ export class FieldApp {
 			if (isStopped) return;
 			void settleDrafts();
 			for (const held of heldLines()) {
-				this.onTheWay.add(held.id);
+				// another tab may be writing it this moment: what shows as unsent already is not counted twice
+				if (!this.unsent.some((e) => e.id === held.id)) this.onTheWay.add(held.id);
 				void this.#settle(held);
 			}
 			void recording();
@@ -143,8 +144,8 @@ const recording = () => (loaded ??= import('./record'));
 
 const readBounds = () => store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
 
-/** After the next picture is on the screen; at once where none is drawn because the page is hidden, or soon where it is hidden meanwhile. */
 const LONGEST_FRAME_ms = 250;
+/** After the next picture is on the screen; at once where none is drawn because the page is hidden, or soon where it is hidden meanwhile. */
 const nextPaint = (): Promise<void> =>
 	new Promise((done) => {
 		if (document.visibilityState === 'hidden') return done();

@@ -43,7 +43,8 @@
 	const step = $derived(ordered?.step);
 	/** The hand sees what it wrote at once, and what follows from it a frame later: that takes a phone longer than a key may. */
 	const painted = new AfterPaint(() => ({ log, folded: log.folded, now_ms: app.now_ms }));
-	const shown = $derived(painted.current.log === log ? painted.current : { folded: log.folded, now_ms: app.now_ms });
+	const isPainted = $derived(painted.current.log === log && painted.current.folded.entries.length > 0);
+	const shown = $derived(isPainted ? painted.current : { folded: log.folded, now_ms: app.now_ms });
 	const outcome = $derived(log.outcomeOf(shown.folded, shown.now_ms));
 	const sheet = $derived<Sheet>(shown.folded.sheet);
 	const satchel = $derived(app.packed?.satchel);
