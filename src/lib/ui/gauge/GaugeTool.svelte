@@ -173,6 +173,7 @@
 	}
 	.choose .act {
 		min-height: 48px;
+		margin-top: 10px;
 	}
 	.choose {
 		padding: 8px 0 14px;

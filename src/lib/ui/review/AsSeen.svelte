@@ -23,7 +23,8 @@
 			return choices.length ? [{ ask: q.ask, words: choices.join(', ') }] : [];
 		});
 	const dangers = $derived(Object.entries(dangerWords).flatMap(([id, word]) => (sheet.arrival?.dangers?.[id as keyof typeof dangerWords] ? [word] : [])));
-	const photos = $derived(Object.values(sheet.photos ?? {}).filter((p) => p.sha256 !== undefined));
+	/** By the line that took it: the same picture may have been chosen twice. */
+	const photos = $derived(Object.entries(sheet.photos ?? {}).filter(([, p]) => p.sha256 !== undefined));
 	const hands = $derived(Object.values(sheet.custody ?? {}).filter((c) => c.at !== undefined));
 	const handovers = $derived(Object.values(sheet.handovers ?? {}).filter((h) => h.at !== undefined));
 	const at = (iso: string | undefined) => (iso === undefined ? '' : `${sayTime(Date.parse(iso), timeZone)} ${sayDay(Date.parse(iso), timeZone)}`);
@@ -46,7 +47,7 @@
 {#if photos.length}
 	<h2 class="ruled">Photos</h2>
 	<div class="photos">
-		{#each photos as photo (photo.sha256)}
+		{#each photos as [id, photo] (id)}
 			<figure>
 				<img src="/api/photos/{photo.sha256}" alt={photo.caption ?? photo.of ?? 'Photo'} loading="lazy" />
 				<figcaption class="small">{photo.caption ?? photo.of ?? ''}, {at(photo.takenAt)}</figcaption>

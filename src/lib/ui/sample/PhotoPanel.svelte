@@ -86,4 +86,7 @@
 		gap: 6px;
 		margin-top: 4px;
 	}
+	figcaption > :global(:first-child) {
+		flex: 1;
+	}
 </style>
