@@ -57,7 +57,7 @@ const wordsOf = (pdf: Buffer): string => execFileSync('pdftotext', ['-layout', '
 describe('papers for the car', () => {
 	it('the round sheet has the times, the hazards, the limit for wading and the last moment at the lab', async () => {
 		const words = wordsOf(await printRoundSheet(round));
-		for (const expected of ['Leave Boathouse at 08:40', '09:02', 'Broken glass', 'deeper than 0.3 m and faster than 0.3 m/s', 'Nobody goes alone'])
+		for (const expected of ['Leave Boathouse at 08:40', '09:02', 'Broken glass', 'deeper than 0.3 m, or faster than 0.3 m/s', 'Nobody goes alone'])
 			expect(words).toContain(expected);
 		// filled at 09:09, kept six hours
 		expect(words.replace(/\s+/g, ' ')).toContain('The last plate must be poured by 15:09, if the first bottle is filled at 09:09');

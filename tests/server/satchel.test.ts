@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
+import { labDeadline } from '$lib/core/custody';
 import { contextFrom, Satchel } from '../../src/lib/core/satchel';
 import { restOfRound } from '../../src/lib/ui/sample/rest-of-round';
 import { database } from '../../src/lib/server/db/connect';
@@ -69,9 +70,16 @@ describe('the satchel', () => {
 		const [today] = satchel.rounds;
 		expect(today!.day).toMatchObject({ lab: 'lab', midnight_ms: Math.floor(+row!.startsAt / DAY_ms) * DAY_ms });
 		const begun = new Date(onTheDay_ms).toISOString();
-		const rest = restOfRound(today!, [{ siteId: plan.siteId, startedAt: begun, leftAt: undefined, bottleAt: begun }], onTheDay_ms, 'Etc/UTC', () => 'S1');
+		const rest = restOfRound(
+			today!,
+			[{ siteId: plan.siteId, startedAt: begun, leftAt: undefined, bottleAt: begun }],
+			onTheDay_ms,
+			'Etc/UTC',
+			() => 'S1',
+			labDeadline(onTheDay_ms, 8, today!.trip)
+		);
 		expect(rest!.next).toBeNull(); // its one site is where they are
-		expect(rest!.lab!.words).toMatch(/^lab at \d\d:\d\d, with .* to spare for the first bottle\.$/);
+		expect(rest!.lab!.words).toMatch(/^At lab by \d\d:\d\d: .*From here it is reached at \d\d:\d\d, with .* to spare\.$/);
 	});
 
 	it('gives evaluate what it asks for, in the zone of the program', async () => {

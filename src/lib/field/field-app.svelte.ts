@@ -5,6 +5,7 @@ import { Alarms } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
 import { heldLines, hold, letGo, type HeldLine, type Line } from './held';
 import { OnTheWay } from './on-the-way.svelte';
+import type { OtherBottles } from './around-visit';
 import { settleDrafts, store, type KeptEntry, type Packed } from './store';
 import { SyncClient } from './sync-client.svelte';
 
@@ -15,6 +16,8 @@ export class FieldApp {
 	isOpen = $state(false);
 	/** The lines that open and end the visits on this device. */
 	bounds = $state.raw<KeptEntry[]>([]);
+	/** Labels and times of filling of all bottles on this device. */
+	bottleLines = $state.raw<KeptEntry[]>([]);
 	/** The lines that hand a visit over to somebody. */
 	handovers = $state.raw<KeptEntry[]>([]);
 	unsent = $state.raw<KeptEntry[]>([]);
@@ -29,6 +32,9 @@ export class FieldApp {
 		() => deviceNow_ms(this.packed),
 		() => (this.now_ms = deviceNow_ms(this.packed))
 	);
+
+	/** Bottles as all visits on this device have them. */
+	otherBottles = $derived<OtherBottles>({ openings: this.bounds.filter((e) => e.path === 'opening'), lines: this.bottleLines });
 
 	get member() {
 		return this.packed?.satchel.member ?? null;
@@ -55,6 +61,13 @@ export class FieldApp {
 		const watching = [
 			liveQuery(() => store.packed.get('satchel')).subscribe((packed) => this.#open(packed ?? null)),
 			liveQuery(readBounds).subscribe((bounds) => (this.bounds = bounds)),
+			liveQuery(() =>
+				store.entries
+					.where('path')
+					.startsWith('bottles/')
+					.filter((e) => e.state !== 'refused' && /\/(label|filledAt)$/.test(e.path))
+					.toArray()
+			).subscribe((lines) => (this.bottleLines = lines)),
 			liveQuery(() =>
 				store.entries
 					.where('path')

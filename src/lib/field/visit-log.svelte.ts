@@ -1,11 +1,14 @@
 import { liveQuery } from 'dexie';
 import { untrack } from 'svelte';
-import { evaluate, gaugingViews, type GaugingView, type Outcome } from '$lib/core/evaluate';
+import { evaluate, gaugingViews, type Context, type GaugingView, type Outcome } from '$lib/core/evaluate';
 import { fold, foldOnto, seenBlind, tick, typesBlind, whyUnfit, type Folded } from '$lib/core/logbook';
+import { aroundVisit, type OtherBottles } from './around-visit';
 import { heldLines, type HeldLine } from './held';
 import { orderSteps, type OrderedStep } from '$lib/core/method';
 import { contextFrom, instrumentsOf, type SatchelSite } from '$lib/core/satchel';
 import { draftsOf, store, type KeptEntry, type Packed } from './store';
+
+const NO_BOTTLES: OtherBottles = { openings: [], lines: [] };
 
 /** Stands for this device's name on a line that the disk has not named yet. */
 const HERE = 'this device';
@@ -21,7 +24,8 @@ export class VisitLog {
 	constructor(
 		readonly visitId: string,
 		packed: () => Packed | null,
-		now_ms: () => number
+		now_ms: () => number,
+		readonly otherBottles: () => OtherBottles = () => NO_BOTTLES
 	) {
 		this.packed = packed;
 		this.now_ms = now_ms;
@@ -100,7 +104,13 @@ export class VisitLog {
 	/** The gaugings alone: a hand in the water waits for them with every key. */
 	gaugings: GaugingView[] = $derived.by(() => {
 		const packed = this.packed();
-		return packed && this.card ? gaugingViews(this.folded.sheet, this.card, instrumentsOf(packed.satchel)).map((g) => g.view) : [];
+		return packed && this.card ? gaugingViews(this.folded, this.card, instrumentsOf(packed.satchel)).map((g) => g.view) : [];
+	});
+
+	/** What the rest of the trip means for this visit. */
+	around: Pick<Context, 'trip' | 'labelsElsewhere'> = $derived.by(() => {
+		const packed = this.packed();
+		return packed ? aroundVisit(packed.satchel, this.visitId, this.opening, this.otherBottles()) : {};
 	});
 
 	outcome: Outcome | null = $derived.by(() => this.outcomeOf(this.folded, this.now_ms()));
@@ -108,7 +118,7 @@ export class VisitLog {
 	/** What follows from these lines at that moment. */
 	outcomeOf(folded: Folded, now_ms: number): Outcome | null {
 		const packed = this.packed();
-		const context = packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, now_ms) : null;
+		const context = packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, now_ms, this.around) : null;
 		return context && this.card ? evaluate(folded, this.card, context) : null;
 	}
 }

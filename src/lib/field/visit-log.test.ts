@@ -21,7 +21,8 @@ const satchel = {
 	people: [me, other],
 	sites: [{ id: siteId, code: 'TE3', name: 'Tessel 3', elevation_m: 100, wadingDepth_m: null, usual: {} }],
 	cards: [{ id: cardVersionId, inUse: true, card: fullVisit }],
-	instruments: []
+	instruments: [],
+	rounds: []
 } as unknown as Satchel;
 const packed: Packed = { key: 'satchel', satchel, clockOffset_ms: 0 };
 

@@ -1,2 +1,2 @@
 // the clarity tube
-export { tubeDepthFromTurbidity, turbidityFromTube } from './tube';
+export { rangeOfTube, tubeDepthFromTurbidity, turbidityFromTube } from './tube';

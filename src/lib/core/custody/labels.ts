@@ -1,6 +1,7 @@
+import type { BottleKind } from '../logbook';
+
 /** What a bottle is filled for. */
 export type SampleRole = 'routine' | 'duplicate' | 'blank';
-export type BottleKind = 'bacteria' | 'nutrients';
 
 export interface BottleLabel {
 	/** Never two alike on a round: site, day, kind, and what the sample is for. */
@@ -13,7 +14,8 @@ export interface BottleLabel {
 	preserved: string | null;
 }
 
-const kindLetter: Record<BottleKind, string> = { bacteria: 'B', nutrients: 'N' };
+const kindLetter = { bacteria: 'B', nutrients: 'N', fresh: 'F' } as const satisfies Record<BottleKind, string>;
+const kindOfLetter = Object.fromEntries(Object.entries(kindLetter).map(([kind, letter]) => [letter, kind])) as Record<string, BottleKind>;
 const roleLetter: Record<SampleRole, string> = { routine: '', duplicate: 'D', blank: 'K' };
 
 /** The code of one bottle: `QU1-260515-B`, with D for a duplicate and K for a blank. */
@@ -50,15 +52,15 @@ export function roundLabels(round: {
 /** What a label's code says, as typed or scanned; null where it is no such code. A scanned address that carries one is taken too. */
 export function readLabelCode(text: string): Omit<BottleLabel, 'preserved'> | null {
 	const bare = /[?&]label=([^&#]+)/.exec(text)?.[1] ?? text;
-	const match = /^(.{1,20})-(\d\d)(\d\d)(\d\d)-([BN])([DK]?)$/.exec(decodeURIComponent(bare).trim().toUpperCase());
+	const match = /^(.{1,20})-(\d\d)(\d\d)(\d\d)-([BNF])([DK]?)$/.exec(decodeURIComponent(bare).trim().toUpperCase());
 	if (!match) return null;
-	const [, site, year, month, day, kind, role] = match as unknown as [string, string, string, string, string, 'B' | 'N', '' | 'D' | 'K'];
+	const [, site, year, month, day, kind, role] = match as unknown as [string, string, string, string, string, string, '' | 'D' | 'K'];
 	const date = `20${year}-${month}-${day}`;
 	if (Number.isNaN(Date.parse(date))) return null;
 	const found = {
 		site,
 		date,
-		kind: kind === 'B' ? ('bacteria' as const) : ('nutrients' as const),
+		kind: kindOfLetter[kind]!,
 		role: ({ '': 'routine', D: 'duplicate', K: 'blank' } as const)[role]
 	};
 	return { ...found, code: labelCode(site, date, found.kind, found.role) };

@@ -1,5 +1,5 @@
-import type { Technique } from '../logbook';
-import type { BottleKind, SampleRole } from './labels';
+import type { BottleKind, Technique } from '../logbook';
+import type { SampleRole } from './labels';
 
 interface Filling {
 	kind: BottleKind;
@@ -7,6 +7,7 @@ interface Filling {
 	technique: Technique;
 	rinses: number;
 	preserved: string | undefined;
+	isFiltered?: boolean;
 }
 
 const reach: Record<Technique, readonly string[]> = {
@@ -24,12 +25,19 @@ const reach: Record<Technique, readonly string[]> = {
 	]
 };
 
+/** What a blank is filled with: deionised water starves bacteria, so theirs is sterile and buffered (APHA Standard Methods 9050 C). */
+export const blankWater: Record<BottleKind, string> = {
+	bacteria: 'sterile buffered water',
+	nutrients: 'deionised water',
+	fresh: 'deionised water'
+};
+
 /** What to do, line by line, for a bottle filled so. */
-export function fillingGuide({ kind, role, technique, rinses, preserved }: Filling): string[] {
+export function fillingGuide({ kind, role, technique, rinses, preserved, isFiltered = false }: Filling): string[] {
 	if (role === 'blank')
 		return [
 			kind === 'bacteria' ? 'Open it last, touch nothing inside, never rinse it.' : 'Rinse it with deionised water, as often as the others.',
-			'Pour deionised water in, here, as if it were the stream. Nothing of the stream gets near.',
+			`Pour ${blankWater[kind]} in, here, as if it were the stream. Nothing of the stream gets near.`,
 			...closing(kind, preserved)
 		];
 	return [
@@ -38,6 +46,7 @@ export function fillingGuide({ kind, role, technique, rinses, preserved }: Filli
 		...rinsing(kind, rinses),
 		...(kind === 'bacteria' && technique === 'composite' ? ['A churn is not sterile: a bacteria bottle is filled by hand, in the main flow.'] : []),
 		kind === 'bacteria' ? 'Open it last. One U-shaped sweep away from your hand, nothing touched inside, air left for mixing.' : 'Fill it under the surface.',
+		...(isFiltered ? ['Through the filter within a quarter of an hour, on the bank: what is dissolved is wanted, not what floats.'] : []),
 		...closing(kind, preserved)
 	];
 }

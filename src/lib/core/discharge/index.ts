@@ -16,3 +16,6 @@ export { volumetricDischarge } from './volumetric';
 export { compositeVolumes, middlesOf } from './composite';
 // what it carries
 export { load } from './load';
+// ratings of flumes, and what a float's speed is worth
+export { FlumeLaw, FlumeRating, USUAL_SUBMERGENCE } from './flume-rating';
+export { FLOAT_COEFFICIENT_GIVE, floatCoefficient } from './float-coefficient';

@@ -63,7 +63,7 @@ describe('figures', () => {
 	});
 
 	it('carries “still visible when full” through to turbidity', () => {
-		expect(result(book([1, 'readings/tube-depth/tube', { above: 120, unit: 'cm' }]), 'turbidity')!.figure).toMatchObject({ below: expect.closeTo(2.92, 1) });
+		expect(result(book([1, 'readings/tube-depth/tube', { above: 120, unit: 'cm' }]), 'turbidity')!.figure).toMatchObject({ below: expect.closeTo(4.92, 1) });
 		expect(result(book([1, 'readings/tube-depth/tube', { value: 3, unit: 'cm' }]), 'turbidity')!.figure).toHaveProperty('above');
 	});
 

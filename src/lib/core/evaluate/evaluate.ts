@@ -3,9 +3,10 @@ import type { MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { sayValue } from '../interpret';
 import { exactly, parameterCodes, type ParameterCode } from '../quantity';
-import { arrivalFlags } from './arrival';
+import { arrivalFlags, conditionFlags } from './arrival';
 import { bottleFindings } from './bottles';
 import type { Context } from './context';
+import { finding as found } from './finding';
 import { derivedFindings } from './derived';
 import { fieldTestFlags } from './field-tests';
 import { handlingFlags } from './handling';
@@ -33,12 +34,12 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const { sheet } = folded;
 	const flow = flowStepOf(card);
 	const gauged = Object.entries(sheet.gaugings ?? {});
-	const worked = gaugingViews(sheet, card, context.instruments);
+	const worked = gaugingViews(folded, card, context.instruments);
 	const gaugings = worked.map((w) => w.view);
 	const others = gauged.filter(([, g]) => !isBySection(wayTaken(g, flow))).map(([id, g]) => ({ id, ...simpleGauging(id, g, wayTaken(g, flow).method, card) }));
 	const readings = readingFindings(folded, card, context);
 	const titrations = titrationFindings(folded, card);
-	const derived = derivedFindings([...readings.findings, ...titrations.findings], card, context);
+	const derived = derivedFindings([...readings.findings, ...titrations.findings], sheet, card, context);
 	const bottles = bottleFindings(sheet, card, context);
 	const plates = plateFindings(sheet, card);
 	/** The first gauging is the visit's flow; what was gauged again stands beside it. */
@@ -54,7 +55,8 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const { results, flags: changed } = reviewed(findings, folded);
 	const steps = stepStates(sheet, card, gaugings, results);
 	const flags: Flag[] = [
-		...arrivalFlags(sheet, card, context.site.wadingDepth_m),
+		...arrivalFlags(sheet, card, gaugings, context),
+		...conditionFlags(sheet, context),
 		...orderFlags(folded, card),
 		...readings.flags,
 		...titrations.flags,
@@ -68,7 +70,7 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		...fieldTestFlags(folded, card, findings),
 		...paperFlags(sheet),
 		...plates.flags,
-		...pairFlags(sheet, card),
+		...pairFlags(sheet, card, context.duplicatesBefore),
 		...conflictFlags(folded),
 		...changed
 	];
@@ -79,7 +81,7 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		gaugings,
 		flows,
 		flags: usual === null ? flags : withHistory({ flags, results, folded }, usual),
-		clocks: [...bottles.clocks, ...plates.clocks, ...waitClocks(sheet, card, context.now_ms)],
+		clocks: [...bottles.clocks, ...plates.clocks, ...waitClocks(sheet, card, context)],
 		steps,
 		next: steps.find((s) => s.state === 'open')?.id ?? null,
 		missing: missingOf(steps, card)
@@ -94,18 +96,19 @@ function firstOfEach(findings: readonly Finding[]): Finding[] {
 }
 
 /** A gauging of a section gives a discharge once both edges are known. */
-function bySection({ id, provisional, arithmetic, discharge_m3s, uncertainty, verticals, working }: Outcome['gaugings'][number]): Flow[] {
+function bySection({ id, provisional, arithmetic, discharge_m3s, expanded_percent, verticals, working }: Outcome['gaugings'][number]): Flow[] {
 	if (provisional || discharge_m3s === null) return [];
 	const counted = verticals.filter((v) => v.share_percent !== null).length;
-	const finding: Finding = {
+	const finding = found({
 		parameter: 'discharge',
 		figure: exactly(discharge_m3s, 'm3_s'),
-		uncertainty: uncertainty?.relativeUncertainty == null ? null : Math.abs(2 * uncertainty.relativeUncertainty * discharge_m3s),
+		uncertainty: expanded_percent === null ? null : Math.abs((expanded_percent / 100) * discharge_m3s),
 		readings: counted,
 		source: 'derived',
-		basis: `${arithmeticWords[arithmetic]}, ${counted} verticals`,
-		working
-	};
+		basis: `${arithmeticWords[arithmetic]}, ${counted === 1 ? 'one vertical' : `${counted} verticals`}`,
+		working,
+		place: `gaugings/${id}`
+	});
 	return [{ id, finding }];
 }
 

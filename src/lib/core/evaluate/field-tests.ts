@@ -1,7 +1,7 @@
 import { limitsOf, type MethodCard } from '../method';
 import { instantOf, type Folded, discSpoilerWords } from '../logbook';
 import type { Flag } from '../quality';
-import { amount, parameters, writeFigure, type Figure } from '../quantity';
+import { amount, figureIn, parameters, writeFigure, type Figure } from '../quantity';
 import type { Finding } from './outcome';
 
 type KitStep = Extract<MethodCard['steps'][number], { tool: 'kit' }>;
@@ -17,6 +17,7 @@ export function fieldTestFlags({ sheet, lines }: Folded, card: MethodCard, findi
 	return [
 		...card.steps.flatMap((s) => (s.tool === 'kit' ? colourFlags(s, sheet.waits?.[s.id]?.startedAt, lines.get(colourPath(s))?.live?.at) : [])),
 		...discFlags(sheet.disc?.spoilers),
+		...discTurned(sheet),
 		...nearSource(findings, limitsOf(card).freshSource_percent)
 	];
 }
@@ -36,6 +37,15 @@ function colourFlags(step: KitStep, startedAt: string | undefined, readAt: strin
 function discFlags(spoilers: Partial<Record<keyof typeof discSpoilerWords, boolean | undefined>> | undefined): Flag[] {
 	const noted = Object.entries(discSpoilerWords).flatMap(([id, word]) => (spoilers?.[id as keyof typeof discSpoilerWords] ? [word] : []));
 	return noted.length ? [{ code: 'disc-spoiled', path: 'readings/disc-depth', parameter: 'disc-depth', evidence: { why: noted.join(', ') } }] : [];
+}
+
+/** A disc seen again deeper than it was lost: one of the two depths is wrong. */
+function discTurned({ readings }: Folded['sheet']): Flag[] {
+	const [down, up] = [readings?.['disc-depth']?.['down'], readings?.['disc-depth']?.['up']];
+	if (!down || !up) return [];
+	const [lost, seen] = [amount(figureIn(down, 'm')), amount(figureIn(up, 'm'))];
+	if (lost.qualifier !== null || seen.qualifier !== null || seen.number <= lost.number) return [];
+	return [{ code: 'disc-turned', path: 'readings/disc-depth', parameter: 'disc-depth', evidence: { lost: writeFigure(down), seen: writeFigure(up) } }];
 }
 
 /** Nitrite that stands out against nitrate. Figures of which one is only a limit tell nothing of their share. */

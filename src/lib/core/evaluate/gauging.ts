@@ -1,4 +1,5 @@
 import {
+	isoUncertainty,
 	iveUncertainty,
 	meanDepthDischarge,
 	meanSectionDischarge,
@@ -9,14 +10,14 @@ import {
 	type Section,
 	type Vertical
 } from '../discharge';
-import type { GaugingMethod, Sheet } from '../logbook';
-import type { MethodCard } from '../method';
+import type { Folded, GaugingMethod, Sheet, VelocitySchool } from '../logbook';
+import { limitsOf, type MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { inPlaceUnit, type AsTyped } from '../quantity';
-import type { Context } from './context';
+import { instrumentOf, type Context } from './context';
 import type { GaugingView, VerticalView } from './outcome';
 import { remembered } from './remember';
-import { flowStepOf, isBySection, wayTaken, type FlowStep } from './way';
+import { flowStepOf, isBySection, wayAsked, wayTaken, type FlowStep } from './way';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
 
@@ -24,22 +25,45 @@ type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
 const gaugingView = remembered(viewOf);
 
 /** Every gauging of a sheet that is worked out over a section: what a hand in the water waits for, without all else that follows. */
-export function gaugingViews({ gaugings }: Sheet, card: MethodCard, instruments: Context['instruments']): { view: GaugingView; flags: Flag[] }[] {
+export function gaugingViews(
+	{ sheet, lines }: Pick<Folded, 'sheet' | 'lines'>,
+	card: MethodCard,
+	instruments: Context['instruments']
+): { view: GaugingView; flags: Flag[] }[] {
 	const step = flowStepOf(card);
-	return Object.entries(gaugings ?? {}).flatMap(([id, g]) => (isBySection(wayTaken(g, step)) ? [gaugingView(g, id, step, instruments)] : []));
+	return Object.entries(sheet.gaugings ?? {}).flatMap(([id, g]) => {
+		if (!isBySection(wayTaken(g, step))) return [];
+		const wasRaised = wayAsked(step).school === 'raise' || (lines.get(`gaugings/${id}/school`)?.history.some((e) => e.value === 'raise') ?? false);
+		return [gaugingView(g, id, card, step, instruments, wasRaised)];
+	});
 }
 
-function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, instruments: Context['instruments']): { view: GaugingView; flags: Flag[] } {
+function viewOf(
+	gauging: GaugingSheet,
+	id: string,
+	card: MethodCard,
+	step: FlowStep | undefined,
+	instruments: Context['instruments'],
+	wasRaised: boolean
+): { view: GaugingView; flags: Flag[] } {
 	const flags: Flag[] = [];
 	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>, at = '') => flags.push({ ...flag, path: `gaugings/${id}${at}`, parameter: 'discharge' } as Flag);
-	const { method, arithmetic } = wayTaken(gauging, step);
-	const verticals = verticalViews(gauging, method);
-	const complete: (Vertical & { id: string })[] = [];
+	const { method, school, arithmetic } = wayTaken(gauging, step);
+	const inUse: InUse = (v) => readingsInUse(v, gauging.school ?? schoolRead(v, school), wasRaised);
+	const verticals = verticalViews(gauging, method, inUse);
+	const complete: Complete[] = [];
 	for (const v of verticals) {
 		if (v.distance_m === null) continue;
 		const lacks = v.depth_m === null ? 'depth' : v.velocity_m_s === null && v.depth_m > 0 ? 'velocity' : null;
 		if (lacks) doubt({ code: 'vertical-incomplete', evidence: { distance_m: v.distance_m, lacks } }, `/verticals/${v.id}`);
-		else complete.push({ id: v.id, distance_m: v.distance_m, depth_m: v.depth_m ?? 0, velocity_ms: v.velocity_m_s ?? 0 });
+		else
+			complete.push({
+				id: v.id,
+				distance_m: v.distance_m,
+				depth_m: v.depth_m ?? 0,
+				velocity_ms: v.velocity_m_s ?? 0,
+				points: inUse(gauging.verticals?.[v.id] ?? {}).length
+			});
 	}
 	const known = edgesOf(gauging);
 	const view: GaugingView = {
@@ -53,6 +77,8 @@ function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, i
 		discharge_m3s: null,
 		meanVelocity_ms: null,
 		uncertainty: null,
+		byTable_percent: null,
+		expanded_percent: null,
 		next: null,
 		working: null,
 		schools: []
@@ -60,7 +86,7 @@ function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, i
 	if (complete.length === 0) return { view, flags };
 	for (const side of ['start', 'end'] as const) if (!known[side]) doubt({ code: 'edge-missing', evidence: { side: side === 'start' ? 'first' : 'far' } });
 
-	const section = sectionSoFar(gauging, complete, known);
+	const section = sectionSoFar(gauging, complete, known, method);
 	try {
 		work(view, section, complete);
 		const chosen = view.schools.find((s) => s.school === arithmetic);
@@ -70,40 +96,92 @@ function viewOf(gauging: GaugingSheet, id: string, step: FlowStep | undefined, i
 			view.working = chosen.working ?? null;
 		}
 		// one velocity for all verticals says nothing of how they differ
-		if (method === 'sweep') [view.uncertainty, view.next] = [null, null];
+		if (method === 'sweep') view.next = null;
+		else if (!view.provisional && complete.length >= ENOUGH_VERTICALS) howSure(view, section, complete, card);
 	} catch (error) {
 		// a half-typed section need not be one yet: what is wrong with it is said, the figures wait
 		if (!(error instanceof RangeError)) throw error;
 		doubt({ code: 'section-impossible', evidence: { why: error.message } });
 		return { view, flags };
 	}
-	flags.push(...stalled(id, gauging.instrument, complete, instruments));
 	if (step) flags.push(...shortfalls(id, view, complete.length, step));
-	return { view, flags };
+	return { view, flags: [...flags, ...readingDoubts(id, gauging, verticals, method, inUse, instruments)] };
+}
+
+type Complete = Vertical & { id: string; points: number };
+
+/** Under so many verticals neither the scatter nor the standard's table says how sure a flow is. */
+const ENOUGH_VERTICALS = 5;
+
+/** How sure, both ways: by the scatter between verticals, and by the standard's table. The larger counts. */
+function howSure(view: GaugingView, section: Section, complete: readonly Complete[], card: MethodCard): void {
+	const limits = limitsOf(card);
+	view.uncertainty = iveUncertainty(section);
+	view.byTable_percent = isoUncertainty({
+		edges: section.edges,
+		verticals: complete,
+		systematicPercent: limits.sectionSystematic_percent,
+		widthPercent: limits.sectionWidth_percent,
+		depthPercent: limits.sectionDepth_percent,
+		calibrationPercent: limits.sectionMeter_percent,
+		exposurePercent: limits.sectionExposure_percent
+	}).expandedPercent;
+	const both = [view.uncertainty.expandedPercent, view.byTable_percent].filter((p) => p !== null);
+	view.expanded_percent = both.length ? Math.max(...both.map(Math.abs)) : null;
 }
 
 const metres = (typed: AsTyped<'m' | 'cm' | 'ft' | 'inch'>) => inPlaceUnit(typed, 'm');
 
 type VerticalSheet = NonNullable<GaugingSheet['verticals']>[string];
 
-/** The mean velocity of a vertical: as it was read, or from the points of its depth that were; null while one is missing. */
-function velocityOf(v: VerticalSheet): number | null {
-	const [mean, at02, at06, at08] = [v.velocity_m_s, v.velocity02_m_s, v.velocity06_m_s, v.velocity08_m_s].map((typed) =>
-		typed === undefined ? null : inPlaceUnit(typed, 'm_s')
-	);
-	const points = { velocity02_ms: at02 ?? null, velocity06_ms: at06 ?? null, velocity08_ms: at08 ?? null };
-	if (at02 != null && at08 != null) return verticalVelocity({ method: at06 == null ? 'twoPoint' : 'threePoint', ...points }).velocity_ms;
-	return mean ?? (at02 == null && at08 == null ? (at06 ?? null) : null);
+type Reading = 'velocity_m_s' | 'velocity02_m_s' | 'velocity06_m_s' | 'velocity08_m_s';
+
+type InUse = (v: VerticalSheet) => readonly Reading[];
+
+/** Where nobody chose a school, a vertical is read by what was measured in it; by the card's where that is not whole either. */
+function schoolRead(v: VerticalSheet, asked: VelocitySchool): VelocitySchool {
+	const has = (...readings: Reading[]) => readings.every((r) => v[r] !== undefined);
+	if (asked === 'raise') return asked;
+	if (has('velocity02_m_s', 'velocity08_m_s')) return has('velocity06_m_s') ? 'three-point' : 'two-point';
+	if (v.velocity02_m_s !== undefined || v.velocity08_m_s !== undefined) return asked;
+	return has('velocity06_m_s') || has('velocity_m_s') ? 'one-point' : asked;
 }
 
-function verticalViews({ verticals, sweepVelocity_m_s }: GaugingSheet, method: GaugingMethod): VerticalView[] {
+/** The readings that count in a vertical: only those of the way in use. What was read otherwise stays in the logbook. */
+function readingsInUse(v: VerticalSheet, school: VelocitySchool, wasRaised: boolean): readonly Reading[] {
+	switch (school) {
+		case 'raise':
+			return ['velocity_m_s'];
+		case 'one-point':
+			// older logbooks keep what was read at 0.6 as the vertical's mean; once the meter was raised, that place holds something else
+			return v.velocity06_m_s === undefined && v.velocity_m_s !== undefined && !wasRaised ? ['velocity_m_s'] : ['velocity06_m_s'];
+		case 'two-point':
+			return ['velocity02_m_s', 'velocity08_m_s'];
+		case 'three-point':
+			return ['velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s'];
+	}
+}
+
+const speedAt = (v: VerticalSheet, reading: Reading): number | null => (v[reading] === undefined ? null : inPlaceUnit(v[reading], 'm_s'));
+
+/** The mean velocity of a vertical; null while one of its readings is missing. */
+function velocityOf(v: VerticalSheet, inUse: InUse): number | null {
+	const read = inUse(v).map((r) => speedAt(v, r));
+	if (read.some((r) => r === null)) return null;
+	const [first, second, third] = read as number[];
+	if (read.length === 2) return verticalVelocity({ method: 'twoPoint', velocity02_ms: first!, velocity08_ms: second! }).velocity_ms;
+	if (read.length === 3) return verticalVelocity({ method: 'threePoint', velocity02_ms: first!, velocity06_ms: second!, velocity08_ms: third! }).velocity_ms;
+	return first!;
+}
+
+function verticalViews({ verticals, sweepVelocity_m_s }: GaugingSheet, method: GaugingMethod, inUse: InUse): VerticalView[] {
 	const swept = method === 'sweep' && sweepVelocity_m_s !== undefined ? inPlaceUnit(sweepVelocity_m_s, 'm_s') : null;
 	return Object.entries(verticals ?? {})
 		.map(([id, v]) => ({
 			id,
 			distance_m: v.distance_m === undefined ? null : metres(v.distance_m),
 			depth_m: v.depth_m === undefined ? null : metres(v.depth_m),
-			velocity_m_s: method === 'sweep' ? swept : velocityOf(v),
+			velocity_m_s: method === 'sweep' ? swept : velocityOf(v, inUse),
 			share_percent: null
 		}))
 		.sort((a, b) => (a.distance_m ?? Infinity) - (b.distance_m ?? Infinity) || (a.id < b.id ? -1 : 1));
@@ -118,7 +196,9 @@ function edgesOf({ edges }: GaugingSheet): Pick<GaugingView, 'start' | 'end'> {
 type Typed = Parameters<typeof metres>[0];
 
 /** The section with a missing edge put one step beyond the outermost vertical, so that figures can be shown as they grow. */
-function sectionSoFar({ edges }: GaugingSheet, complete: readonly Vertical[], known: Pick<GaugingView, 'start' | 'end'>): Section {
+function sectionSoFar({ edges }: GaugingSheet, complete: readonly Vertical[], known: Pick<GaugingView, 'start' | 'end'>, method: GaugingMethod): Section {
+	// the sweep went from edge to edge: its velocity is the mean there too
+	const atEdge = method === 'sweep' ? 1 : null;
 	const first = complete[0]!.distance_m;
 	const last = complete.at(-1)!.distance_m;
 	const step = complete.length > 1 ? (last - first) / (complete.length - 1) : 0.5;
@@ -128,8 +208,8 @@ function sectionSoFar({ edges }: GaugingSheet, complete: readonly Vertical[], kn
 			endDistance_m: known.end?.distance_m ?? last + step,
 			startDepth_m: edges?.startDepth_m === undefined ? null : metres(edges.startDepth_m),
 			endDepth_m: edges?.endDepth_m === undefined ? null : metres(edges.endDepth_m),
-			startVelocityFraction: edges?.startVelocityFraction ?? null,
-			endVelocityFraction: edges?.endVelocityFraction ?? null
+			startVelocityFraction: edges?.startVelocityFraction ?? atEdge,
+			endVelocityFraction: edges?.endVelocityFraction ?? atEdge
 		},
 		verticals: complete
 	};
@@ -143,8 +223,7 @@ function work(view: GaugingView, section: Section, complete: readonly { id: stri
 	view.area_m2 = mid.area_m2;
 	view.discharge_m3s = mid.discharge_m3s;
 	view.meanVelocity_ms = mid.meanVelocity_ms;
-	view.uncertainty = iveUncertainty(section);
-	view.next = nextBestVertical(section, view.uncertainty);
+	view.next = nextBestVertical(section);
 	view.working = midSectionWorking(mid);
 	const simple = meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' });
 	view.schools = [
@@ -154,24 +233,52 @@ function work(view: GaugingView, section: Section, complete: readonly { id: stri
 	];
 }
 
-function stalled(id: string, instrument: string | undefined, complete: readonly (Vertical & { id: string })[], instruments: Context['instruments']): Flag[] {
-	const facts = instruments[instrument ?? '']?.measures.velocity;
-	if (!facts || instrument === undefined) return [];
-	return complete.flatMap((v): Flag[] => {
-		const at = { path: `gaugings/${id}/verticals/${v.id}`, parameter: 'discharge' };
-		const speed = Math.abs(v.velocity_ms);
-		if (facts.stall !== undefined && v.depth_m > 0 && speed > 0 && speed < facts.stall)
-			return [{ ...at, code: 'below-stall-speed', evidence: { distance_m: v.distance_m, velocity_m_s: v.velocity_ms, stall_m_s: facts.stall, instrument } }];
-		if (speed > facts.high)
-			return [
-				{
-					...at,
-					code: 'beyond-meter',
-					evidence: { parameter: 'Velocity', seen: `${v.velocity_ms} m/s`, instrument, low: String(facts.low), high: `${facts.high} m/s` }
-				}
-			];
-		return [];
+/** What is doubtful about single readings: each is held against its meter, and the lower of a vertical against the upper. */
+function readingDoubts(
+	id: string,
+	gauging: GaugingSheet,
+	verticals: readonly VerticalView[],
+	method: GaugingMethod,
+	inUse: InUse,
+	instruments: Context['instruments']
+): Flag[] {
+	const { instrument } = gauging;
+	const facts = instrumentOf(instruments, instrument)?.measures.velocity;
+	const meter = facts && instrument !== undefined ? { ...facts, instrument } : null;
+	if (method === 'sweep') {
+		const swept = gauging.sweepVelocity_m_s === undefined ? null : inPlaceUnit(gauging.sweepVelocity_m_s, 'm_s');
+		return meter && swept !== null ? beyondMeter(`gaugings/${id}`, null, swept, meter) : [];
+	}
+	return verticals.flatMap(({ id: key, distance_m, depth_m }): Flag[] => {
+		const v = gauging.verticals?.[key];
+		if (!v || distance_m === null || depth_m === 0) return [];
+		const path = `gaugings/${id}/verticals/${key}`;
+		const read = inUse(v).flatMap((r) => speedAt(v, r) ?? []);
+		const [at02, at08] = inUse(v).includes('velocity02_m_s') ? [speedAt(v, 'velocity02_m_s'), speedAt(v, 'velocity08_m_s')] : [null, null];
+		const turned: Flag[] =
+			at02 !== null && at08 !== null && at08 > at02
+				? [{ path, parameter: 'discharge', code: 'speeds-turned', evidence: { distance_m, at02_m_s: at02, at08_m_s: at08 } }]
+				: [];
+		return [...(meter ? read.flatMap((speed) => beyondMeter(path, distance_m, speed, meter)).slice(0, 1) : []), ...turned];
 	});
+}
+
+/** One reading outside what its meter can tell. */
+function beyondMeter(
+	path: string,
+	distance_m: number | null,
+	velocity_m_s: number,
+	meter: { low: number; high: number; stall?: number; instrument: string }
+): Flag[] {
+	const at = { path, parameter: 'discharge' };
+	const speed = Math.abs(velocity_m_s);
+	const { instrument, low, high } = meter;
+	const least = Math.max(meter.stall ?? 0, low);
+	if (speed > 0 && speed < least)
+		return [{ ...at, code: 'below-stall-speed', evidence: { distance_m: distance_m ?? 0, velocity_m_s, stall_m_s: least, instrument } }];
+	return speed > high
+		? [{ ...at, code: 'beyond-meter', evidence: { parameter: 'Velocity', seen: `${velocity_m_s} m/s`, instrument, low: String(low), high: `${high} m/s` } }]
+		: [];
 }
 
 function shortfalls(id: string, view: GaugingView, verticals: number, step: FlowStep): Flag[] {

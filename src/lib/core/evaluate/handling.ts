@@ -1,6 +1,6 @@
-import { readLabelCode } from '../custody';
+import { blankWater, readLabelCode } from '../custody';
 import { isoDay } from '../interpret';
-import type { MethodCard } from '../method';
+import { limitsOf, type MethodCard } from '../method';
 import type { Preservative, Sheet } from '../logbook';
 import type { Flag } from '../quality';
 import type { Context } from './context';
@@ -10,7 +10,7 @@ export const rinsesAsked = (step: Extract<MethodCard['steps'][number], { tool: '
 	step.bottle.kind === 'bacteria' ? 0 : (step.rinses ?? 3);
 
 /** What was done with the bottles that should not have been: the wrong one, rinsed, without its acid, a blank of stream water, times that cannot be. */
-export function handlingFlags(sheet: Sheet, card: MethodCard, { site, timeZone = 'UTC' }: Context): Flag[] {
+export function handlingFlags(sheet: Sheet, card: MethodCard, { site, timeZone = 'UTC', labelsElsewhere = {} }: Context): Flag[] {
 	const flags: Flag[] = [];
 	const labels = new Map<string, number>();
 	for (const { label } of Object.values(sheet.bottles ?? {})) if (label !== undefined) labels.set(label, (labels.get(label) ?? 0) + 1);
@@ -26,19 +26,35 @@ export function handlingFlags(sheet: Sheet, card: MethodCard, { site, timeZone =
 		if (why !== null) flags.push({ ...at, code: 'wrong-bottle', evidence: { label, why } });
 		if (bottle.label !== undefined && labels.get(bottle.label)! > 1) flags.push({ ...at, code: 'label-twice', evidence: { label } });
 		if (bottle.kind === 'bacteria' && (bottle.rinses ?? 0) > 0) flags.push({ ...at, code: 'sterile-rinsed', evidence: { label } });
-		if (bottle.role === 'blank' && bottle.water === 'stream') flags.push({ ...at, code: 'blank-of-stream', evidence: { label } });
-		if (bottle.role === 'blank' && bottle.water === undefined && filledAt !== undefined) flags.push({ ...at, code: 'blank-water-unsaid', evidence: { label } });
+		if (bottle.label !== undefined && Object.hasOwn(labelsElsewhere, bottle.label))
+			flags.push({ ...at, code: 'label-elsewhere', evidence: { label, site: labelsElsewhere[bottle.label]! } });
+		if (bottle.role === 'blank' && bottle.water === 'deionised' && bottle.kind === 'bacteria')
+			flags.push({ ...at, code: 'blank-not-sterile', evidence: { label } });
+		if (bottle.role === 'blank' && bottle.water === 'stream')
+			flags.push({ ...at, code: 'blank-of-stream', evidence: { label, wanted: blankWater[bottle.kind ?? 'nutrients'] } });
+		if (bottle.role === 'blank' && bottle.water === undefined && filledAt !== undefined)
+			flags.push({ ...at, code: 'blank-water-unsaid', evidence: { label, wanted: blankWater[bottle.kind ?? 'nutrients'] } });
 		if (step?.tool !== 'bottle') continue;
 		const wanted = rinsesAsked(step);
 		if (bottle.kind !== 'bacteria' && bottle.rinses !== undefined && bottle.rinses !== wanted)
 			flags.push({ ...at, code: 'rinsed-otherwise', evidence: { label, rinses: bottle.rinses, wanted } });
+		if (bottle.kind !== 'bacteria' && bottle.rinses === undefined && wanted > 0 && filledAt !== undefined)
+			flags.push({ ...at, code: 'rinse-unsaid', evidence: { label, wanted } });
 		if (step.bottle.preserved !== undefined && filledAt !== undefined && bottle.preservedAt === undefined)
 			flags.push({ ...at, code: 'not-preserved', evidence: { label, wanted: step.bottle.preserved } });
 		const wrong = otherPreservative(bottle.preservedWith, step.bottle.preserved);
 		if (wrong !== null) flags.push({ ...at, code: 'wrong-preservative', evidence: { label, ...wrong } });
 	}
-	return [...flags, ...timeFlags(sheet)];
+	return [...flags, ...coolerFlags(sheet, limitsOf(card).cooler_C), ...timeFlags(sheet)];
 }
+
+/** A cooler that was warm when it was handed over. */
+const coolerFlags = ({ custody }: Sheet, most_C: number): Flag[] =>
+	Object.entries(custody ?? {}).flatMap(([id, { temperature_C }]): Flag[] =>
+		temperature_C !== undefined && temperature_C > most_C
+			? [{ code: 'cooler-warm', path: `custody/${id}`, parameter: null, evidence: { temperature_C, limit_C: most_C } }]
+			: []
+	);
 
 /** What went into a bottle where that is not what the card asks for; a card that says `acid` takes either. */
 export function otherPreservative(used: Preservative | undefined, asked: Preservative | undefined): { with: string; wanted: string } | null {

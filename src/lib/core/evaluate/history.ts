@@ -1,8 +1,9 @@
+import { amount, figureIn, parameters, type ParameterCode } from '../quantity';
 import type { Flag } from '../quality';
 import type { Context } from './context';
 import type { Outcome } from './outcome';
 import { slipFlags } from './slips';
-import { unusualFlags } from './unusual';
+import { ENOUGH_VISITS, unusualFlags } from './unusual';
 
 /**
  * A visit's doubts, and those that come from what its site has shown before: figures unlike it, and slips of unit that would explain
@@ -12,5 +13,17 @@ export function withHistory({ flags, results, folded }: Pick<Outcome, 'flags' | 
 	const slips = slipFlags(folded.sheet, usual);
 	const isEcho = (f: Flag) =>
 		(f.code === 'implausible' && slips.some((s) => s.path === f.path)) || (f.code === 'outside-history' && slips.some((s) => s.parameter === f.parameter));
-	return [...flags, ...unusualFlags(results, usual)].filter((f) => !isEcho(f)).concat(slips);
+	return [...flags.filter((f) => f.code !== 'implausible' || !isUsualHere(f, folded.sheet, usual)), ...unusualFlags(results, usual)]
+		.filter((f) => !isEcho(f))
+		.concat(slips);
+}
+
+/** A figure that is rare elsewhere and has been seen here often is not asked about: a tidal site is salty twice a day. */
+function isUsualHere({ parameter, path }: Flag, sheet: Outcome['folded']['sheet'], usual: NonNullable<Context['site']['usual']>): boolean {
+	const code = parameter as ParameterCode;
+	const seen = usual[code];
+	const figure = sheet.readings?.[code]?.[path.split('/').at(-1)!];
+	if (!seen || seen.visits < ENOUGH_VISITS || !figure) return false;
+	const { number } = amount(figureIn(figure, parameters[code].unit));
+	return number >= seen.low && number <= seen.high;
 }

@@ -4,8 +4,10 @@ export { evaluate } from './evaluate';
 export type { Context, InstrumentFacts, Usual } from './context';
 // what it says
 export type { Flow, GaugingView, Missing, Outcome, Result, ReviewStatus, RunningClock, StepState, VerticalView } from './outcome';
-export { judgedText } from './reviews';
-export { pathsOf } from './steps';
+export { judgedText, undoubted } from './reviews';
+export { earlierDuplicates } from './earlier-duplicates';
+export { pathsOf, slotsAsked } from './steps';
+export { titrated } from './titrations';
 export { gaugingViews } from './gauging';
 export { withHistory } from './history';
 export { trialOf } from './arrival';

@@ -1,5 +1,7 @@
+import type { LabDeadline } from '../custody';
 import type { Arithmetic, Folded } from '../logbook';
 import type { InterpolatedVariance, NextVertical } from '../discharge';
+import type { Limits95 } from '../interpret';
 import type { Figure, ParameterCode, Working } from '../quantity';
 import type { Flag } from '../quality';
 
@@ -15,12 +17,20 @@ export interface Result {
 	figure: Figure;
 	/** Two standard uncertainties, in the same unit; null when the method has none. */
 	uncertainty: number | null;
+	/** Where the truth lies with 95 % confidence, for figures whose doubt does not lie evenly about them; `upper` null: nothing bounds it. */
+	limits: Limits95 | null;
 	readings: number;
 	source: 'field' | 'derived' | 'lab';
 	/** What it was worked out from, in words. */
 	basis: string;
 	/** How, step by step, where a person could do it by hand. */
 	working: Working | null;
+	/** Figures that it was worked out from: what is wrong with them is wrong with it. */
+	parents: ParameterCode[];
+	/** Where in the sheet it comes from. */
+	place: string;
+	/** It, or a figure that it was worked out from, comes from a stand-in for a device. */
+	isSimulated: boolean;
 	status: ReviewStatus;
 	review: { verdict: string; reason: string; by: string; at: string } | null;
 }
@@ -28,8 +38,10 @@ export interface Result {
 /** Something with an earliest, a due and a last moment: a bottle still good, a plate to be read, a kit that develops, a net that dries. */
 export interface RunningClock {
 	id: string;
-	kind: 'bacteria-holding' | 'incubation' | 'wait' | 'drying';
+	kind: 'bacteria-holding' | 'holding' | 'incubation' | 'wait' | 'drying';
 	label: string;
+	/** What sets the last moment of a bottle. */
+	deadline?: Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;
 	start_ms: number;
 	due_ms: number;
 	last_ms: number;
@@ -56,7 +68,12 @@ export interface GaugingView {
 	area_m2: number | null;
 	discharge_m3s: number | null;
 	meanVelocity_ms: number | null;
+	/** From the scatter between verticals; null under five of them, or while an edge is missing. */
 	uncertainty: InterpolatedVariance | null;
+	/** By the standard's table, expanded, percent; null as above. The larger of the two is the gauging's. */
+	byTable_percent: number | null;
+	/** The larger of both, expanded, percent. */
+	expanded_percent: number | null;
 	next: NextVertical | null;
 	/** How the discharge comes about, panel by panel. */
 	working: Working | null;

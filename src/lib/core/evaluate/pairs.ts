@@ -1,42 +1,60 @@
-import { relativePercentDifference } from '../bacteria';
-import { limitsOf, type MethodCard } from '../method';
+import { logRangeDuplicatePrecision, relativePercentDifference } from '../bacteria';
+import { limitsOf, type Limits, type MethodCard } from '../method';
 import type { Sheet } from '../logbook';
-import type { Flag } from '../quality';
+import { duplicateLimit, ENOUGH_PAIRS, type Flag } from '../quality';
 import { amount, figureIn, parameters, writeFigure, type Figure, type ParameterCode } from '../quantity';
+import type { Context } from './context';
+
+type Before = Context['duplicatesBefore'];
 
 /** What duplicates and blanks among the bottles say about the others. */
-export function pairFlags({ bottles }: Sheet, card: MethodCard): Flag[] {
-	const { duplicates_percent } = limitsOf(card);
+export function pairFlags({ bottles }: Sheet, card: MethodCard, before: Before): Flag[] {
 	return Object.entries(bottles ?? {}).flatMap(([id, bottle]): Flag[] => {
 		const label = bottle.label ?? id;
+		const path = `bottles/${id}`;
 		const results = Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][];
-		if (bottle.role === 'blank')
-			return results.flatMap(([parameter, figure]): Flag[] => {
-				const { number, qualifier } = amount(figure);
-				if (qualifier === 'below' || number === 0) return [];
-				return [
-					{ code: 'blank-not-clean', path: `bottles/${id}`, parameter, evidence: { label, parameter: parameters[parameter].name, seen: writeFigure(figure) } }
-				];
-			});
+		if (bottle.role === 'blank') return results.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
 		if (bottle.role !== 'duplicate') return [];
 		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
-		if (!partner) return [{ code: 'duplicate-alone', path: `bottles/${id}`, parameter: null, evidence: { label } }];
-		return results.flatMap(([parameter, figure]): Flag[] => {
+		if (!partner) return [{ code: 'duplicate-alone', path, parameter: null, evidence: { label } }];
+		return results.flatMap(([parameter, figure]) => {
 			const other = partner.results?.[parameter];
-			if (!other) return [];
-			const [first, second] = [other, figure].map((f) => amount(figureIn(f, parameters[parameter].unit)));
-			// two figures of which one is only a limit may well be the same
-			if (first!.qualifier !== null || second!.qualifier !== null || first!.number < 0 || second!.number < 0) return [];
-			const { percent } = relativePercentDifference({ first: first!.number, second: second!.number });
-			if (percent <= duplicates_percent) return [];
-			const evidence = {
-				parameter: parameters[parameter].name,
-				first: writeFigure(other),
-				second: writeFigure(figure),
-				apart_percent: percent,
-				limit_percent: duplicates_percent
-			};
-			return [{ code: 'duplicates-apart', path: `bottles/${id}`, parameter, evidence }];
+			return other ? apart(path, parameter, other, figure, limitsOf(card), before) : [];
 		});
 	});
+}
+
+function notClean(path: string, label: string, parameter: ParameterCode, figure: Figure): Flag[] {
+	const { number, qualifier } = amount(figure);
+	if (qualifier === 'below' || number === 0) return [];
+	return [{ code: 'blank-not-clean', path, parameter, evidence: { label, parameter: parameters[parameter].name, seen: writeFigure(figure) } }];
+}
+
+function apart(path: string, parameter: ParameterCode, other: Figure, figure: Figure, limits: Limits, before: Before): Flag[] {
+	const inOwn = (f: Figure) => amount(figureIn(f, parameters[parameter].unit));
+	const [first, second] = [inOwn(other), inOwn(figure)];
+	// two figures of which one is only a limit may well be the same
+	if (first.qualifier !== null || second.qualifier !== null || first.number < 0 || second.number < 0) return [];
+	const evidence = { parameter: parameters[parameter].name, first: writeFigure(other), second: writeFigure(figure) };
+	if (parameter === 'e-coli') return bacteriaApart(path, [first.number, second.number], evidence, limits, before?.[parameter] ?? []);
+	const { percent: limit_percent, near } = duplicateLimit(parameter, limits.duplicates_percent);
+	const { percent } = relativePercentDifference({ first: first.number, second: second.number });
+	if (percent <= limit_percent || Math.abs(first.number - second.number) <= near + 1e-12) return [];
+	return [{ code: 'duplicates-apart', path, parameter, evidence: { ...evidence, apart_percent: percent, limit_percent } }];
+}
+
+/** Counts scatter by chance alone, the more the fewer they are: bacteria are compared by their logarithms, with what earlier pairs showed. */
+function bacteriaApart(
+	path: string,
+	pair: readonly [number, number],
+	evidence: { parameter: string; first: string; second: string },
+	limits: Limits,
+	before: readonly (readonly [number, number])[]
+): Flag[] {
+	const known = before.length >= ENOUGH_PAIRS ? before : null;
+	const judged = logRangeDuplicatePrecision({ pairs: known ?? [pair], candidates: [pair] });
+	const [apart_log] = judged.candidateLogRanges as [number];
+	const limit_log = known ? judged.criterion : limits.duplicatesBacteria_log;
+	if (apart_log <= limit_log) return [];
+	return [{ code: 'duplicates-apart-log', path, parameter: 'e-coli', evidence: { ...evidence, apart_log, limit_log, pairs: known?.length ?? 0 } }];
 }

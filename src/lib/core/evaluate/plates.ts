@@ -4,8 +4,8 @@ import type { Sheet } from '../logbook';
 import { limitsOf, type Limits, type MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { withQualifier } from '../quantity';
-import type { RunningClock } from './outcome';
-import type { Finding } from './outcome';
+import { finding as found } from './finding';
+import type { Finding, RunningClock } from './outcome';
 
 type PlateSheet = NonNullable<Sheet['plates']>[string];
 const HOUR_ms = 3_600_000;
@@ -38,15 +38,17 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 	if (number === null) return [];
 	const side = qualifier === '<' ? 'below' : qualifier === '>' ? 'above' : null;
 	return [
-		{
+		found({
 			parameter: 'e-coli',
 			figure: withQualifier(number, side, 'cfu_100mL'),
 			uncertainty: side === null && lower !== null && upper !== null ? (upper - lower) / 2 : null,
 			readings: platesUsed,
 			source: 'lab',
 			basis: platesUsed === 1 ? 'one plate' : `${platesUsed} plates, counts pooled`,
-			working
-		}
+			working,
+			limits: lower === null ? null : { lower, upper },
+			place: 'plates'
+		})
 	];
 }
 

@@ -3,7 +3,9 @@ import { instantOf, type Folded } from '../logbook';
 import { readingUncertainty, type Flag } from '../quality';
 import {
 	amount,
+	exactly,
 	figureIn,
+	isFromStandIn,
 	isImplausible,
 	meanFigure,
 	parameters,
@@ -16,7 +18,8 @@ import {
 	meanOf,
 	type Step
 } from '../quantity';
-import type { Context } from './context';
+import { instrumentOf, type Context } from './context';
+import { finding as found } from './finding';
 import type { Finding } from './outcome';
 import { remembered } from './remember';
 
@@ -56,21 +59,45 @@ function findingOf(slots: Slots, code: ParameterCode, written: string, card: Met
 		return { finding: null, flags };
 	}
 	const steps = figures.map((f) => given(amount(figureIn(f, parameters[code].unit)).number));
-	const facts = instruments[figures[0]?.instrument ?? '']?.measures[code];
-	const finding: Finding = {
+	const code_ = figures[0]?.instrument;
+	const facts = instrumentOf(instruments, code_)?.measures[code];
+	const numbers = steps.map((s) => s.number);
+	const { expanded, isAccuracyUnknown } = readingUncertainty(numbers, facts ?? {});
+	const block = blockOf(code, figures, card);
+	const replicates = figures.length === 1 ? 'one reading' : `mean of ${figures.length} readings`;
+	const finding = found({
 		parameter: code,
 		figure,
-		uncertainty: readingUncertainty(
-			steps.map((s) => s.number),
-			facts ?? {}
-		),
+		uncertainty: block ?? expanded,
 		readings: figures.length,
 		source: 'field',
-		basis: figures.length === 1 ? 'one reading' : `mean of ${figures.length} readings`,
+		basis:
+			block !== null
+				? `${replicates} off a chart, known to half a block`
+				: isAccuracyUnknown
+					? `${replicates}; how far ${code_ ?? 'the instrument'} may be off is not known`
+					: replicates,
 		working:
-			figures.length > 1 && amount(figure).qualifier === null ? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[code].unit].symbol } : null
-	};
+			figures.length > 1 && amount(figure).qualifier === null ? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[code].unit].symbol } : null,
+		place: `readings/${code}`,
+		isSimulated: figures.some(isFromStandIn)
+	});
 	return { finding, flags };
+}
+
+/** Half of the wider step to a neighbouring block of the card's chart, in the parameter's own unit; null where the figure is not off a chart. */
+function blockOf(code: ParameterCode, figures: readonly Figure[], card: MethodCard): number | null {
+	const step = card.steps.find((s) => s.tool === 'kit' && s.parameter === code);
+	const [only, ...others] = figures;
+	if (step?.tool !== 'kit' || !only || others.length > 0 || only.instrument !== undefined) return null;
+	const { number, qualifier } = amount(figureIn(only, step.unit));
+	if (qualifier !== null) return null;
+	const blocks = step.chart.map((b) => b.value);
+	const below = blocks.findLast((b) => b < number);
+	const above = blocks.find((b) => b > number);
+	const half = Math.max(above === undefined ? 0 : above - number, below === undefined ? 0 : number - below) / (blocks.includes(number) ? 2 : 1);
+	const own = (n: number) => amount(figureIn(exactly(n, step.unit), parameters[code].unit)).number;
+	return half === 0 ? null : Math.abs(own(half) - own(0));
 }
 
 /** What is doubtful about one reading by itself and by its instrument as it stood when it was read. */
@@ -79,7 +106,7 @@ function doubts(code: ParameterCode, path: string, figure: Figure, read_ms: numb
 	const name = parameters[code].name;
 	if (isImplausible(code, figure))
 		flags.push({ code: 'implausible', path, parameter: code, evidence: { parameter: name, seen: writeFigure(figure), usual: plausibleRange(code) } });
-	const instrument = figure.instrument === undefined ? undefined : instruments[figure.instrument];
+	const instrument = instrumentOf(instruments, figure.instrument);
 	const measures = instrument?.measures[code];
 	if (!instrument || !measures) return flags;
 	const { number } = amount(figureIn(figure, parameters[code].unit));
@@ -131,6 +158,7 @@ function calibrationDoubt(code: ParameterCode, path: string, instrument: Context
 
 function apart(code: ParameterCode, figures: readonly Figure[], card: MethodCard): Flag[] {
 	const limit = card.steps.find((s) => s.tool === 'reading' && s.parameter === code);
+	const isByPlace = limit?.tool === 'reading' && limit.slots.length > 1;
 	if (limit?.tool !== 'reading' || limit.spreadLimit === undefined || figures.length < 2) return [];
 	const numbers = figures.map((f) => amount(figureIn(f, parameters[code].unit)).number);
 	const spread = Math.max(...numbers) - Math.min(...numbers);
@@ -142,7 +170,7 @@ function apart(code: ParameterCode, figures: readonly Figure[], card: MethodCard
 			code: 'replicates-apart',
 			path: `readings/${code}`,
 			parameter: code,
-			evidence: { parameter: name, spread: say(spread), limit: say(limit.spreadLimit), readings: figures.length }
+			evidence: { parameter: name, spread: say(spread), limit: say(limit.spreadLimit), readings: figures.length, isByPlace }
 		}
 	];
 }

@@ -9,8 +9,8 @@ import { wayAsked, wayTaken, type FlowStep, type GaugingWay } from './way';
 
 /** Gaugings of one flow that lie further apart than the card allows, and what spoils them all: a tape that sags. */
 export function repeatFlags({ gaugings }: Sheet, flows: readonly Flow[], card: MethodCard): Flag[] {
-	const { gaugings_percent, tapeTooLong_percent } = limitsOf(card);
-	return [...apart(flows, gaugings_percent, card), ...sagging(gaugings, tapeTooLong_percent)];
+	const { gaugings_percent, tapeTooLong_percent, widths_percent } = limitsOf(card);
+	return [...apart(flows, gaugings_percent, card), ...sagging(gaugings, tapeTooLong_percent), ...widthFlags(gaugings, widths_percent)];
 }
 
 function apart([first, ...again]: readonly Flow[], limit_percent: number, card: MethodCard): Flag[] {
@@ -37,6 +37,23 @@ function sagging(gaugings: Sheet['gaugings'], limit_percent: number): Flag[] {
 		const tooLong_percent = (100 * 8 * (sag / width) ** 2) / 3; // a flat parabola is longer than its chord by 8/3 (sag/chord)²
 		if (tooLong_percent <= limit_percent) return [];
 		return [{ code: 'tape-sags', path: `gaugings/${id}`, parameter: 'discharge', evidence: { sag_m: sag, tooLong_percent, limit_percent } }];
+	});
+}
+
+/** Two widths of one water that do not go together: wetted against the edges of the section, bankfull against wetted. */
+function widthFlags(gaugings: Sheet['gaugings'], limit_percent: number): Flag[] {
+	return Object.entries(gaugings ?? {}).flatMap(([id, { wettedWidth_m, bankfullWidth_m, edges }]): Flag[] => {
+		const metres = (v: Parameters<typeof inMetres>[0] | undefined) => (v === undefined ? null : inMetres(v));
+		const [start, end, wetted, bankfull] = [edges?.startDistance_m, edges?.endDistance_m, wettedWidth_m, bankfullWidth_m].map(metres);
+		const at = { path: `gaugings/${id}`, parameter: 'discharge' };
+		const flags: Flag[] = [];
+		const section = start != null && end != null ? Math.abs(end - start) : null;
+		if (section !== null && section > 0 && wetted != null && (100 * Math.abs(wetted - section)) / section > limit_percent)
+			flags.push({ ...at, code: 'widths-apart', evidence: { wetted_m: wetted, section_m: section, limit_percent } });
+		const width = wetted ?? section;
+		if (width != null && bankfull != null && bankfull < width)
+			flags.push({ ...at, code: 'bankfull-narrow', evidence: { bankfull_m: bankfull, wetted_m: width } });
+		return flags;
 	});
 }
 

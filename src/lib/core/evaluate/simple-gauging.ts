@@ -1,78 +1,130 @@
-import { floatDischarge, flumeDischarge, volumetricDischarge } from '../discharge';
+import { FLOAT_COEFFICIENT_GIVE, floatCoefficient, floatDischarge, flumeDischarge, USUAL_SUBMERGENCE, volumetricDischarge } from '../discharge';
 import { limitsOf, type Limits, type MethodCard } from '../method';
 import type { GaugingMethod, Sheet } from '../logbook';
-import type { Flag } from '../quality';
-import { exactly, inPlaceUnit, type Working } from '../quantity';
+import { coverage, type Flag } from '../quality';
+import { exactly, follows, inPlaceUnit, measured, writeNumber, type Working } from '../quantity';
+import { mean, quantile, standardDeviation } from '../statistics';
+import { finding as found } from './finding';
 import type { Finding } from './outcome';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
+type Told = { findings: Finding[]; flags: Flag[] };
 
 /** A gauging without a velocity meter: floats, a flume, a bucket. What it gives, and what keeps it from giving it. */
-export function simpleGauging(id: string, gauging: GaugingSheet, method: GaugingMethod, card: MethodCard): { findings: Finding[]; flags: Flag[] } {
-	const limits = limitsOf(card);
-	const flags: Flag[] = [];
-	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>) => flags.push({ ...flag, path: `gaugings/${id}`, parameter: 'discharge' } as Flag);
-	const lacking = (lacks: string) => {
-		doubt({ code: 'gauging-incomplete', evidence: { lacks } });
-		return { findings: [], flags };
-	};
-	const found = (discharge_m3s: number, uncertainty: number | null, readings: number, basis: string, working: Working | null) => ({
-		findings: [{ parameter: 'discharge' as const, figure: exactly(discharge_m3s, 'm3_s'), uncertainty, readings, source: 'derived' as const, basis, working }],
-		flags
-	});
-
+export function simpleGauging(id: string, gauging: GaugingSheet, method: GaugingMethod, card: MethodCard): Told {
 	switch (method) {
-		case 'float': {
-			const runTimes_s = Object.values(gauging.floats?.runs ?? {}).flatMap((r) => r.time_s ?? []);
-			const areas_m2 = Object.values(gauging.floats?.areas ?? {}).flatMap((a) => a.area_m2 ?? []);
-			const length = gauging.floats?.length_m;
-			if (length === undefined || runTimes_s.length === 0) return lacking(length === undefined ? 'length' : 'timed run');
-			const length_m = inPlaceUnit(length, 'm');
-			if (areas_m2.length === 0) return lacking('area');
-			const coefficient = gauging.floats?.coefficient ?? limits.floatCoefficient;
-			const flow = floatDischarge({ length_m, runTimes_s, areas_m2, coefficient, averaging: gauging.floats?.averaging ?? 'times' });
-			return found(
-				flow.discharge_m3s,
-				ofMean(flow.runVelocitySd_ms, runTimes_s.length, coefficient * flow.area_m2),
-				runTimes_s.length,
-				`${runTimes_s.length} floats over ${length_m} m, surface speed × ${coefficient}`,
-				flow.working
-			);
-		}
-		case 'bucket': {
-			const fills = Object.values(gauging.fills ?? {}).flatMap(({ volume_L, time_s }) =>
-				volume_L === undefined || time_s === undefined ? [] : [{ volume_L, time_s }]
-			);
-			if (fills.length === 0) return lacking('timed fill');
-			const flow = volumetricDischarge({ fills });
-			return found(flow.discharge_m3s, ofMean(flow.sd_m3s, fills.length, 1), fills.length, `${fills.length} fills of a bucket`, flow.working);
-		}
+		case 'float':
+			return byFloats(id, gauging, limitsOf(card));
+		case 'bucket':
+			return byBucket(id, gauging);
 		case 'flume':
-			return throughFlume(gauging, limits);
+			return throughFlume(id, gauging, limitsOf(card));
 		default:
-			return { findings: [], flags };
-	}
-
-	function throughFlume({ flume }: GaugingSheet, { flume: rating }: Limits) {
-		if (!rating) {
-			doubt({ code: 'flume-unrated', evidence: {} });
-			return { findings: [], flags };
-		}
-		if (flume?.head_m === undefined) return lacking('head');
-		const head_m = inPlaceUnit(flume.head_m, 'm');
-		const askew = [flume.isLevelAlong === false ? 'along' : '', flume.isLevelAcross === false ? 'across' : ''].filter(Boolean);
-		if (askew.length) doubt({ code: 'flume-not-level', evidence: { how: askew.join(' and ') } });
-		if (flume.tailDepth_m === undefined) doubt({ code: 'flume-unread-tail', evidence: {} });
-		const tailDepth_m = flume.tailDepth_m === undefined ? null : inPlaceUnit(flume.tailDepth_m, 'm');
-		const { discharge_m3s, submergence, reasons } = flumeDischarge({ ...rating, head_m, tailDepth_m });
-		for (const reason of reasons) {
-			if (reason === 'submerged')
-				doubt({ code: 'flume-submerged', evidence: { submergence_percent: 100 * submergence!, limit_percent: 100 * rating.submergenceLimit } });
-			else doubt({ code: 'flume-out-of-range', evidence: { head_m, low_m: rating.minimumHead_m, high_m: rating.maximumHead_m } });
-		}
-		return reasons.length > 0 ? { findings: [], flags } : found(discharge_m3s, null, 1, `flume, head ${head_m} m`, null);
+			return { findings: [], flags: [] };
 	}
 }
 
-/** Two standard uncertainties of a mean of repeats, times what the mean is multiplied by. */
-const ofMean = (sd: number | null, repeats: number, factor: number) => (sd === null ? null : (2 * sd * factor) / Math.sqrt(repeats));
+const at = (id: string) => ({ path: `gaugings/${id}`, parameter: 'discharge' });
+const lacking = (id: string, lacks: string, flags: Flag[] = []): Told => ({
+	findings: [],
+	flags: [...flags, { ...at(id), code: 'gauging-incomplete', evidence: { lacks } }]
+});
+
+function flow(id: string, discharge_m3s: number, uncertainty: number | null, readings: number, basis: string, working: Working | null): Finding {
+	return found({
+		parameter: 'discharge',
+		figure: exactly(discharge_m3s, 'm3_s'),
+		uncertainty,
+		readings,
+		source: 'derived',
+		basis,
+		working,
+		place: `gaugings/${id}`
+	});
+}
+
+/** Two standard uncertainties of a mean of repeats, widened where there are few of them; null of one. */
+function ofMean(values: readonly number[]): number | null {
+	const sd = standardDeviation(values);
+	return sd === null ? null : (coverage(values.length - 1) * sd) / Math.sqrt(values.length);
+}
+
+function byFloats(id: string, { floats, wettedWidth_m }: GaugingSheet, limits: Limits): Told {
+	const runTimes_s = Object.values(floats?.runs ?? {}).flatMap((r) => r.time_s ?? []);
+	const areas_m2 = Object.values(floats?.areas ?? {}).flatMap((a) => a.area_m2 ?? []);
+	const flags = oddRuns(id, runTimes_s);
+	if (floats?.length_m === undefined || runTimes_s.length === 0) return lacking(id, floats?.length_m === undefined ? 'length' : 'timed run', flags);
+	if (areas_m2.length === 0) return lacking(id, 'area', flags);
+	const length_m = inPlaceUnit(floats.length_m, 'm');
+	const width_m = wettedWidth_m === undefined ? null : inPlaceUnit(wettedWidth_m, 'm');
+	const depth_m = floats.depth_m !== undefined ? inPlaceUnit(floats.depth_m, 'm') : width_m ? mean(areas_m2)! / width_m : null;
+	const byDepth = depth_m === null || depth_m <= 0 ? null : floatCoefficient({ depth_m });
+	const coefficient = floats.coefficient ?? limits.floatCoefficient ?? byDepth;
+	if (coefficient === null) return lacking(id, 'depth, on which the coefficient depends', flags);
+	if (coefficient <= 0) return lacking(id, 'coefficient', flags);
+	const worked = floatDischarge({ length_m, runTimes_s, areas_m2, coefficient, averaging: floats.averaging ?? 'times' });
+	if (byDepth !== null && coefficient > byDepth + FLOAT_COEFFICIENT_GIVE)
+		flags.push({ ...at(id), code: 'float-coefficient-high', evidence: { coefficient, depth_m: depth_m!, byDepth } });
+	const ofSpeed = ofMean(runTimes_s.map((t) => length_m / t));
+	const ofArea = Math.max(ofMean(areas_m2) ?? 0, (limits.floatArea_percent / 100) * worked.area_m2);
+	const sure = follows(
+		[measured(worked.surfaceVelocity_ms, ofSpeed), measured(coefficient, FLOAT_COEFFICIENT_GIVE), measured(worked.area_m2, ofArea)],
+		(speed, c, area) => speed * c * area
+	);
+	const by = floats.coefficient !== undefined || limits.floatCoefficient !== undefined ? '' : ` at ${writeNumber(Number(depth_m!.toFixed(2)))} m of depth`;
+	const basis = `${runTimes_s.length} ${runTimes_s.length === 1 ? 'float' : 'floats'} over ${writeNumber(length_m)} m, surface speed × ${writeNumber(Number(coefficient.toFixed(3)))}${by}`;
+	return { findings: [flow(id, worked.discharge_m3s, sure?.uncertainty ?? null, runTimes_s.length, basis, worked.working)], flags };
+}
+
+/** How many times longer or shorter than the others a run may be before it is asked about. */
+const ODD_RUN = 3;
+
+/** A run among runs that are nothing like it: often a point in the wrong place, or a float that was caught. */
+function oddRuns(id: string, times_s: readonly number[]): Flag[] {
+	if (times_s.length < 3) return [];
+	return times_s.flatMap((time_s, i): Flag[] => {
+		const others = times_s.filter((_, k) => k !== i);
+		const usual_s = quantile({ values: others, probability: 0.5 }).quantile!;
+		return time_s > ODD_RUN * usual_s || time_s < usual_s / ODD_RUN
+			? [{ ...at(id), code: 'run-apart', evidence: { time_s, usual_s, others: others.length } }]
+			: [];
+	});
+}
+
+function byBucket(id: string, gauging: GaugingSheet): Told {
+	const fills = Object.values(gauging.fills ?? {}).flatMap(({ volume_L, time_s }) =>
+		volume_L === undefined || time_s === undefined ? [] : [{ volume_L, time_s }]
+	);
+	const flags = oddRuns(
+		id,
+		fills.map((f) => f.time_s)
+	);
+	if (fills.length === 0) return lacking(id, 'timed fill', flags);
+	const worked = volumetricDischarge({ fills });
+	const uncertainty = ofMean(fills.map((f) => f.volume_L / 1000 / f.time_s));
+	const basis = fills.length === 1 ? 'one fill of a bucket' : `${fills.length} fills of a bucket`;
+	return { findings: [flow(id, worked.discharge_m3s, uncertainty, fills.length, basis, worked.working)], flags };
+}
+
+function throughFlume(id: string, { flume }: GaugingSheet, limits: Limits): Told {
+	const flags: Flag[] = [];
+	const rating = flume?.rating ?? limits.flume;
+	const askew = [flume?.isLevelAlong === false ? 'along' : '', flume?.isLevelAcross === false ? 'across' : ''].filter(Boolean);
+	if (askew.length) flags.push({ ...at(id), code: 'flume-not-level', evidence: { how: askew.join(' and ') } });
+	if (flume?.head_m === undefined)
+		return rating ? lacking(id, 'head', flags) : { findings: [], flags: [...flags, { ...at(id), code: 'flume-unrated', evidence: {} }] };
+	const head_m = inPlaceUnit(flume.head_m, 'm');
+	if (flume.tailDepth_m === undefined) flags.push({ ...at(id), code: 'flume-unread-tail', evidence: {} });
+	const tailDepth_m = flume.tailDepth_m === undefined ? null : inPlaceUnit(flume.tailDepth_m, 'm');
+	// the tail is held against the head also where nobody knows the flume's law
+	const limit = rating?.submergenceLimit ?? USUAL_SUBMERGENCE;
+	const submergence = tailDepth_m === null || head_m === 0 ? null : tailDepth_m / head_m;
+	if (submergence !== null && submergence >= limit)
+		flags.push({ ...at(id), code: 'flume-submerged', evidence: { submergence_percent: 100 * submergence, limit_percent: 100 * limit } });
+	if (!rating) return { findings: [], flags: [...flags, { ...at(id), code: 'flume-unrated', evidence: {} }] };
+	const { discharge_m3s, reasons, valid } = flumeDischarge({ ...rating, head_m, tailDepth_m });
+	if (reasons.some((r) => r !== 'submerged'))
+		flags.push({ ...at(id), code: 'flume-out-of-range', evidence: { head_m, low_m: rating.minimumHead_m, high_m: rating.maximumHead_m } });
+	const which = flume.rating ? `${flume.rating.name}, ` : 'flume, ';
+	return { findings: valid ? [flow(id, discharge_m3s, null, 1, `${which}head ${writeNumber(head_m)} m`, null)] : [], flags };
+}

@@ -1,5 +1,5 @@
 import { readingSlips, slipGuesses, type Evidence, type Flag } from '../quality';
-import { amount, inPlaceUnit, parameters, significant, units, writeFigure, type Figure, type ParameterCode, type Unit } from '../quantity';
+import { amount, inPlaceUnit, parameters, significant, units, writeFigure, writeNumber, type Figure, type ParameterCode, type Unit } from '../quantity';
 import type { Sheet } from '../logbook';
 import { ENOUGH_VISITS } from './unusual';
 import type { Usual } from './context';
@@ -66,16 +66,20 @@ function verticalFlags({ gaugings }: Sheet): Flag[] {
 }
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
+type VerticalSheet = NonNullable<GaugingSheet['verticals']>[string];
+const SPEEDS = ['velocity_m_s', 'velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s'] as const;
 
 /** By vertical: only the largest depth and the largest velocity can lie far beyond all others. */
 const largestSlips = remembered(({ verticals }: GaugingSheet) => {
-	const slips: Record<string, Evidence['unit-slip']> = {};
+	const slips: Record<string, Evidence['unit-slip']> = tapeSlip(verticals ?? {});
 	for (const { of, name, unit } of [
-		{ of: 'depth_m', name: 'Depth', unit: 'm' },
-		{ of: 'velocity_m_s', name: 'Velocity', unit: 'm_s' }
+		{ of: ['depth_m'], name: 'Depth', unit: 'm' },
+		{ of: SPEEDS, name: 'Velocity', unit: 'm_s' }
 	] as const) {
 		const seen = Object.entries(verticals ?? {})
-			.flatMap(([key, v]) => (v[of] === undefined ? [] : [{ key, number: inPlaceUnit<Unit>(v[of], unit), typed: v[of] }]))
+			.flatMap(([key, v]) =>
+				of.flatMap((place) => (v[place] === undefined ? [] : [{ key, place, number: inPlaceUnit<Unit>(v[place], unit), typed: v[place] }]))
+			)
 			.filter((v) => v.number > 0)
 			.sort((a, b) => a.number - b.number);
 		const largest = seen.pop();
@@ -92,8 +96,43 @@ const largestSlips = remembered(({ verticals }: GaugingSheet) => {
 			low: say(least),
 			high: say(most),
 			from: `what the other ${seen.length} verticals show`,
-			retype: guess.retype
+			retype: guess.retype,
+			place: largest.place
 		};
 	}
 	return slips;
 });
+
+/** A step along the tape so many times the longest before it is asked about. */
+const LONG_STEP = 4;
+
+/** A place on the tape far beyond the others that one point in another place would bring beside them: 25 for 2.5, said at once. */
+function tapeSlip(verticals: Record<string, VerticalSheet>): Record<string, Evidence['unit-slip']> {
+	const seen = Object.entries(verticals)
+		.flatMap(([key, v]) => (v.distance_m === undefined ? [] : [{ key, number: inPlaceUnit(v.distance_m, 'm'), typed: v.distance_m }]))
+		.sort((a, b) => a.number - b.number);
+	const last = seen.at(-1);
+	const others = seen.slice(0, -1);
+	if (!last || others.length < 2) return {};
+	const steps = others.slice(1).map((v, i) => v.number - others[i]!.number);
+	const longest = Math.max(...steps);
+	const before = others.at(-1)!.number;
+	if (longest <= 0 || last.number - before <= LONG_STEP * longest) return {};
+	const instead = Number((last.number / 10).toPrecision(12));
+	if (instead <= others[0]!.number || instead > before + LONG_STEP * longest || others.some((v) => v.number === instead)) return {};
+	const typed = typeof last.typed === 'number' ? { value: last.typed, unit: 'm' as const } : last.typed;
+	const say = (n: number) => `${writeNumber(n)} m`;
+	return {
+		[last.key]: {
+			parameter: 'Tape',
+			seen: writeFigure(typed),
+			slip: 'With the point one place to the left,',
+			instead: say(instead),
+			low: say(others[0]!.number),
+			high: say(before),
+			from: 'where the other verticals stand',
+			retype: { value: Number((typed.value / 10).toPrecision(12)), unit: typed.unit },
+			place: 'distance_m'
+		}
+	};
+}

@@ -78,7 +78,7 @@ function progressOf(
 			return { done: bottle?.label !== undefined && bottle.filledAt !== undefined, progress: null };
 		}
 		case 'reading':
-			return counted(step.slots.filter((slot) => sheet.readings?.[step.parameter]?.[slot.id] !== undefined).length, step.slots.length);
+			return counted(step.slots.filter((slot) => sheet.readings?.[step.parameter]?.[slot.id] !== undefined).length, slotsAsked(step, sheet).length);
 		case 'form': {
 			const asked = forms[step.form];
 			return counted(asked.filter((q) => isAnswered(q, sheet[step.form])).length, asked.length);
@@ -106,6 +106,12 @@ function progressOf(
 }
 
 const counted = (have: number, want: number) => ({ done: have >= want, progress: have > 0 && have < want ? `${have} of ${want}` : null });
+
+/** The places at which a figure is asked for: one will do where nobody goes across the stream. */
+export function slotsAsked(step: Extract<Step, { tool: 'reading' }>, { arrival }: Sheet): typeof step.slots {
+	const isFromBank = arrival?.access !== undefined && arrival.access !== 'wade';
+	return isFromBank ? step.slots.slice(0, 1) : step.slots;
+}
 
 /** Nothing is asked for when the site was left unsampled; nor a section when no one waded. */
 function isNeedless(step: Step, { arrival }: Sheet): boolean {

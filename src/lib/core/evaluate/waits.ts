@@ -1,13 +1,14 @@
-import { dryingDays } from '../schedule';
+import { dryingDays, isSouthern } from '../schedule';
 import { limitsOf, type MethodCard } from '../method';
 import type { Sheet } from '../logbook';
+import type { Context } from './context';
 import type { RunningClock } from './outcome';
 
 const DAY_ms = 86_400_000;
 const HOUR_ms = 3_600_000;
 
 /** Clocks of kits and flumes that need time, and of gear that must dry before it goes into other water, while they run. */
-export function waitClocks({ waits, gear, titrations }: Sheet, card: MethodCard, now_ms: number): RunningClock[] {
+export function waitClocks({ waits, gear, titrations }: Sheet, card: MethodCard, { now_ms, site }: Context): RunningClock[] {
 	const limits = limitsOf(card);
 	const running = Object.entries(waits ?? {}).flatMap(([id, { what, startedAt, least_s, most_s, endedAt }]): RunningClock[] => {
 		if (startedAt === undefined || least_s === undefined || endedAt !== undefined) return [];
@@ -27,7 +28,7 @@ export function waitClocks({ waits, gear, titrations }: Sheet, card: MethodCard,
 	const drying = Object.entries(gear ?? {}).flatMap(([id, { what, wetAt, disinfectedAt }]): RunningClock[] => {
 		if (wetAt === undefined || disinfectedAt !== undefined) return [];
 		const start_ms = Date.parse(wetAt);
-		const due_ms = start_ms + dryingDays(start_ms, limits) * DAY_ms;
+		const due_ms = start_ms + dryingDays(start_ms, limits, isSouthern(site)) * DAY_ms;
 		return [{ id: `gear/${id}`, kind: 'drying', label: what ?? id, start_ms, due_ms, last_ms: due_ms }];
 	});
 	const fixed = Object.entries(titrations ?? {}).flatMap(([id, bottle]): RunningClock[] => {

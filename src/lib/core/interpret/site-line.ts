@@ -31,5 +31,5 @@ function brief(code: ParameterCode, figure: Figure): string {
 	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameters[code].decimals);
 	const { number, qualifier } = amount(figure);
 	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
-	return code === 'nitrite' ? `${side}${Number(number.toPrecision(2))} mg/L` : `${side}${number} ${units[figure.unit].symbol}`;
+	return code === 'nitrite' ? `${side}${Number(number.toPrecision(3))} mg/L` : `${side}${number} ${units[figure.unit].symbol}`;
 }

@@ -25,7 +25,7 @@ describe('the trend at a site', () => {
 	it('is left open where chance could have made it', () => {
 		const open = siteTrend(record(4, 0, 7))!;
 		expect(open.verdict).toBe('open');
-		expect(sayTrend(open, 'µS/cm').because).toMatch(/^Between −?[\d.]+ and [\d.]+ µS\/cm a year with 90 % confidence: 48 results over 4 years/);
+		expect(sayTrend(open, 'µS/cm').because).toMatch(/^Between −?[\d.]+ and [\d.]+ µS\/cm a year with 95 % confidence: 48 results over 4 years/);
 	});
 
 	it('is not told from two years', () => {

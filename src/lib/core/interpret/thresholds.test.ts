@@ -37,7 +37,7 @@ describe('a site in a few words', () => {
 
 	it('else how warm the water was and how much oxygen it held', () => {
 		expect(siteLine({ 'e-coli': colonies(10), 'water-temperature': exactly(11.24, 'degC'), 'oxygen-saturation': exactly(98.4, 'percent') }, [bathing])).toBe(
-			'11.2 °C, 98 % oxygen'
+			'11.24 °C, 98.4 % oxygen'
 		);
 		expect(siteLine({}, [bathing])).toBe('');
 	});

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Limits95 } from './words/value';
 import { amount, figureIn, parameterCodes, parameters, type Figure } from '../quantity';
 
 /**
@@ -25,4 +26,28 @@ export function judge(figure: Figure, threshold: Threshold): Band | null {
 	// just below a limit that starts a band, the truth lies in the band beneath it
 	const reached = qualifier === 'below' && band.from === number && band !== threshold.bands[0] ? threshold.bands[threshold.bands.indexOf(band) - 1] : band;
 	return reached === edge ? (edge ?? null) : null;
+}
+
+/**
+ * What a figure says against a use. Where the limits between which the truth lies fall in bands that ask for different things, it is
+ * open which of them holds (JCGM 106:2012): then no band is named.
+ */
+export function verdictOn(figure: Figure, uncertainty: number | null, limits: Limits95 | null, threshold: Threshold): { band: Band | null; isOpen: boolean } {
+	const band = judge(figure, threshold);
+	const { number, qualifier } = amount(figureIn(figure, parameters[threshold.parameter].unit));
+	if (qualifier !== null || band === null) return { band, isOpen: band === null };
+	const [lower, upper] = limits
+		? [limits.lower, limits.upper ?? Infinity]
+		: uncertainty === null
+			? [number, number]
+			: [number - uncertainty, number + uncertainty];
+	const at = (x: number) => threshold.bands.findLast((b) => b.from <= x) ?? threshold.bands[0]!;
+	const isOpen = at(lower).state !== band.state || at(upper).state !== band.state;
+	return { band, isOpen };
+}
+
+/** The same in a few words; '' where the use says nothing of it. */
+export function sayVerdict({ band, isOpen }: { band: Band | null; isOpen: boolean }): string {
+	if (band === null) return isOpen ? 'open: only a limit is known' : '';
+	return isOpen ? `${band.word}, or on the other side of the limit: it lies too near to tell` : band.word;
 }

@@ -5,7 +5,7 @@ export { instantOf, tick } from './clock';
 export { Opening, Verdict, verdicts, type Sheet } from './sheet';
 export type { AccessWay, Danger, Position } from './branches/arrival';
 export { seenBlind, typesBlind, wholeCopies } from './blind';
-export { preservatives, techniques, type Preservative, type Technique } from './branches/bottles';
+export { bottleKinds, preservatives, techniques, type BottleKind, type Preservative, type Technique } from './branches/bottles';
 export type { DiscSpoiler } from './branches/field-tests';
 export { arithmetics, gaugingMethods, velocitySchools, type Arithmetic, type GaugingMethod, type VelocitySchool } from './branches/gaugings';
 export { placeAt, whyRefused, type Place } from './path';

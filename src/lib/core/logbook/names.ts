@@ -22,7 +22,7 @@ export const dangerWords = {
 	slippery: 'slippery bed',
 	'soft-silt': 'soft silt',
 	animals: 'animals, stinging or biting',
-	'no-leave': 'no leave to enter',
+	'no-leave': 'no permission to enter',
 	alone: 'nobody to be with me'
 } as const satisfies Record<Danger, string>;
 

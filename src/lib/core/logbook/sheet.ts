@@ -66,6 +66,8 @@ export const SheetSchema = z.object({
 	/** Nets, boots and the like that came out of this water wet. */
 	gear: z.record(SheetId, z.object({ what: leaf(Word), wetAt: leaf(Instant), disinfectedAt: leaf(Instant) })).optional(),
 	readings: z.partialRecord(z.enum(parameterCodes), z.record(SheetId, leaf(Figure, 'figure'))).optional(),
+	/** What a meter's display was said to show. */
+	meters: z.object({ conductivityAt25: leaf(YesNo) }).optional(),
 	gaugings,
 	tallies: z.record(SheetId, z.object({ taxa: z.record(SheetId, leaf(z.number().int(), 'counter')).optional() })).optional(),
 	/** `takenBy`: the initials of who does it, where the work is divided. */

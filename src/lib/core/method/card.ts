@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { arithmetics, gaugingMethods, preservatives, techniques, velocitySchools } from '../logbook';
+import { arithmetics, bottleKinds, gaugingMethods, preservatives, techniques, velocitySchools } from '../logbook';
 import { isUnitOf, parameterCodes, parameters, unitCodes, type ParameterCode, type Unit } from '../quantity';
 import { WadingLimit } from '../safety';
 import { Limits } from './limits';
@@ -24,7 +24,13 @@ export const Step = z.discriminatedUnion('tool', [
 	z.object({
 		...common,
 		tool: z.literal('bottle'),
-		bottle: z.object({ id: Word, kind: z.enum(['bacteria', 'nutrients']), preserved: z.enum(preservatives).optional() }),
+		bottle: z.object({
+			id: Word,
+			kind: z.enum(bottleKinds),
+			preserved: z.enum(preservatives).optional(),
+			/** Part of it goes through a filter on the bank. */
+			isFiltered: z.boolean().optional()
+		}),
 		/** How often it is rinsed with stream water; a sterile bottle never is. Three times where left out. */
 		rinses: z.number().int().min(0).max(5).optional(),
 		/** How it is filled where nothing else is said. */

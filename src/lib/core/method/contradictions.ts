@@ -1,3 +1,4 @@
+import { ABSOLUTE } from '../safety';
 import type { MethodCard } from './card';
 import { limitsOf } from './limits';
 import { orderSteps } from './order';
@@ -36,6 +37,12 @@ export function contradictions(card: MethodCard): Contradiction[] {
 			card.wading.lifeJacket_m >= card.wading.depth_m,
 			'wading.lifeJacket_m',
 			`A life jacket from ${card.wading.lifeJacket_m} m on, where nobody wades deeper than ${card.wading.depth_m} m.`
+		);
+	if (card.wading.school === 'product')
+		say(
+			card.wading.product_m2_s > ABSOLUTE.product_m2_s,
+			'wading.product_m2_s',
+			`Depth × speed of ${card.wading.product_m2_s} m²/s is more than trained crews stand in; ${ABSOLUTE.product_m2_s} is the most, 0.6 for most adults.`
 		);
 	for (const step of card.steps) {
 		if (step.tool === 'tube')

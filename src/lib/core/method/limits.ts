@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FlumeLaw } from '../discharge';
 
 const share = z.number().positive().max(1);
 const positive = z.number().positive();
@@ -13,13 +14,21 @@ export const Limits = z.object({
 	plateManyColonies: whole.describe('colonies over which they run together'),
 	plateMost_mL: positive.describe('mL, the most that is poured on a plate'),
 	plateLeast_mL: positive.describe('mL, the least that is poured on a plate'),
-	duplicates_percent: positive.describe('percent of their mean that duplicates may lie apart'),
-	floatCoefficient: share.describe('by which a float’s surface speed is reduced'),
-	flume: z
-		.object({ coefficient: positive, exponent: positive, submergenceLimit: share, minimumHead_m: z.number().nonnegative(), maximumHead_m: positive })
-		.optional()
-		.describe('a flume’s rating, coefficient × head^exponent, and where it holds'),
-	freshSource_percent: positive.describe('percent of the nitrate from which nitrite says that a source is near'),
+	duplicates_percent: positive.describe('percent of their mean that duplicates may lie apart, where their parameter has no limit of its own'),
+	duplicatesBacteria_log: positive.describe('log10 units that duplicates of bacteria may lie apart, until 15 pairs of your own say better'),
+	floatCoefficient: share.optional().describe('by which a float’s surface speed is reduced; empty: by the depth of the reach'),
+	floatArea_percent: positive.describe('percent by which the area of a float’s reach may be off'),
+	flume: FlumeLaw.optional().describe('a flume’s rating, coefficient × head^exponent, and where it holds'),
+	flumeName: z.string().min(1).max(80).optional().describe('the flume that is used, by its name on the shelf'),
+	sectionSystematic_percent: positive.describe('percent, standard uncertainty: what instruments share (ISO 748)'),
+	sectionWidth_percent: positive.describe('percent, standard uncertainty of one width (ISO 748)'),
+	sectionDepth_percent: positive.describe('percent, standard uncertainty of one depth, shallow water (ISO 748)'),
+	sectionMeter_percent: positive.describe('percent, standard uncertainty of the meter’s rating (ISO 748)'),
+	sectionExposure_percent: positive.describe('percent, standard uncertainty of one velocity for a short exposure (ISO 748)'),
+	widths_percent: positive.describe('percent by which the wetted width may differ from the edges of the section'),
+	freshSource_percent: positive.describe('percent of the nitrate from which nitrite is asked about'),
+	drop_percent: positive.describe('percent by which the strength of the titrant and the size of a drop may be off'),
+	cooler_C: positive.describe('°C in the cooler over which bottles count as not kept cold'),
 	titrations_mgL: positive.describe('mg/L that two titrations of one water may lie apart'),
 	gaugings_percent: positive.describe('percent of their mean that two gaugings of one flow may lie apart'),
 	tapeTooLong_percent: positive.describe('percent by which a tape that hangs through may make the width too long'),
@@ -32,6 +41,7 @@ export const Limits = z.object({
 });
 export type Limits = z.infer<typeof Limits>;
 
+/** Plain examples to begin with, on the careful side: a program enters its own, with whoever answers for its method. */
 const usual: Limits = {
 	plateReadable_h: 48,
 	plateTooOld_h: 72,
@@ -41,8 +51,17 @@ const usual: Limits = {
 	plateMost_mL: 5,
 	plateLeast_mL: 1,
 	duplicates_percent: 30,
-	floatCoefficient: 0.85,
+	duplicatesBacteria_log: 0.5,
+	floatArea_percent: 10,
+	sectionSystematic_percent: 1,
+	sectionWidth_percent: 0.5,
+	sectionDepth_percent: 3,
+	sectionMeter_percent: 1,
+	sectionExposure_percent: 7,
+	widths_percent: 10,
 	freshSource_percent: 10,
+	drop_percent: 3,
+	cooler_C: 10,
 	titrations_mgL: 0.5,
 	gaugings_percent: 10,
 	tapeTooLong_percent: 1,

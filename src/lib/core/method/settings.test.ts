@@ -45,7 +45,7 @@ describe('settings of a card', () => {
 	});
 
 	it('a school of wading brings its own limits', () => {
-		expect(changed({ 'wading.school': 'product', 'wading.depth_m': '0.3' }).wading).toEqual({ school: 'product', product_m2_s: 0.9 });
+		expect(changed({ 'wading.school': 'product', 'wading.depth_m': '0.3' }).wading).toEqual({ school: 'product', product_m2_s: 0.6 });
 		expect(why({ 'wading.school': 'bravery' })).toEqual([{ path: 'wading.school', why: 'There is no school of wading called “bravery”.' }]);
 	});
 

@@ -18,7 +18,7 @@ export interface Setting {
 
 const unitOptions = (like: Unit) => unitCodes.filter((u) => areAlike(like, u)).map((code) => ({ code, word: units[code].symbol || code }));
 const wadingSchools = [
-	{ code: 'depth-and-velocity', word: 'depth and speed: groups and beginners' },
+	{ code: 'depth-and-velocity', word: 'depth or speed: groups and beginners' },
 	{ code: 'depth-only', word: 'depth alone, a life jacket from a lesser depth' },
 	{ code: 'product', word: 'depth × speed: trained crews' }
 ];
@@ -32,7 +32,7 @@ const wadingWords: Record<string, string> = {
 const wadingStart: Record<string, MethodCard['wading']> = {
 	'depth-and-velocity': { school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 },
 	'depth-only': { school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 },
-	product: { school: 'product', product_m2_s: 0.9 }
+	product: { school: 'product', product_m2_s: 0.6 }
 };
 
 /** Everything that may be set in a card, in the order of the card. */
@@ -63,8 +63,13 @@ export function settingsOf(card: MethodCard): Setting[] {
 			options: unitOptions(unit)
 		})),
 		...Object.entries(Limits.shape).flatMap(([key, schema]) =>
-			key === 'flume' ? [] : [number('Limits', `limits.${key}`, schema.description ?? key, limits[key as Exclude<keyof Limits, 'flume'>])]
+			key === 'flume' || key === 'flumeName'
+				? []
+				: [number('Limits', `limits.${key}`, schema.description ?? key, limits[key as Exclude<keyof Limits, 'flume' | 'flumeName'>])]
 		),
+		...(card.steps.some((s) => s.tool === 'flow')
+			? [line('Flume', 'limits.flumeName', Limits.shape.flumeName.description ?? 'flumeName', card.limits?.flumeName ?? '')]
+			: []),
 		...Object.entries(card.limits?.flume ?? {}).map(([key, value]) => number('Flume', `limits.flume.${key}`, key, value))
 	];
 }
@@ -152,7 +157,11 @@ export function withSettings(card: MethodCard, texts: Readonly<Record<string, st
 	for (const [path, given] of Object.entries(texts)) {
 		const setting = known.get(path);
 		const text = given.trim();
-		if (!setting || path === 'wading.school' || (path.startsWith('wading.') && draft.wading.school !== card.wading.school)) continue;
+		if (path === 'wading.school' || (path.startsWith('wading.') && draft.wading.school !== card.wading.school)) continue;
+		if (!setting) {
+			why.push({ path, why: `This card has no setting “${path}”.` });
+			continue;
+		}
 		if (text === setting.text) continue;
 		const read = readSetting(setting, text);
 		if ('why' in read) why.push({ path, why: read.why });
@@ -165,9 +174,12 @@ export function withSettings(card: MethodCard, texts: Readonly<Record<string, st
 	return against.length ? { why: against } : { card: parsed.data };
 }
 
+/** Settings that need not be said. */
+const MAY_BE_EMPTY = /(spreadLimit|costIfMissing|floatCoefficient|flumeName)$/;
+
 function readSetting({ control, options, label, path }: Setting, text: string): { value: unknown } | { why: string } {
 	if (control === 'number') {
-		if (text === '') return path.endsWith('spreadLimit') ? { value: undefined } : { why: `Say a number for: ${label}.` };
+		if (text === '') return MAY_BE_EMPTY.test(path) ? { value: undefined } : { why: `Say a number for: ${label}.` };
 		const value = Number(text.replace(',', '.'));
 		return Number.isFinite(value) ? { value } : { why: `“${text}” is not a number.` };
 	}
@@ -182,7 +194,7 @@ function readSetting({ control, options, label, path }: Setting, text: string): 
 		if (!named?.every(([, n]) => Number.isFinite(n))) return { why: 'Write them as “dip: 1; wait: 60”, each with a number.' };
 		return { value: named.map(([word, n]) => (path.endsWith('.waits') ? { what: word, for_s: n } : { word, value: n })) };
 	}
-	if (path.endsWith('costIfMissing')) return { value: text === '' ? undefined : text };
+	if (MAY_BE_EMPTY.test(path)) return { value: text === '' ? undefined : text };
 	return text === '' ? { why: `${label} is missing.` } : { value: text };
 }
 

@@ -1,10 +1,12 @@
 // doubts
-export { weightOf, type Evidence, type Flag, type FlagCode, type Weight } from './reasons';
+export { isAboutPeople, weightOf, type Evidence, type Flag, type FlagCode, type Weight } from './reasons';
 // how sure
-export { readingUncertainty } from './uncertainty';
+export { coverage, readingUncertainty, type HowSure } from './uncertainty';
 // slips of unit and point
 export { readingSlips, slipGuesses, type Range, type SlipGuess } from './slips';
 // an instrument against what is known
 export { checkBuffers, checkSleeve, checkStandard, checkThermometer, type CalibrationRules } from './calibration';
 // a meter that comes to rest
 export { settling, type Rest, type Settling, type Shown } from './settling';
+// duplicates
+export { duplicateLimit, ENOUGH_PAIRS, type DuplicateLimit } from './duplicates';

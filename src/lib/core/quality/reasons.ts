@@ -8,7 +8,7 @@ import type { Unit } from '../quantity';
 export interface Evidence {
 	implausible: { parameter: string; seen: string; usual: string };
 	'outside-history': { parameter: string; seen: string; low: string; high: string; visits: number };
-	'replicates-apart': { parameter: string; spread: string; limit: string; readings: number };
+	'replicates-apart': { parameter: string; spread: string; limit: string; readings: number; isByPlace?: boolean };
 	'open-both-ways': { parameter: string };
 	/** `retype`: what the slip would have been, as it would be typed. */
 	'unit-slip': {
@@ -20,8 +20,13 @@ export interface Evidence {
 		high: string;
 		from: string;
 		retype?: { value: number; unit: Unit };
+		/** Which figure of a vertical is meant. */
+		place?: string;
 	};
 	'held-too-long': { label: string; held_h: number; limit_h: number };
+	'plating-unsaid': { label: string; limit_h: number };
+	'not-from-this-bottle': { label: string; parameter: string; with: string; because: string };
+	'not-filtered': { label: string; parameter: string; after_min: number | null; within_min: number };
 	'not-on-ice': { label: string; after_h: number };
 	'out-of-order': { first: string; then: string; because: string };
 	'plate-too-early': { label: string; age_h: number; readable_h: number };
@@ -32,6 +37,7 @@ export interface Evidence {
 	'blank-grew': { label: string; colonies: number };
 	'blank-not-clean': { label: string; parameter: string; seen: string };
 	'duplicates-apart': { parameter: string; first: string; second: string; apart_percent: number; limit_percent: number };
+	'duplicates-apart-log': { parameter: string; first: string; second: string; apart_log: number; limit_log: number; pairs: number };
 	'duplicate-alone': { label: string };
 	'below-blank': { drops: number; blankDrops: number };
 	'flume-submerged': { submergence_percent: number; limit_percent: number };
@@ -47,21 +53,33 @@ export interface Evidence {
 	'edge-missing': { side: string };
 	'section-impossible': { why: string };
 	'vertical-incomplete': { distance_m: number; lacks: string };
-	'over-wading-limit': { depth_m: number; velocity_m_s: number; limit: string };
+	'over-wading-limit': { depth_m: number | null; velocity_m_s: number | null; limit: string };
+	'waded-over-limit': { depth_m: number | null; velocity_m_s: number | null; limit: string };
+	'waded-untried': { limit: string };
+	'vertical-over-limit': { distance_m: number; depth_m: number | null; velocity_m_s: number | null; verticals: number; limit: string };
 	'life-jacket': { depth_m: number; limit_m: number };
+	'cold-water': { temperature_C: number; limit_C: number };
 	'not-sampled': { reason: string };
 	alone: Record<string, never>;
-	'waded-all-the-same': { dangers: string };
-	'sewage-signs': { signs: string };
+	'nobody-named': Record<string, never>;
+	'nobody-waits': Record<string, never>;
+	'in-spite-of-danger': { isWading: boolean; dangers: string };
+	'sewage-signs': { signs: string; to: string };
+	'report-now': { what: string; to: string };
+	'rain-contradicts': Record<string, never>;
 	'fresh-source': { nitrite: string; nitrate: string; percent: number; limit_percent: number };
 	'sterile-rinsed': { label: string };
 	'rinsed-otherwise': { label: string; rinses: number; wanted: number };
+	'rinse-unsaid': { label: string; wanted: number };
 	'not-preserved': { label: string; wanted: string };
 	'wrong-preservative': { label: string; with: string; wanted: string };
-	'blank-of-stream': { label: string };
-	'blank-water-unsaid': { label: string };
+	'blank-of-stream': { label: string; wanted: string };
+	'blank-water-unsaid': { label: string; wanted: string };
+	'blank-not-sterile': { label: string };
 	'wrong-bottle': { label: string; why: string };
 	'label-twice': { label: string };
+	'label-elsewhere': { label: string; site: string };
+	'cooler-warm': { temperature_C: number; limit_C: number };
 	'time-order': { first: string; then: string; what: string };
 	'finer-than-instrument': { parameter: string; seen: string; instrument: string; step: string };
 	'colour-early': { parameter: string; after_s: number; wait_s: number };
@@ -71,11 +89,17 @@ export interface Evidence {
 	'titrated-late': { bottle: string; after_h: number; limit_h: number };
 	'titrations-apart': { lowest: string; highest: string; limit: string };
 	'disc-spoiled': { why: string };
+	'disc-turned': { lost: string; seen: string };
 	'flume-not-level': { how: string };
 	'flume-unread-tail': Record<string, never>;
 	'tape-sags': { sag_m: number; tooLong_percent: number; limit_percent: number };
 	'gaugings-apart': { first: string; second: string; apart_percent: number; limit_percent: number };
 	'another-way': { asked: string; used: string; because: string };
+	'speeds-turned': { distance_m: number; at02_m_s: number; at08_m_s: number };
+	'run-apart': { time_s: number; usual_s: number; others: number };
+	'float-coefficient-high': { coefficient: number; depth_m: number; byDepth: number };
+	'widths-apart': { wetted_m: number; section_m: number; limit_percent: number };
+	'bankfull-narrow': { bankfull_m: number; wetted_m: number };
 	'typed-once': Record<string, never>;
 	supersaturated: { percent: number };
 	'two-values': { path: string; shown: string; other: string };
@@ -92,7 +116,10 @@ export const weights = {
 	'replicates-apart': 'ask',
 	'open-both-ways': 'spoils',
 	'unit-slip': 'ask',
-	'held-too-long': 'spoils',
+	'held-too-long': 'ask',
+	'plating-unsaid': 'ask',
+	'not-from-this-bottle': 'spoils',
+	'not-filtered': 'ask',
 	'not-on-ice': 'ask',
 	'out-of-order': 'ask',
 	'plate-too-early': 'ask',
@@ -103,6 +130,7 @@ export const weights = {
 	'blank-grew': 'spoils',
 	'blank-not-clean': 'spoils',
 	'duplicates-apart': 'ask',
+	'duplicates-apart-log': 'ask',
 	'duplicate-alone': 'ask',
 	'below-blank': 'ask',
 	'flume-submerged': 'spoils',
@@ -118,21 +146,33 @@ export const weights = {
 	'edge-missing': 'spoils',
 	'section-impossible': 'spoils',
 	'vertical-incomplete': 'ask',
-	'over-wading-limit': 'note',
-	'life-jacket': 'note',
+	'over-wading-limit': 'ask',
+	'waded-over-limit': 'ask',
+	'waded-untried': 'ask',
+	'vertical-over-limit': 'ask',
+	'life-jacket': 'ask',
+	'cold-water': 'note',
 	'not-sampled': 'note',
 	alone: 'ask',
-	'waded-all-the-same': 'ask',
+	'nobody-named': 'ask',
+	'nobody-waits': 'ask',
+	'in-spite-of-danger': 'ask',
 	'sewage-signs': 'ask',
+	'report-now': 'ask',
+	'rain-contradicts': 'ask',
 	'fresh-source': 'ask',
 	'sterile-rinsed': 'spoils',
 	'rinsed-otherwise': 'ask',
+	'rinse-unsaid': 'ask',
 	'not-preserved': 'ask',
 	'wrong-preservative': 'spoils',
 	'blank-of-stream': 'spoils',
 	'blank-water-unsaid': 'ask',
+	'blank-not-sterile': 'ask',
 	'wrong-bottle': 'ask',
 	'label-twice': 'ask',
+	'label-elsewhere': 'ask',
+	'cooler-warm': 'ask',
 	'time-order': 'ask',
 	'finer-than-instrument': 'ask',
 	'colour-early': 'ask',
@@ -142,11 +182,17 @@ export const weights = {
 	'titrated-late': 'ask',
 	'titrations-apart': 'ask',
 	'disc-spoiled': 'ask',
+	'disc-turned': 'ask',
 	'flume-not-level': 'ask',
 	'flume-unread-tail': 'ask',
 	'tape-sags': 'ask',
 	'gaugings-apart': 'ask',
 	'another-way': 'note',
+	'speeds-turned': 'ask',
+	'run-apart': 'ask',
+	'float-coefficient-high': 'ask',
+	'widths-apart': 'ask',
+	'bankfull-narrow': 'ask',
 	'typed-once': 'ask',
 	supersaturated: 'note',
 	'two-values': 'ask',
@@ -160,3 +206,18 @@ export type Flag = {
 }[FlagCode];
 
 export const weightOf = (flag: Flag): Weight => weights[flag.code];
+
+/** Doubts about what people do and not about a figure: they are said, and hold no figure back. */
+const aboutPeople: readonly FlagCode[] = [
+	'over-wading-limit',
+	'waded-over-limit',
+	'waded-untried',
+	'vertical-over-limit',
+	'life-jacket',
+	'cold-water',
+	'alone',
+	'nobody-named',
+	'nobody-waits',
+	'in-spite-of-danger'
+];
+export const isAboutPeople = (flag: Flag): boolean => aboutPeople.includes(flag.code);

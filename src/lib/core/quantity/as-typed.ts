@@ -10,6 +10,8 @@ export const inPlaceUnit = <U extends Unit>(typed: AsTyped<U>, unit: U): number 
 export function whyNoMeasure(value: unknown, what: string, unit: Unit, low: number, high: number): string | null {
 	const typed = value as Partial<{ value: unknown; unit: unknown }> | null;
 	const parts = typeof value === 'number' ? { number: value, from: unit } : { number: typed?.value, from: typed?.unit };
+	const strange = typeof value === 'object' && value !== null ? Object.keys(value).find((key) => key !== 'value' && key !== 'unit') : undefined;
+	if (strange !== undefined) return `${what} is a value and its unit; it has no “${strange.slice(0, 40)}”`;
 	if (typeof parts.number !== 'number' || !Number.isFinite(parts.number)) return `${what} must be a number`;
 	if (typeof parts.from !== 'string' || !Object.hasOwn(units, parts.from)) return `${what} needs a known unit, or none where it is in ${units[unit].symbol}`;
 	const from = parts.from as Unit;

@@ -6,7 +6,9 @@ const common = {
 	/** Code of the instrument that gave the figure. */
 	instrument: z.string().min(1).max(40).optional(),
 	/** How it was read, in the method card's word. */
-	method: z.string().min(1).max(40).optional()
+	method: z.string().min(1).max(40).optional(),
+	/** It comes from a stand-in for a device and says nothing of any stream. */
+	isSimulated: z.literal(true).optional()
 };
 const number = z.number({ error: 'a number is needed here' });
 
@@ -38,13 +40,18 @@ export const withQualifier = (number: number, qualifier: Qualifier, unit: Unit):
 /** The same figure in another unit of its dimension; instrument and method stay. Throws RangeError across dimensions. */
 export function figureIn(figure: Figure, unit: Unit): Figure {
 	const { number, qualifier } = amount(figure);
-	const { instrument, method } = figure;
+	const { instrument, method, isSimulated } = figure;
 	return {
 		...withQualifier(convert(number, figure.unit, unit), qualifier, unit),
 		...(instrument === undefined ? {} : { instrument }),
-		...(method === undefined ? {} : { method })
+		...(method === undefined ? {} : { method }),
+		...(isSimulated === undefined ? {} : { isSimulated })
 	};
 }
+
+/** Whether a figure comes from a stand-in. Before it had a field of its own, its method said so in words. */
+export const isFromStandIn = ({ isSimulated, method }: Pick<Figure, 'isSimulated' | 'method'>): boolean =>
+	isSimulated === true || method?.endsWith(', simulated') === true;
 
 /** The number to so many significant digits, with no exponent and no digits that the uncertainty does not bear. */
 export function significant(number: number, digits: number): string {
@@ -57,10 +64,28 @@ export function significant(number: number, digits: number): string {
 /** A number as it is written, without the digits that a change of unit leaves behind. */
 export const writeNumber = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
 
-/** A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`. `decimals` absent: as typed. */
+/** More digits than this are not read off anything: they come from arithmetic. */
+const MOST_READ_DIGITS = 6;
+
+/**
+ * Decimals in which a number is shown: those asked for, and never fewer than were read. A number with more digits than anybody
+ * reads was worked out, and is shown in those asked for.
+ */
+export function decimalsShown(number: number, asked: number): number {
+	const text = String(Math.abs(number));
+	if (!/^\d+\.\d+$/.test(text) || text.replace('.', '').replace(/^0+/, '').length > MOST_READ_DIGITS) return asked;
+	return Math.max(asked, text.length - text.indexOf('.') - 1);
+}
+
+/** A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`, in so many decimals and never fewer than were read. `decimals` absent: as typed. */
 export function writeFigure(figure: Figure, decimals?: number): string {
-	const { number, qualifier } = amount(figure);
-	const digits = decimals === undefined ? String(number) : number.toFixed(decimals);
+	const { number } = amount(figure);
+	return writeExactly(figure, decimals === undefined ? String(number) : number.toFixed(decimalsShown(number, decimals)));
+}
+
+/** A figure with these digits. */
+export function writeExactly(figure: Figure, digits: string): string {
+	const { qualifier } = amount(figure);
 	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
 	return `${side}${digits.replace('-', '−')} ${units[figure.unit].symbol}`;
 }

@@ -1,7 +1,20 @@
 // units
 export { areAlike, convert, unitCodes, units, type Unit } from './unit';
 // figures
-export { amount, exactly, Figure, figureIn, significant, withQualifier, writeFigure, writeNumber, type Qualifier } from './figure';
+export {
+	amount,
+	decimalsShown,
+	exactly,
+	Figure,
+	figureIn,
+	isFromStandIn,
+	significant,
+	withQualifier,
+	writeExactly,
+	writeFigure,
+	writeNumber,
+	type Qualifier
+} from './figure';
 export { meanFigure } from './mean-figure';
 // figures reckoned with
 export { certain, decimalsBorne, follows, measured, rounded, sumOf, type Measured } from './measured';

@@ -92,7 +92,7 @@ describe('writing', () => {
 	it('says below and over, never a bare limit, and a real minus', () => {
 		expect(writeFigure({ below: 0.05, unit: 'mg_L' })).toBe('below 0.05 mg/L');
 		expect(writeFigure({ above: 120, unit: 'cm' })).toBe('over 120 cm');
-		expect(writeFigure({ value: -1.25, unit: 'degC' }, 1)).toBe('−1.3 °C');
+		expect(writeFigure({ value: -1.25, unit: 'degC' }, 1)).toBe('−1.25 °C');
 	});
 
 	it.each([

@@ -26,6 +26,7 @@ export const units = {
 	m3_s: { symbol: 'm³/s', dimension: 'discharge', toBase: 1, offset: 0 },
 	L_s: { symbol: 'L/s', dimension: 'discharge', toBase: 0.001, offset: 0 },
 	ft3_s: { symbol: 'ft³/s', dimension: 'discharge', toBase: 0.028316846592, offset: 0 },
+	PSU: { symbol: 'PSU', dimension: 'salinity', toBase: 1, offset: 0 },
 	pH: { symbol: 'pH', dimension: 'acidity', toBase: 1, offset: 0 },
 	NTU: { symbol: 'NTU', dimension: 'turbidity', toBase: 1, offset: 0 },
 	cfu_100mL: { symbol: 'per 100 mL', dimension: 'count density', toBase: 1, offset: 0 },

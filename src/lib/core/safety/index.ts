@@ -1,4 +1,4 @@
 // to wade or not
-export { wadingRuleAt, wadingStanding, WadingLimit, type WadingRule, type Water } from './wading';
+export { ABSOLUTE, wadingRuleAt, wadingStanding, WadingLimit, type WadingRule, type Water } from './wading';
 // said at the step
-export { cautionFor } from './cautions';
+export { cautionFor, COLD_WATER_C } from './cautions';

@@ -7,15 +7,21 @@ const crew: WadingLimit = { school: 'product', product_m2_s: 0.6 };
 
 it.each<[string, WadingLimit, object, string]>([
 	['deep and fast', beginners, { depth_m: 0.4, velocity_m_s: 0.5 }, 'over'],
-	['deep and slow', beginners, { depth_m: 0.4, velocity_m_s: 0.2 }, 'under'],
-	['shallow, speed not tried', beginners, { depth_m: 0.2 }, 'under'],
-	['deep, speed not tried', beginners, { depth_m: 0.4 }, 'unknown'],
-	['at the limit itself', beginners, { depth_m: 0.3, velocity_m_s: 0.9 }, 'under'],
+	['deep and slow', beginners, { depth_m: 0.4, velocity_m_s: 0.2 }, 'over'],
+	['shallow and fast', beginners, { depth_m: 0.2, velocity_m_s: 0.9 }, 'over'],
+	['shallow and fast the other way', beginners, { depth_m: 0.2, velocity_m_s: -0.9 }, 'over'],
+	['shallow, speed not tried', beginners, { depth_m: 0.2 }, 'unknown'],
+	['deep, speed not tried', beginners, { depth_m: 0.4 }, 'over'],
+	['at the limit itself', beginners, { depth_m: 0.3, velocity_m_s: 0.3 }, 'under'],
 	['above the knee', knee, { depth_m: 0.6 }, 'over'],
-	['under the knee', knee, { depth_m: 0.4 }, 'lifeJacket'],
+	['under the knee, speed not tried', knee, { depth_m: 0.4 }, 'unknown'],
+	['under the knee', knee, { depth_m: 0.4, velocity_m_s: 0.5 }, 'lifeJacket'],
+	['under the knee in a chute', knee, { depth_m: 0.4, velocity_m_s: 3.1 }, 'over'],
 	['nothing tried', knee, {}, 'unknown'],
 	['a crew in strong water', crew, { depth_m: 0.8, velocity_m_s: 0.9 }, 'over'],
-	['a crew with half the figures', crew, { depth_m: 0.8 }, 'unknown']
+	['a crew with half the figures', crew, { depth_m: 0.8 }, 'unknown'],
+	['a crew in a deep slow pool', crew, { depth_m: 1.3, velocity_m_s: 0.1 }, 'over'],
+	['a card that allows more than any may', { school: 'product', product_m2_s: 5 }, { depth_m: 1, velocity_m_s: 0.9 }, 'over']
 ])('%s', (_, limit, water, standing) => {
 	expect(wadingStanding(water, limit)).toBe(standing);
 });

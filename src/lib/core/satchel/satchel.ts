@@ -1,8 +1,11 @@
 import { z } from 'zod';
+import type { Trip } from '../custody';
+import { FlumeRating } from '../discharge';
 import type { Context, InstrumentFacts } from '../evaluate';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
 import { MethodCard } from '../method';
+import { parameterCodes } from '../quantity';
 import type { GearWarning, RoundQuestion } from '../schedule';
 
 const Person = z.object({ id: z.string(), name: z.string(), initials: z.string() });
@@ -10,7 +13,15 @@ const Person = z.object({ id: z.string(), name: z.string(), initials: z.string()
 /** What a phone carries to work with no network: reference data as they stood, and the visits that are still open. */
 export const Satchel = z.object({
 	packedAt: z.iso.datetime(),
-	program: z.object({ id: z.string(), name: z.string(), timeZone: z.string() }),
+	program: z.object({
+		id: z.string(),
+		name: z.string(),
+		timeZone: z.string(),
+		/** Stand-ins for devices work in the demo and nowhere else. */
+		isDemo: z.boolean().default(false),
+		/** Whom to tell of what cannot wait. */
+		reportTo: z.string().default('')
+	}),
 	member: Person.extend({ role: z.string(), teamId: z.string().nullable() }),
 	people: z.array(Person),
 	team: z.array(Person),
@@ -48,6 +59,9 @@ export const Satchel = z.object({
 	),
 	cards: z.array(z.object({ id: z.string(), inUse: z.boolean(), card: MethodCard })),
 	thresholds: z.array(Threshold),
+	flumes: z.array(FlumeRating).default([]),
+	/** Earlier duplicates, by parameter: how far they usually lie apart. */
+	duplicatesBefore: z.partialRecord(z.enum(parameterCodes), z.array(z.tuple([z.number(), z.number()]))).default({}),
 	instruments: z.array(z.object({ kind: z.string(), facts: z.custom<InstrumentFacts>((v) => typeof v === 'object' && v !== null) })),
 	rounds: z.array(
 		z.object({
@@ -65,6 +79,11 @@ export const Satchel = z.object({
 				.default(null),
 			/** Codes of the instruments that its team takes along. */
 			kit: z.array(z.string()).default([]),
+			/** Where its bottles go, and when that lab is open from the day on. */
+			trip: z
+				.custom<Trip>((v) => typeof v === 'object')
+				.nullable()
+				.default(null),
 			/** What is wrong with the gear, as known when this was packed. */
 			gear: z.array(z.custom<GearWarning>((v) => typeof v === 'object' && v !== null)).default([])
 		})
@@ -79,14 +98,17 @@ export type Satchel = z.infer<typeof Satchel>;
 export type SatchelSite = Satchel['sites'][number];
 
 /** The context for a visit to one of the satchel's sites; null when the site is not in it. */
-export function contextFrom(satchel: Satchel, siteId: string, now_ms: number): Context | null {
+export function contextFrom(satchel: Satchel, siteId: string, now_ms: number, around: Pick<Context, 'trip' | 'labelsElsewhere'> = {}): Context | null {
 	const site = satchel.sites.find((s) => s.id === siteId);
 	if (!site) return null;
 	return {
 		now_ms,
 		timeZone: satchel.program.timeZone,
-		site: { code: site.code, elevation_m: site.elevation_m, wadingDepth_m: site.wadingDepth_m, usual: site.usual },
-		instruments: instrumentsOf(satchel)
+		site: { code: site.code, elevation_m: site.elevation_m, latitude: site.latitude ?? undefined, wadingDepth_m: site.wadingDepth_m, usual: site.usual },
+		instruments: instrumentsOf(satchel),
+		reportTo: satchel.program.reportTo || undefined,
+		duplicatesBefore: satchel.duplicatesBefore,
+		...around
 	};
 }
 

@@ -8,6 +8,7 @@ const DAY = 24 * HOUR;
 const nothing: ProgramFacts = {
 	clocks: [],
 	openVisits: [],
+	overdue_h: 2,
 	sites: [],
 	rounds: [],
 	waiting: { results: 0, visits: 0, oldest_ms: null },
@@ -28,7 +29,28 @@ describe('the next grab', () => {
 });
 
 describe('the agenda', () => {
-	const bottle = { kind: 'bacteria-holding', visitId: 'v', label: 'B1', site: 'Site', start_ms: now - HOUR, due_ms: now + 3 * HOUR, last_ms: now + 5 * HOUR };
+	const bottle = {
+		kind: 'bacteria-holding',
+		visitId: 'v',
+		label: 'B1',
+		site: 'Site',
+		start_ms: now - HOUR,
+		due_ms: now + 3 * HOUR,
+		last_ms: now + 5 * HOUR,
+		deadline: null
+	};
+	const out = {
+		visitId: 'v',
+		site: 'Site 1',
+		crew: ['Ada'],
+		tied: 1,
+		asked: 9,
+		started_ms: now - HOUR,
+		heard_ms: now - HOUR,
+		waits: null,
+		back_ms: null,
+		isOnPaper: false
+	};
 
 	it('is empty when nothing is due', () => {
 		expect(agenda(nothing, now)).toEqual([]);
@@ -65,7 +87,7 @@ describe('the agenda', () => {
 		};
 		const [grab] = agenda(due, now);
 		expect(sayItem(grab!, now, 'Etc/UTC').reason).toBe('Day 29 since the last; aimed at 30. Upper round goes there Fri 15 May.');
-		const there = { ...due, rounds: [], openVisits: [{ visitId: 'v', site: 'Site 1', crew: ['Ada'], tied: 1, asked: 9, started_ms: now - HOUR }] };
+		const there = { ...due, rounds: [], openVisits: [out] };
 		expect(agenda(there, now).map((i) => i.kind)).toEqual(['open-visit']);
 	});
 
@@ -79,6 +101,24 @@ describe('the agenda', () => {
 		expect(kinds(null, now - 90 * DAY)).toEqual([]);
 	});
 
+	it('puts a visit of which nothing is heard before all else, and says whom to call', () => {
+		const late = (more: object) => agenda({ ...nothing, clocks: [{ ...bottle, last_ms: now - HOUR }], openVisits: [{ ...out, ...more }] }, now)[0]!;
+		expect(late({})).toMatchObject({ kind: 'bottle' }); // heard of an hour ago
+		expect(late({ heard_ms: now - 3 * HOUR })).toMatchObject({ kind: 'open-visit', when: 'late', isOverdue: true });
+		// who said when they would be back is waited for until then, whatever was heard
+		expect(late({ heard_ms: now - 3 * HOUR, back_ms: now + HOUR })).toMatchObject({ kind: 'bottle' });
+		expect(late({ heard_ms: now - 3 * HOUR, isOnPaper: true })).toMatchObject({ kind: 'bottle' });
+		const said = sayItem(late({ back_ms: now - HOUR, waits: 'Ilse' }), now, 'Etc/UTC');
+		expect(said.deed.join('')).toBe('Not back yet from Site 1');
+		expect(said.reason).toMatch(/They meant to be back at 10:20: call them now, and Ilse, who waits for them\./);
+	});
+
+	it('says of a bottle what sets its last moment', () => {
+		const deadline = { because: 'closing' as const, lab: 'the lab', first: null, isShut: false };
+		const [item] = agenda({ ...nothing, clocks: [{ ...bottle, deadline }] }, now);
+		expect(sayItem(item!, now, 'Etc/UTC').reason).toMatch(/At the lab by 16:20: it closes then\./);
+	});
+
 	it('says every kind of item in whole words', () => {
 		const items = agenda(
 			{
@@ -86,7 +126,7 @@ describe('the agenda', () => {
 				clocks: [bottle],
 				waiting: { results: 3, visits: 1, oldest_ms: now - DAY },
 				conflicts: [{ visitId: 'v', site: 'Site' }],
-				openVisits: [{ visitId: 'v', site: 'Site', crew: [], tied: 0, asked: 9, started_ms: now }]
+				openVisits: [{ ...out, crew: [] }]
 			},
 			now
 		);

@@ -1,10 +1,36 @@
+import type { LabDeadline } from '../custody';
 import { nextGrab, type GrabWindow } from './spacing';
 
 /** What is known of a program at a moment, from which everything that is due follows. Instants in ms since 1970. */
 export interface ProgramFacts {
 	/** What is running somewhere: bottles to be plated, plates to be read, gear to dry. */
-	clocks: { kind: string; visitId: string; label: string; site: string; start_ms: number; due_ms: number; last_ms: number }[];
-	openVisits: { visitId: string; site: string; crew: string[]; tied: number; asked: number; started_ms: number }[];
+	clocks: {
+		kind: string;
+		visitId: string;
+		label: string;
+		site: string;
+		start_ms: number;
+		due_ms: number;
+		last_ms: number;
+		/** What sets a bottle's last moment; null where nothing was said. */
+		deadline: Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'> | null;
+	}[];
+	openVisits: {
+		visitId: string;
+		site: string;
+		crew: string[];
+		tied: number;
+		asked: number;
+		started_ms: number;
+		/** When anything was last heard of it. */
+		heard_ms: number;
+		/** Who waits for them, and from when on that person asks; null where nobody said. */
+		waits: string | null;
+		back_ms: number | null;
+		isOnPaper: boolean;
+	}[];
+	/** Hours after which a visit of which nothing is heard counts as overdue. */
+	overdue_h: number;
 	sites: { code: string; name: string; lastGrab_ms: number | null }[];
 	rounds: { id: string; name: string; starts_ms: number; sites: string[] }[];
 	waiting: { results: number; visits: number; oldest_ms: number | null };
@@ -13,8 +39,8 @@ export interface ProgramFacts {
 }
 
 export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
-	| ({ kind: 'bottle' | 'plate' | 'gear' } & Omit<ProgramFacts['clocks'][number], 'kind'>)
-	| ({ kind: 'open-visit' } & ProgramFacts['openVisits'][number])
+	| ({ kind: 'bottle' | 'plate' | 'gear'; isForBacteria: boolean } & Omit<ProgramFacts['clocks'][number], 'kind'>)
+	| ({ kind: 'open-visit'; isOverdue: boolean } & ProgramFacts['openVisits'][number])
 	| { kind: 'grab'; code: string; name: string; window: GrabWindow; round: { name: string; starts_ms: number } | null }
 	| ({ kind: 'round' } & ProgramFacts['rounds'][number])
 	| ({ kind: 'review' } & ProgramFacts['waiting'])
@@ -31,7 +57,10 @@ const IN_USE_days = 45;
 export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 	const items: Item[] = [
 		...facts.clocks.flatMap((clock) => running(clock, now_ms)),
-		...facts.openVisits.map((v): Item => ({ kind: 'open-visit', when: now_ms - v.started_ms > 12 * HOUR_ms ? 'late' : 'now', at_ms: v.started_ms, ...v })),
+		...facts.openVisits.map((v): Item => {
+			const isOverdue = !v.isOnPaper && now_ms > (v.back_ms ?? v.heard_ms + facts.overdue_h * HOUR_ms);
+			return { kind: 'open-visit', when: isOverdue ? 'late' : 'now', at_ms: isOverdue ? -Infinity : v.started_ms, isOverdue, ...v };
+		}),
 		...grabs(facts, now_ms),
 		...facts.rounds.filter((r) => r.starts_ms > now_ms).map((r): Item => ({ kind: 'round', when: 'later', at_ms: r.starts_ms, ...r })),
 		...reviews(facts.waiting, now_ms),
@@ -42,14 +71,17 @@ export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 	return items.sort((a, b) => rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
 }
 
-const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = { 'bacteria-holding': 'bottle', incubation: 'plate', drying: 'gear' };
+const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = { 'bacteria-holding': 'bottle', holding: 'bottle', incubation: 'plate', drying: 'gear' };
 
 /** A bottle runs out from the start; a plate and wet gear can wait until their time has come. */
 function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: number): Item[] {
 	const what = kindOf[kind];
+	const isForBacteria = kind === 'bacteria-holding';
 	if (!what) return [];
 	const when = clock.last_ms < now_ms ? 'late' : what === 'bottle' || clock.due_ms <= now_ms ? 'now' : 'later';
-	return [{ kind: what, when: what === 'gear' && when === 'late' ? 'now' : when, at_ms: when === 'later' ? clock.due_ms : clock.last_ms, ...clock }];
+	return [
+		{ kind: what, when: what === 'gear' && when === 'late' ? 'now' : when, at_ms: when === 'later' ? clock.due_ms : clock.last_ms, isForBacteria, ...clock }
+	];
 }
 
 function grabs({ sites, rounds, openVisits }: ProgramFacts, now_ms: number): Item[] {

@@ -13,3 +13,6 @@ export function dryingDays(wet_ms: number, times: DryingTimes, southern = false)
 	if (month >= 5 && month <= 7) return times.drySummer_days;
 	return month === 11 || month <= 1 ? times.dryWinter_days : times.drySpringAutumn_days;
 }
+
+/** Whether a place has the seasons of the southern half of the earth. */
+export const isSouthern = ({ latitude }: { latitude?: number | null | undefined }): boolean => (latitude ?? 0) < 0;

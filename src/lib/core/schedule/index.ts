@@ -1,7 +1,7 @@
 // spacing of grabs
 export { nextGrab, type GrabSpacing, type GrabState, type GrabWindow } from './spacing';
 // how long gear must dry
-export { dryingDays, type DryingTimes } from './drying';
+export { dryingDays, isSouthern, type DryingTimes } from './drying';
 // everything that is due
 export { agenda, type Item, type ProgramFacts } from './agenda';
 // drives

@@ -6,6 +6,7 @@ export { nothingYet, putTogether, runningSd, withOneMore, type RunningSummary } 
 export { bootstrapInterval, type Resampling } from './bootstrap';
 // distributions
 export { gammaQuantile } from './distributions/gamma';
+export { studentWithin } from './distributions/student';
 // two samples
 export { linearRegression, type Regression } from './regression';
 export { mannWhitney, pairedWilcoxon, spearman } from './rank-tests';
@@ -13,6 +14,8 @@ export { mannWhitney, pairedWilcoxon, spearman } from './rank-tests';
 export { mannKendall, type MannKendall } from './trend/mann-kendall';
 export { theilSen, type TheilSen } from './trend/theil-sen';
 export { seasonalKendall, seasonalSenSlope, type SeasonalKendall, type SeasonalSlope } from './trend/seasonal-kendall';
+export { censoredSeasonalSlope, type CensoredSlope, type CensoredValue } from './trend/censored-slope';
+export { normalTwoSided, zOf } from './distributions/normal';
 export type { SeasonValue } from './trend/seasons';
 // non-detects
 export { kaplanMeierLeftCensored } from './censored/kaplan-meier';

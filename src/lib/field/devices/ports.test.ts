@@ -60,13 +60,17 @@ describe('where the phone is', () => {
 
 	it('is what the phone says', async () => {
 		withPosition((found) => found({ coords: { latitude: 48.41234567, longitude: -27.3, accuracy: 8.4 } }));
-		expect(await findPosition(near)).toEqual({ latitude: 48.412346, longitude: -27.3, accuracy_m: 8, isSimulated: false });
+		expect(await findPosition(near, false)).toEqual({ latitude: 48.412346, longitude: -27.3, accuracy_m: 8, isSimulated: false });
 	});
-	it('is a stand-in near the site, marked so, where the phone may not or cannot say', async () => {
+	it('is nothing where the phone may not or cannot say: an invented place confirms no real one', async () => {
 		withPosition((_, failed) => failed());
-		expect(await findPosition(near)).toMatchObject({ isSimulated: true });
+		expect(await findPosition(near, false)).toBeNull();
 		vi.stubGlobal('navigator', {});
-		const guess = await findPosition(near);
+		expect(await findPosition(near, false)).toBeNull();
+	});
+	it('is a stand-in near the site, marked so, in the demo alone', async () => {
+		vi.stubGlobal('navigator', {});
+		const guess = (await findPosition(near, true))!;
 		expect(guess.isSimulated).toBe(true);
 		expect(Math.abs(guess.latitude - near.latitude)).toBeLessThan(0.001);
 	});

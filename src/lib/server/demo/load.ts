@@ -99,7 +99,7 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 		code: 'tessel',
 		name: 'Tessel Stream Watch',
 		timeZone: 'Etc/UTC',
-		settings: { thresholds, season: seasonOf(now_ms) },
+		settings: { thresholds, season: seasonOf(now_ms), reportTo: 'the coordinator, by telephone, at once' },
 		isDemo: true
 	});
 	await tx.insert(logbookTip).values({ programId });
@@ -153,7 +153,8 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 
 	const cardId = id();
 	await tx.insert(methodCard).values({ programId, id: cardId, code: streamVisit.code });
-	const cards = [streamVisit1, streamVisit].map((card) => ({ id: id(), card }));
+	// trained crews: depth and speed together decide
+	const cards = [streamVisit1, streamVisit].map((card) => ({ id: id(), card: { ...card, wading: { school: 'product' as const, product_m2_s: 0.6 } } }));
 	await tx.insert(methodCardVersion).values(
 		cards.map(({ id: versionId, card }, i) => ({
 			programId,
@@ -238,6 +239,7 @@ function planRounds(cast: Cast): RoundPlan[] {
 				startedAt_ms,
 				crew: crewFor(cast, name, back, daysAgo),
 				kit: kitOf[name],
+				backAfter_min: 60 * 8,
 				truth: truthAt(place, startedAt_ms, daysAgo, Math.min(1, daysAgo / 1080), w, chance),
 				oxygenDrift: name === 'Middle' && daysAgo < FORGOTTEN_PROBE_days ? 0.085 * (1 - daysAgo / FORGOTTEN_PROBE_days) : 0,
 				...(daysAgo === 0 && place.code === 'EB1' ? { stopAfter_min: NOW_ON_SITE_min - 8 } : {}),

@@ -1,8 +1,11 @@
 import type { Threshold } from '../../core/interpret';
 
-/* What the invented program wants of its streams: usual figures, each a setting that a coordinator checks with the authority. */
+/*
+ * What the invented program wants of its streams. The figures are invented with it: a coordinator enters those of the authority,
+ * most of which are limits of a season's statistic, not of one sample.
+ */
 const coldWater = 'cold-water fish';
-const source = 'program setting; check with your authority';
+const source = 'invented example; enter what your authority says';
 
 export const thresholds: Threshold[] = [
 	{
@@ -11,8 +14,8 @@ export const thresholds: Threshold[] = [
 		source,
 		bands: [
 			{ from: -2, word: 'cold enough', state: 'good' },
-			{ from: 16, word: 'warm for trout', state: 'watch' },
-			{ from: 20, word: 'too warm for trout', state: 'act' }
+			{ from: 16, word: 'warm', state: 'watch' },
+			{ from: 20, word: 'too warm for cold-water fish', state: 'act' }
 		]
 	},
 	{
@@ -43,7 +46,7 @@ export const thresholds: Threshold[] = [
 		bands: [
 			{ from: 0, word: 'fresh', state: 'good' },
 			{ from: 500, word: 'raised', state: 'watch' },
-			{ from: 900, word: 'salt or sewage', state: 'act' }
+			{ from: 900, word: 'high: look for the cause', state: 'act' }
 		]
 	},
 	{
@@ -68,22 +71,22 @@ export const thresholds: Threshold[] = [
 	},
 	{
 		parameter: 'e-coli',
-		use: 'bathing',
+		use: 'one sample of bacteria',
 		source,
 		bands: [
-			{ from: 0, word: 'within the limit', state: 'good' },
-			{ from: 235, word: 'over the limit', state: 'watch' },
-			{ from: 1000, word: 'far over the limit', state: 'act' }
+			{ from: 0, word: 'low in this sample', state: 'good' },
+			{ from: 300, word: 'raised in this sample', state: 'watch' },
+			{ from: 1200, word: 'high in this sample: sample again', state: 'act' }
 		]
 	},
 	{
 		parameter: 'nitrite',
-		use: 'sewage',
+		use: 'a source nearby',
 		source,
 		bands: [
-			{ from: 0, word: 'no sign of it', state: 'good' },
-			{ from: 0.05, word: 'a source may be near', state: 'watch' },
-			{ from: 0.2, word: 'fresh and near', state: 'act' }
+			{ from: 0, word: 'little', state: 'good' },
+			{ from: 0.05, word: 'raised: look for the cause', state: 'watch' },
+			{ from: 0.2, word: 'high: look for the cause', state: 'act' }
 		]
 	}
 ];

@@ -44,8 +44,8 @@ const scenes: readonly Scene[] = [
 			bottle(write, first, at, 'bacteria', 'TE1', 9, 12);
 			write(second, 14, 'readings/air-temperature/shade', { value: 13.5, unit: 'degC', instrument: 'T-1' });
 			write(first, 17, 'readings/water-temperature/main', { value: 9.8, unit: 'degC', instrument: 'M-1' });
-			wait(write, second, at, 'phosphate', 'Phosphate by colour kit', 46, 810, 1110);
-			wait(write, second, at, 'nitrate', 'Nitrate by strip', 51.5, 60, 120);
+			wait(write, second, at, 'phosphate', 'Phosphate by colour kit', 46, 630, 1830);
+			wait(write, second, at, 'nitrate', 'Nitrate by strip', 51.5, 70, 130);
 		}
 	},
 	{
@@ -57,7 +57,13 @@ const scenes: readonly Scene[] = [
 			bottle(write, first, at, 'bacteria', 'HO1', 6, 9);
 			write(first, 15, 'readings/water-temperature/main', { value: 10.4, unit: 'degC', instrument: 'M-1' });
 			for (const [i, slot] of ['left', 'left-of-middle', 'middle', 'right-of-middle', 'right'].entries())
-				write(first, 20 + i, `readings/dissolved-oxygen/${slot}`, { value: 10.3 + (i % 3) / 10, unit: 'mg_L', instrument: 'M-1', method: 'meter, simulated' });
+				write(first, 20 + i, `readings/dissolved-oxygen/${slot}`, {
+					value: 10.3 + (i % 3) / 10,
+					unit: 'mg_L',
+					instrument: 'M-1',
+					method: 'meter',
+					isSimulated: true
+				});
 			for (const [i, id] of ['first', 'second'].entries()) {
 				write(second, 26 + i, `titrations/${id}/hasBubble`, false);
 				write(second, 28 + i, `titrations/${id}/fixedAt`, at(28 + i));
@@ -102,6 +108,7 @@ const scenes: readonly Scene[] = [
 ];
 
 function arrive(write: Write, who: Writer, access: string, depth_m: number, velocity_m_s: number, minute = 2): void {
+	write(who, minute, 'arrival/waiting/who', 'the coordinator, at home');
 	write(who, minute, 'arrival/depth_m', depth_m);
 	write(who, minute, 'arrival/velocity_m_s', velocity_m_s);
 	write(who, minute + 0.5, 'arrival/access', access);
@@ -125,6 +132,9 @@ function bottle(
 	write(who, written, `${base}/filledAt`, at(filled));
 	if (iced !== null) write(who, Math.max(written, iced), `${base}/onIceAt`, at(iced));
 }
+
+/** When they mean to be back: long after the demo starts, so that it does not start with a search. */
+const BACK_min = 300;
 
 function wait(write: Write, who: Writer, at: (minute: number) => string, id: string, what: string, minute: number, least_s: number, most_s: number): void {
 	write(who, minute, `waits/${id}/what`, what);
@@ -150,6 +160,7 @@ export function visitsUnderWay(of: {
 		const opened = isOnPaper ? begun_min - 60 : 0;
 		write(people[0], opened, 'opening', { siteId, cardVersionId: of.cardVersionId, startedAt: at(0), ...(isOnPaper ? { isOnPaper } : {}) });
 		for (const person of isOnPaper ? [people[0]] : people) write(people[0], opened, `arrival/crew/${person.initials}/initials`, person.initials);
+		if (!isOnPaper) write(people[0], 2, 'arrival/waiting/backAt', at(begun_min + BACK_min));
 		lines(write, people, at);
 		return entries;
 	});

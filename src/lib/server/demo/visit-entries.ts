@@ -8,6 +8,7 @@ import type { DemoPerson } from './people';
 import { profileFor, round, type Truth } from './water-model';
 
 const MINUTE_ms = 60_000;
+const PLATED_AFTER_ms = 15 * MINUTE_ms;
 
 export type Writer = DemoPerson & { id: string };
 
@@ -24,6 +25,8 @@ export interface VisitPlan {
 	oxygenDrift: number;
 	/** Stop after this many minutes: a visit that is still going on. */
 	stopAfter_min?: number;
+	/** When they mean to be back, minutes after the visit began. */
+	backAfter_min: number;
 	/** Its nets and boots are entered as wet, to dry before they go elsewhere. */
 	leavesGearWet?: boolean;
 	incident?: 'ice' | 'depth-in-dm' | 'two-values' | 'late-to-lab';
@@ -68,6 +71,8 @@ export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 
 	write(first, 0, 'opening', { siteId: site.id, cardVersionId: plan.cardVersion.id, roundId: plan.roundId, startedAt: at(0) });
 	for (const person of plan.crew) write(first, 1, `arrival/crew/${person.initials}/initials`, person.initials);
+	write(first, 1.2, 'arrival/waiting/who', 'Orla, at the depot');
+	write(first, 1.4, 'arrival/waiting/backAt', at(plan.backAfter_min));
 	if (plan.incident === 'ice') {
 		write(first, 3, 'arrival/access', 'leave');
 		write(first, 4, 'arrival/reason', 'Shelf ice on both banks, the edge breaks under the pole.');
@@ -89,7 +94,8 @@ export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 	write(first, 5, 'bottles/bacteria/label', `${site.code}-${month}-B`);
 	write(first, 6, 'bottles/bacteria/filledAt', at(6));
 	write(first, 8, 'bottles/bacteria/onIceAt', at(8));
-	write(first, 8.5, 'bottles/nutrients/kind', 'nutrients');
+	write(first, 8.4, 'bottles/nutrients/kind', 'nutrients');
+	write(first, 8.5, 'bottles/nutrients/rinses', 3);
 	write(first, 8.5, 'bottles/nutrients/label', `${site.code}-${month}-N`);
 	write(first, 9, 'bottles/nutrients/filledAt', at(9));
 
@@ -157,6 +163,8 @@ export function benchEntries(plan: VisitPlan, bench: Writer, arrived_ms: number,
 	const minute = (at_ms: number) => (at_ms - plan.startedAt_ms) / MINUTE_ms;
 	if (arrived_ms > now_ms) return [];
 	for (const bottle of ['bacteria', 'nutrients']) write(bench, minute(arrived_ms), `bottles/${bottle}/atLabAt`, new Date(arrived_ms).toISOString());
+	const plated_ms = arrived_ms + PLATED_AFTER_ms;
+	if (plated_ms <= now_ms) write(bench, minute(plated_ms), 'bottles/bacteria/platedAt', new Date(plated_ms).toISOString());
 	const found_ms = arrived_ms + 3 * 86_400_000;
 	if (found_ms > now_ms) return entries;
 	const colonies = Math.round(plan.truth.eColi_cfu_100mL);

@@ -28,7 +28,7 @@ export interface PaperRound {
 
 const LINE = '____________';
 const CAUTION =
-	'Local rules, permits, the landowner’s leave and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
+	'Local rules, permits, the landowner’s permission and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
 
 /** The day on one page: when to leave, where to be when, and the last moment at the lab. */
 export const printRoundSheet = (round: PaperRound): Promise<Buffer> => {

@@ -1,5 +1,5 @@
 import type { Content } from 'pdfmake/interfaces';
-import { sayPlanDay } from '../../core/interpret';
+import { counted, sayPlanDay } from '../../core/interpret';
 import type { BoardRound } from '../plan/season';
 import { paperPage, print, ruledTable } from './print';
 
@@ -33,7 +33,7 @@ export function printSeasonSheet({ program, from, to, rounds, codesOf, crewOf }:
 	return print(
 		paperPage(`${program}: the season`, [
 			{ text: `${program}: the season`, style: 'title' },
-			{ text: `${sayPlanDay(from)} to ${sayPlanDay(to)}. ${inSeason.length} rounds.`, margin: [0, 2, 0, 4] },
+			{ text: `${sayPlanDay(from)} to ${sayPlanDay(to)}. ${counted(inSeason.length, 'round')}.`, margin: [0, 2, 0, 4] },
 			...months.flatMap((month): Content[] => [
 				{ text: month, style: 'section' },
 				ruledTable(

@@ -17,7 +17,7 @@ export const labelStocks = Object.keys(stocks) as [LabelStock, ...LabelStock[]];
 const QUIET = 10;
 
 const roleWords = { routine: '', duplicate: 'duplicate', blank: 'blank' } as const;
-const kindWords = { bacteria: 'bacteria, sterile', nutrients: 'nutrients' } as const;
+const kindWords = { bacteria: 'bacteria, sterile', nutrients: 'nutrients', fresh: 'fresh nutrients, nothing added' } as const;
 
 /** The labels of a round as PDF. `addressOf` gives what the matrix code says: an address that opens the bottle in Sample. */
 export async function printLabels(

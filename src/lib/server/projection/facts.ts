@@ -1,25 +1,37 @@
 import { sql } from 'drizzle-orm';
-import type { Context, InstrumentFacts, Usual } from '../../core/evaluate';
-import type { Entry } from '../../core/logbook';
+import { earlierDuplicates, type Context, type InstrumentFacts, type Usual } from '../../core/evaluate';
+import type { Entry, Sheet } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import type { ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
+import { tripsOf } from '../plan/trip';
 
 /** What is needed to work out a visit, read for many visits at once. */
 export interface VisitFacts {
 	id: string;
 	siteId: string;
 	startedAt: Date;
+	roundId: string | null;
 	siteCode: string;
 	timeZone: string;
+	reportTo: string | undefined;
+	/** Only a demo takes figures from stand-ins. */
+	isDemo: boolean;
 	elevation_m: number;
+	latitude: number;
 	wadingDepth_m: number | null;
 	card: MethodCard;
 	entries: Entry[];
 	skew_ms: Record<string, number>;
 	instruments: Context['instruments'];
+	trip: Context['trip'];
+	labelsElsewhere: NonNullable<Context['labelsElsewhere']>;
+	duplicatesBefore: NonNullable<Context['duplicatesBefore']>;
 }
 
+const DUPLICATES_KNOWN = 40;
+const LABELS_WITHIN_days = 30;
+const DAY_ms = 86_400_000;
 const HISTORY = '10 years';
 
 type EntryRow = Pick<Entry, 'id' | 'at' | 'device' | 'path' | 'op' | 'value' | 'was'> & { visit_id: string; by_member_id: string; skew_ms: string | null };
@@ -43,21 +55,30 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 	const { rows: visits } = await db.execute<{
 		id: string;
 		site_id: string;
+		round_id: string | null;
 		started_at: string;
 		code: string;
 		time_zone: string;
+		report_to: string | null;
+		is_demo: boolean;
 		elevation_m: number;
+		latitude: number;
 		wading_depth_m: number | null;
 		body: MethodCard;
 	}>(sql`
-		select v.id, v.site_id, v.started_at, s.code, p.time_zone, s.elevation_m, s.wading_depth_m, c.body from visit v
+		select v.id, v.site_id, v.round_id, v.started_at, s.code, p.time_zone, p.settings->>'reportTo' as report_to, p.is_demo,
+			s.elevation_m, s.latitude, s.wading_depth_m, c.body from visit v
 		join program p on p.id = v.program_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
 		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`);
 	const { rows: entries } = await db.execute<EntryRow>(sql`
 		select id, visit_id, at, by_member_id, device, path, op, value, was, skew_ms from entry
-		where program_id = ${programId} and visit_id = ${ids}`);
+		where program_id = ${programId} and visit_id = ${ids} and id not in (select entry_id from entry_set_aside where program_id = ${programId})`);
+	const rounds = [...new Set(visits.flatMap((v) => (v.round_id === null ? [] : [v.round_id])))];
+	const trips = await tripsOf(db, programId, rounds);
+	const elsewhere = await labelsElsewhere(db, programId, visits, entries);
+	const duplicatesBefore = await duplicatesOf(db, programId);
 	const instruments = await instrumentFacts(db, programId);
 	const byVisit = new Map<string, EntryRow[]>(visits.map((v) => [v.id, []]));
 	for (const entry of entries) byVisit.get(entry.visit_id)?.push(entry);
@@ -68,16 +89,56 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			id: v.id,
 			siteId: v.site_id,
 			startedAt,
+			roundId: v.round_id,
 			siteCode: v.code,
 			timeZone: v.time_zone,
+			reportTo: v.report_to || undefined,
+			isDemo: v.is_demo,
 			elevation_m: v.elevation_m,
+			latitude: v.latitude,
 			wadingDepth_m: v.wading_depth_m,
 			card: v.body,
 			entries: rows.map(entryOf),
 			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, Number(r.skew_ms)]]))),
-			instruments: instruments(startedAt)
+			instruments: instruments(startedAt),
+			trip: v.round_id === null ? null : (trips.get(v.round_id) ?? null),
+			labelsElsewhere: elsewhere.get(v.id) ?? {},
+			duplicatesBefore
 		};
 	});
+}
+
+/** Pairs of duplicates of the last visits that had any. */
+export async function duplicatesOf(db: Db, programId: string): Promise<ReturnType<typeof earlierDuplicates>> {
+	const { rows } = await db.execute<{ bottles: Sheet['bottles'] }>(sql`
+		select sheet->'bottles' as bottles from visit
+		where program_id = ${programId} and jsonb_path_exists(sheet, '$.bottles.*?(@.role == "duplicate")')
+		order by started_at desc limit ${DUPLICATES_KNOWN}`);
+	return earlierDuplicates(rows);
+}
+
+/** Labels of these visits that bottles of other sites carry too, with the site's name, by visit. */
+async function labelsElsewhere(
+	db: Db,
+	programId: string,
+	visits: readonly { id: string; site_id: string; started_at: string }[],
+	entries: readonly EntryRow[]
+): Promise<Map<string, Record<string, string>>> {
+	const labels = entries.filter((e) => e.op === 'set' && /^bottles\/[^/]+\/label$/.test(e.path) && typeof e.value === 'string');
+	if (labels.length === 0) return new Map();
+	const times = visits.map((v) => +new Date(v.started_at));
+	const { rows } = await db.execute<{ label: string; site_id: string; name: string }>(sql`
+		select b.value->>'label' as label, s.id as site_id, s.name from visit v
+		cross join lateral jsonb_each(v.sheet->'bottles') b join site s on s.program_id = v.program_id and s.id = v.site_id
+		where v.program_id = ${programId} and b.value->>'label' = any(${sql.param(labels.map((l) => String(l.value)))}::text[])
+			and v.started_at between ${new Date(Math.min(...times) - LABELS_WITHIN_days * DAY_ms).toISOString()} and ${new Date(Math.max(...times) + LABELS_WITHIN_days * DAY_ms).toISOString()}`);
+	const siteOf = new Map(visits.map((v) => [v.id, v.site_id]));
+	const found = new Map<string, Record<string, string>>();
+	for (const { visit_id, value } of labels) {
+		const other = rows.find((r) => r.label === value && r.site_id !== siteOf.get(visit_id));
+		if (other) found.set(visit_id, { ...found.get(visit_id), [String(value)]: other.name });
+	}
+	return found;
 }
 
 /** Instruments as they stood at an instant: with the last calibration before it. */
@@ -108,10 +169,19 @@ export async function usualBefore(
 	const { rows } = await db.execute<{ visit_id: string; parameter: ParameterCode; low: number; high: number; visits: number }>(sql`
 		select q.id as visit_id, r.parameter, min(r.value) as low, max(r.value) as high, count(*)::int as visits
 		from jsonb_to_recordset(${asked}::jsonb) as q(id uuid, site_id uuid, at timestamptz)
-		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.status <> 'rejected'
+		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.status <> 'rejected' and not r.is_simulated
 			and r.at < q.at and r.at > q.at - ${HISTORY}::interval
 		group by q.id, r.parameter`);
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
 	for (const { visit_id, parameter, low, high, visits: n } of rows) usual.set(visit_id, { ...usual.get(visit_id), [parameter]: { low, high, visits: n } });
+	return usual;
+}
+
+/** What each site has shown so far, from the digest that every projection keeps. */
+export async function usualOfSites(db: Db, programId: string): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
+	const { rows } = await db.execute<{ site_id: string; parameter: ParameterCode; low: number; high: number; visits: number }>(sql`
+		select site_id, parameter, low, high, visits from site_usual where program_id = ${programId}`);
+	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
+	for (const { site_id, parameter, low, high, visits } of rows) usual.set(site_id, { ...usual.get(site_id), [parameter]: { low, high, visits } });
 	return usual;
 }

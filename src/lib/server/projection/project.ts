@@ -4,6 +4,7 @@ import { fold, instantOf } from '../../core/logbook';
 import type { Flag } from '../../core/quality';
 import { amount } from '../../core/quantity';
 import type { Db } from '../db/connect';
+import { tripsOf } from '../plan/trip';
 import { usualBefore, visitFacts, type VisitFacts } from './facts';
 
 const MINUTE_ms = 60_000;
@@ -27,6 +28,44 @@ export async function projectVisits(db: Db, programId: string, visitIds: readonl
 	await writeFlags(db, programId, worked);
 	await writeReviews(db, programId, worked);
 	await writeClocks(db, programId, worked);
+	await refreshUsual(db, programId, [...new Set(facts.map((v) => v.siteId))]);
+	await workSiblingsAgain(db, programId, facts, now_ms);
+}
+
+/** The limit of every bottle of a trip counts from the first: where these visits changed which that is, the trip's other visits follow. */
+async function workSiblingsAgain(db: Db, programId: string, facts: readonly VisitFacts[], now_ms: number): Promise<void> {
+	const rounds = [...new Set(facts.flatMap((v) => (v.roundId === null ? [] : [v.roundId])))];
+	const after = await tripsOf(db, programId, rounds);
+	const changed = rounds.filter((id) => facts.find((v) => v.roundId === id)?.trip?.first?.filledAt_ms !== after.get(id)?.first?.filledAt_ms);
+	if (changed.length === 0) return;
+	const { rows: all } = await db.execute<{ id: string }>(sql`
+		select id from visit where program_id = ${programId} and round_id = any(${sql.param(changed)}::uuid[])`);
+	const again = (
+		await visitFacts(
+			db,
+			programId,
+			all.map((v) => v.id)
+		)
+	).map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
+	const usual = await usualBefore(
+		db,
+		programId,
+		again.map((w) => w.visit)
+	);
+	const worked = again.map(({ visit, outcome }) => ({ visit, outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) } }));
+	await writeFlags(db, programId, worked);
+	await writeClocks(db, programId, worked);
+}
+
+/** The digest of what these sites have shown. */
+async function refreshUsual(db: Db, programId: string, siteIds: readonly string[]): Promise<void> {
+	if (siteIds.length === 0) return;
+	const sites = sql`any(${sql.param([...siteIds])}::uuid[])`;
+	await db.execute(sql`delete from site_usual where program_id = ${programId} and site_id = ${sites}`);
+	await db.execute(sql`
+		insert into site_usual (program_id, site_id, parameter, low, high, visits)
+		select program_id, site_id, parameter, min(value), max(value), count(distinct visit_id) from result
+		where program_id = ${programId} and site_id = ${sites} and status <> 'rejected' and not is_simulated group by 1, 2, 3`);
 }
 
 export interface Worked {
@@ -39,8 +78,12 @@ export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], no
 	const context: Context = {
 		now_ms,
 		timeZone: visit.timeZone,
-		site: { code: visit.siteCode, elevation_m: visit.elevation_m, wadingDepth_m: visit.wadingDepth_m, usual },
-		instruments: visit.instruments
+		site: { code: visit.siteCode, elevation_m: visit.elevation_m, latitude: visit.latitude, wadingDepth_m: visit.wadingDepth_m, usual },
+		instruments: visit.instruments,
+		trip: visit.trip,
+		labelsElsewhere: visit.labelsElsewhere,
+		duplicatesBefore: visit.duplicatesBefore,
+		reportTo: visit.reportTo
 	};
 	const outcome = evaluate(fold(visit.entries), visit.card, context);
 	return { ...outcome, flags: [...outcome.flags, ...skewFlags(visit)] };
@@ -66,10 +109,14 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 				value,
 				qualifier,
 				unit: r.figure.unit,
+				lower: r.limits?.lower ?? null,
+				upper: r.limits?.upper ?? null,
+				is_simulated: r.isSimulated,
 				site_id: visit.siteId,
 				at: visit.startedAt,
 				visit_id: visit.id,
 				figure: undefined,
+				limits: undefined,
 				working: undefined,
 				review: undefined
 			};
@@ -77,10 +124,11 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 	);
 	if (results.length === 0) return;
 	await db.execute(sql`
-		insert into result (program_id, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, readings, source, basis, status)
-		select ${programId}, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, readings, source, basis, status
+		insert into result (program_id, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
+		select ${programId}, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated
 		from jsonb_to_recordset(${rows(results)}) as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, value float8,
-			qualifier qualifier, unit text, uncertainty float8, readings int, source result_source, basis text, status review_status)`);
+			qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int, source result_source, basis text,
+			status review_status, is_simulated bool)`);
 }
 
 async function writeSheets(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
@@ -146,12 +194,13 @@ async function writeClocks(db: Db, programId: string, worked: readonly Worked[])
 			label: c.label,
 			start_at: new Date(c.start_ms),
 			due_at: new Date(c.due_ms),
-			last_at: new Date(c.last_ms)
+			last_at: new Date(c.last_ms),
+			deadline: c.deadline ?? null
 		}))
 	);
 	if (clocks.length === 0) return;
 	await db.execute(sql`
-		insert into running_clock (program_id, visit_id, id, kind, label, start_at, due_at, last_at)
-		select ${programId}, visit_id, id, kind, label, start_at, due_at, last_at
-		from jsonb_to_recordset(${rows(clocks)}) as r(visit_id uuid, id text, kind text, label text, start_at timestamptz, due_at timestamptz, last_at timestamptz)`);
+		insert into running_clock (program_id, visit_id, id, kind, label, start_at, due_at, last_at, deadline)
+		select ${programId}, visit_id, id, kind, label, start_at, due_at, last_at, deadline
+		from jsonb_to_recordset(${rows(clocks)}) as r(visit_id uuid, id text, kind text, label text, start_at timestamptz, due_at timestamptz, last_at timestamptz, deadline jsonb)`);
 }

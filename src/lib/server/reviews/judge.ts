@@ -1,5 +1,5 @@
 import { v7 } from 'uuid';
-import { judgedText, type Outcome, type Result } from '../../core/evaluate';
+import { judgedText, undoubted } from '../../core/evaluate';
 import { tick, type Entry, type Verdict } from '../../core/logbook';
 import type { ParameterCode } from '../../core/quantity';
 import { can, type Member } from '../access';
@@ -42,10 +42,6 @@ export async function acceptUndoubted(db: Db, member: Member, visitId: string, n
 	}));
 	return writeLines(db, member, worked, lines, now_ms);
 }
-
-/** Results that wait for a word and carry no doubt of their own. */
-export const undoubted = ({ results, flags }: Pick<Outcome, 'results' | 'flags'>): Result[] =>
-	results.filter((r) => r.status === 'waiting' && !flags.some((f) => f.parameter === r.parameter));
 
 /** Strikes one of two values that disagree, with a reason; it stays readable. */
 export async function strikeEntry(db: Db, member: Member, visitId: string, said: { entryId: string; reason: string }, now_ms: number): Promise<Done> {

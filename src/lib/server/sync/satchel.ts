@@ -4,13 +4,14 @@ import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { readScope } from '../access';
 import type { Db } from '../db/connect';
-import { program, site } from '../db/schema';
+import { flume, program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
 import { peopleOf, teamMembers } from '../db/queries/members';
-import { entryOf, instrumentFacts, usualBefore } from '../projection/facts';
+import { duplicatesOf, entryOf, instrumentFacts, usualOfSites } from '../projection/facts';
 import { gearOfRound } from '../plan/gear';
 import { dateOfDay, dayNumber, instantAt } from '../plan/local-day';
 import { loadRoundDay } from '../plan/round-day';
+import { tripsOf } from '../plan/trip';
 import { seenBefore } from './seen-before';
 import { cursorAt, tip } from './send';
 
@@ -45,17 +46,27 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	const people = await peopleOf(db, programId);
 	const sites = await db.select().from(site).where(eq(site.programId, programId)).orderBy(asc(site.code));
 	const today = dateOfDay(dayNumber(clock.now_ms, member.program.timeZone));
-	const usual = await usualBefore(
-		db,
-		programId,
-		sites.map((s) => ({ id: s.id, siteId: s.id, startedAt: now }))
-	);
+	const usual = await usualOfSites(db, programId);
 	const before = await seenBefore(db, programId, clock.now_ms);
 	const { rows: cards } = await db.execute<{ id: string; body: MethodCard; in_use: boolean }>(sql`
 		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
 	const { rows: kinds } = await db.execute<{ code: string; kind: string }>(
 		sql`select code, kind from instrument where program_id = ${programId} and retired_on is null order by code`
 	);
+	const flumes = await db
+		.select({
+			name: flume.name,
+			throat_m: flume.throat_m,
+			coefficient: flume.coefficient,
+			exponent: flume.exponent,
+			submergenceLimit: flume.submergenceLimit,
+			minimumHead_m: flume.minimumHead_m,
+			maximumHead_m: flume.maximumHead_m,
+			source: flume.source
+		})
+		.from(flume)
+		.where(eq(flume.programId, programId))
+		.orderBy(asc(flume.name));
 	const facts = (await instrumentFacts(db, programId))(now);
 	const { rows: rounds } = await db.execute<RoundRow>(sql`
 		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
@@ -67,6 +78,11 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
 		where v.program_id = ${programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
 			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
+	const trips = await tripsOf(
+		db,
+		programId,
+		rounds.map((r) => r.id)
+	);
 	const gear = new Map<string, Awaited<ReturnType<typeof gearOfRound>>>();
 	for (const r of rounds)
 		gear.set(
@@ -85,7 +101,13 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	}
 	return {
 		packedAt: now.toISOString(),
-		program: { id: programId, name: member.program.name, timeZone: member.program.timeZone },
+		program: {
+			id: programId,
+			name: member.program.name,
+			timeZone: member.program.timeZone,
+			isDemo: member.program.isDemo,
+			reportTo: settings!.settings.reportTo ?? ''
+		},
 		member: { id: member.id, name: member.name, initials: member.initials, role: member.role, teamId: member.teamId },
 		people: Object.entries(people).map(([id, person]) => ({ id, ...person })),
 		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
@@ -114,6 +136,8 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 		})),
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
 		thresholds: settings!.settings.thresholds,
+		flumes,
+		duplicatesBefore: await duplicatesOf(db, programId),
 		instruments: kinds.map(({ code, kind }) => ({ kind, facts: facts[code]! })),
 		rounds: rounds.map((r) => ({
 			id: r.id,
@@ -124,6 +148,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 			crewIds: r.crew_ids,
 			quality: r.quality,
 			day: days.get(r.id) ?? null,
+			trip: trips.get(r.id) ?? null,
 			kit: gear.get(r.id)!.kit,
 			gear: gear.get(r.id)!.warnings
 		})),

@@ -15,7 +15,7 @@
 </script>
 
 <script lang="ts">
-	import { judge, sayDay } from '$lib/core/interpret';
+	import { sayDay, sayVerdict, verdictOn } from '$lib/core/interpret';
 	import { parameters, units, withQualifier, writeFigure, type Parameter } from '$lib/core/quantity';
 
 	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
@@ -41,7 +41,7 @@
 		</table>
 	{:else}
 		<table>
-			<thead><tr><th>Day</th><th class="number">{known.name}</th><th class="number">±</th><th>says</th><th>review</th></tr></thead>
+			<thead><tr><th>Day</th><th class="number">{known.name}</th><th class="number">±, or 95 % limits</th><th>says</th><th>review</th></tr></thead>
 			<tbody>
 				{#each points.toReversed() as p (p.visitId)}
 					<tr class:struck={p.status === 'rejected'}>
@@ -49,9 +49,10 @@
 							>{#if mayOpen}<a href="/visits/{p.visitId}">{sayDay(p.at_ms, timeZone, true)}</a>{:else}{sayDay(p.at_ms, timeZone, true)}{/if}</td
 						>
 						<td class="number">{writeFigure(figure(p), known.decimals)}</td>
-						<td class="number">{p.uncertainty?.toPrecision(2) ?? ''}</td>
-						<td>{threshold ? (judge(figure(p), threshold)?.word ?? '') : ''}</td>
-						<td>{p.status === 'waiting' ? 'waits' : p.status}</td>
+						<td class="number">{p.lower === null ? (p.uncertainty?.toPrecision(2) ?? '') : `${p.lower.toPrecision(2)} to ${p.upper?.toPrecision(2) ?? '…'}`}</td
+						>
+						<td>{threshold ? sayVerdict(verdictOn(figure(p), p.uncertainty, p.lower === null ? null : { lower: p.lower, upper: p.upper }, threshold)) : ''}</td>
+						<td>{p.isSimulated ? 'simulated, ' : ''}{p.status === 'waiting' ? 'waits' : p.status}</td>
 					</tr>
 				{/each}
 			</tbody>

@@ -6,6 +6,9 @@ export interface ChartPoint {
 	value: number;
 	qualifier: 'below' | 'above' | null;
 	uncertainty: number | null;
+	lower: number | null;
+	upper: number | null;
+	isSimulated: boolean;
 	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
 }
 
@@ -44,7 +47,7 @@ export function seriesOption({ parameter, unitSymbol, threshold, points, stretch
 	const highest = Math.max(0, ...points.map((p) => p.value + (p.uncertainty ?? 0)), ...stretches.map((s) => s.high));
 	const lowest = Math.min(...points.map((p) => p.value - (p.uncertainty ?? 0)), ...stretches.map((s) => s.low), highest);
 	const wide = highest > 0 && lowest > 0 && highest / lowest > 60;
-	const good = points.filter((p) => p.status !== 'rejected');
+	const good = points.filter((p) => p.status !== 'rejected' && !p.isSimulated);
 	return {
 		animation: false,
 		textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable', color: colours.ink },
@@ -103,24 +106,31 @@ export function seriesOption({ parameter, unitSymbol, threshold, points, stretch
 			},
 			marks(
 				'measured',
-				points.filter((p) => p.qualifier === null && p.status !== 'rejected' && p.status !== 'waiting'),
+				points.filter((p) => !p.isSimulated && p.qualifier === null && p.status !== 'rejected' && p.status !== 'waiting'),
 				'circle',
 				colours.water,
 				colours.page
 			),
 			marks(
 				'waiting for review',
-				points.filter((p) => p.qualifier === null && p.status === 'waiting'),
+				points.filter((p) => !p.isSimulated && p.qualifier === null && p.status === 'waiting'),
 				'rect',
 				colours.water,
 				colours.page
 			),
 			marks(
 				'below or above a limit',
-				points.filter((p) => p.qualifier !== null && p.status !== 'rejected'),
+				points.filter((p) => !p.isSimulated && p.qualifier !== null && p.status !== 'rejected'),
 				'circle',
 				colours.page,
 				colours.water
+			),
+			marks(
+				'simulated',
+				points.filter((p) => p.isSimulated && p.status !== 'rejected'),
+				'triangle',
+				colours.page,
+				colours.ink2
 			),
 			marks(
 				'rejected',

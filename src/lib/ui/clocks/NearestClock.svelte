@@ -7,10 +7,11 @@
 		timeZone: string;
 	}
 	const SHORT_ms = 3_600_000;
+	const DAY_ms = 86_400_000;
 </script>
 
 <script lang="ts">
-	import { sayDay, sayDuration, sayTime } from '$lib/core/interpret';
+	import { sayDay, sayDeadline, sayDuration, sayTime } from '$lib/core/interpret';
 	import { sayClock } from './stages';
 
 	let { clocks, now_ms, timeZone }: Props = $props();
@@ -27,10 +28,14 @@
 		return c.last_ms > now_ms ? `${sayDuration(c.last_ms - now_ms)} left, ${c.label}` : `${c.label}: past its last moment`;
 	}
 	const beside = (c: RunningClock) =>
-		c.kind === 'bacteria-holding' ? `lab by ${sayTime(c.last_ms, timeZone)}` : c.kind === 'wait' ? `ready ${sayTime(c.due_ms, timeZone)}` : '';
+		c.kind === 'bacteria-holding' || c.kind === 'holding'
+			? `lab by ${c.last_ms - now_ms < DAY_ms ? '' : `${sayDay(c.last_ms, timeZone)} `}${sayTime(c.last_ms, timeZone)}`
+			: c.kind === 'wait'
+				? `ready ${sayTime(c.due_ms, timeZone)}`
+				: '';
 	const whole = (c: RunningClock) =>
 		c.kind === 'bacteria-holding'
-			? `: filled ${sayTime(c.start_ms, timeZone)}, be on the road by ${sayTime(c.due_ms, timeZone)}, last moment ${sayTime(c.last_ms, timeZone)}.`
+			? `: filled ${sayTime(c.start_ms, timeZone)}, be on the road by ${sayTime(c.due_ms, timeZone)}. ${sayDeadline(c.deadline, c.last_ms, timeZone)}`
 			: c.kind === 'drying'
 				? '.'
 				: `: begun ${sayTime(c.start_ms, timeZone)}, ready ${sayTime(c.due_ms, timeZone)}, last moment ${sayTime(c.last_ms, timeZone)}.`;

@@ -17,6 +17,7 @@
 </script>
 
 <script lang="ts">
+	import { counted } from '$lib/core/interpret';
 	import { convert } from '$lib/core/quantity';
 	import { Same } from './same';
 	import { drawSection, type Strip } from './section-drawing';
@@ -62,7 +63,7 @@
 		if (at.x > drawing.left && at.x < drawing.right && at.y > drawing.waterY) onadd?.(inTape(drawing.distanceAt(at.x), step));
 	}
 	const told = $derived(
-		`Cross-section of ${view.verticals.length} verticals` +
+		`Cross-section of ${counted(view.verticals.length, 'vertical')}` +
 			(view.width_m === null ? '' : `, ${convert(view.width_m, 'm', units.tape).toFixed(1)} ${units.tape} wide`) +
 			'. Every figure is in the table below.'
 	);

@@ -15,7 +15,9 @@
 </script>
 
 <script lang="ts">
+	import { floatCoefficient } from '$lib/core/discharge';
 	import { limitsOf } from '$lib/core/method';
+	import { inPlaceUnit } from '$lib/core/quantity';
 	import Chips from '../sample/Chips.svelte';
 	import MeasureField from '../sample/MeasureField.svelte';
 	import TimedRuns from './TimedRuns.svelte';
@@ -23,9 +25,11 @@
 	let { base, floats, limits, hand, newId, lengths }: Props = $props();
 
 	const runs = $derived(Object.entries(floats?.runs ?? {}).flatMap(([id, r]) => (r.time_s === undefined ? [] : [{ id, time_s: r.time_s }])));
-	const coefficient = $derived(floats?.coefficient ?? limitsOf(limits).floatCoefficient);
+	const depth_m = $derived(floats?.depth_m === undefined ? null : inPlaceUnit(floats.depth_m, 'm'));
+	const byDepth = $derived(depth_m === null || depth_m <= 0 ? null : Number(floatCoefficient({ depth_m }).toFixed(2)));
+	const coefficient = $derived(floats?.coefficient ?? limitsOf(limits).floatCoefficient ?? byDepth);
 	const averaging = $derived(floats?.averaging ?? 'times');
-	const offered = $derived([...new Set([limitsOf(limits).floatCoefficient, 0.8, 0.85, 0.9, 1])].sort());
+	const offered = $derived([...new Set([limitsOf(limits).floatCoefficient ?? byDepth ?? 0.7, 0.66, 0.7, 0.8, 0.85, 1])].sort());
 </script>
 
 <p class="small">A straight reach, a float that sits low in the water (an orange), let go well above the first mark. Five runs, spread over the width.</p>
@@ -37,8 +41,12 @@
 	<MeasureField {hand} path="{base}/floats/areas/upper/area_m2" label="upper mark" placed="m2" />
 	<MeasureField {hand} path="{base}/floats/areas/lower/area_m2" label="lower mark" placed="m2" />
 </div>
+<MeasureField {hand} path="{base}/floats/depth_m" label="Mean depth of the reach" placed="m" read={lengths} />
 <Chips
 	legend="The surface runs faster than the whole: times"
+	help={byDepth === null
+		? 'By the depth of the reach: about 0.66 where it is a foot deep, more where it is deeper.'
+		: `At this depth about ${byDepth}, give or take 0.1; a rough bed takes more off.`}
 	chips={offered.map((c) => ({ id: String(c), word: c === 1 ? 'nothing taken off' : String(c), isOn: c === coefficient }))}
 	ontap={(c) => hand.set(`${base}/floats/coefficient`, Number(c))}
 />

@@ -29,6 +29,7 @@
 <script lang="ts">
 	import { tick, untrack } from 'svelte';
 	import { flagSentence } from '$lib/core/interpret';
+	import { weightOf } from '$lib/core/quality';
 	import { convert, significant, units as unitTable, type AsTyped } from '$lib/core/quantity';
 	import Keypad from '../sample/Keypad.svelte';
 	import StrikeReason from '../sample/StrikeReason.svelte';
@@ -60,7 +61,10 @@
 		onstrike
 	}: Props = $props();
 
-	const entry = untrack(() => new FlowEntry(gaugingId, school, newId, units, ondraft));
+	const wasRaised = $derived(lines.get(`gaugings/${gaugingId}/school`)?.history.some((e) => e.value === 'raise') ?? false);
+	const holds = (row: string, field: string) => lines.get(`gaugings/${gaugingId}/verticals/${row}/${field}`)?.live != null;
+	const isOlder = (row: string) => !wasRaised && holds(row, 'velocity_m_s') && !holds(row, 'velocity06_m_s');
+	const entry = untrack(() => new FlowEntry(gaugingId, school, newId, units, ondraft, isOlder));
 	untrack(() => entry.begin(view, (row, field) => lines.get(entry.path({ row, field }))?.live != null));
 	$effect.pre(() => entry.resume(drafts)); // another tab types and keeps as well
 	/** What stands around the table, its shares and its struck figures: drawn a frame after the figure that the hand waits for. */
@@ -74,7 +78,7 @@
 		depth_m: 'depth',
 		velocity_m_s: 'speed',
 		velocity02_m_s: 'at 0.2',
-		velocity06_m_s: 'at 0.6',
+		velocity06_m_s: untrack(() => school) === 'one-point' ? 'speed' : 'at 0.6',
 		velocity08_m_s: 'at 0.8'
 	};
 	const fields = $derived(entry.fields.map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` })));
@@ -93,8 +97,9 @@
 	const pathsOfRow = new Map<string, string[]>();
 	/** Where the figures of a row stand; named once, for they are looked up with every key. */
 	function pathsIn(id: string): string[] {
-		const paths = pathsOfRow.get(id) ?? entry.fields.map((field) => entry.path({ row: id, field }));
-		pathsOfRow.set(id, paths);
+		const key = school === 'one-point' && isOlder(id) ? `${id} as mean` : id;
+		const paths = pathsOfRow.get(key) ?? entry.fields.map((field) => entry.path({ row: id, field }));
+		pathsOfRow.set(key, paths);
 		return paths;
 	}
 	const rowsBefore = new Map<string, { from: unknown[]; row: Row }>();
@@ -133,7 +138,9 @@
 		});
 	});
 	const advice = $derived(sayAdvice(painted.current.view, { least, enough_percent, shareLimit_percent }, units.tape));
-	const doubts = $derived(flags.filter((f) => ['below-stall-speed', 'beyond-meter', 'section-impossible'].includes(f.code)));
+	const doubts = $derived(
+		flags.filter((f) => ['below-stall-speed', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(f.code))
+	);
 	const meter = $derived((lines.get(`gaugings/${gaugingId}/instrument`)?.value as string | undefined) ?? '');
 
 	async function keep() {
@@ -213,7 +220,7 @@
 			{#if view?.discharge_m3s != null}
 				<span><b class="big-figure">{significant(convert(view.discharge_m3s, 'm3_s', units.discharge), 3)}</b> {unitTable[units.discharge].symbol}</span>
 				<span class="side">
-					<b>{view.uncertainty?.expandedPercent == null ? '± not known yet' : `± ${view.uncertainty.expandedPercent.toFixed(0)} %`}</b>
+					<b>{view.expanded_percent === null ? '± not known yet' : `± ${view.expanded_percent.toFixed(0)} %`}</b>
 					<small
 						>{view.provisional
 							? 'an edge still to come'
@@ -238,6 +245,8 @@
 				discharge_m3s: null,
 				meanVelocity_ms: null,
 				uncertainty: null,
+				byTable_percent: null,
+				expanded_percent: null,
 				next: null,
 				working: null,
 				schools: []
@@ -249,7 +258,7 @@
 			onadd={add}
 			ondepth={drag}
 		/>
-		{#each doubts as flag, i (i)}<p class="say spoils">{flagSentence(flag)}</p>{/each}
+		{#each doubts as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
 	</section>
 
 	<section class="typing">
@@ -322,7 +331,13 @@
 				{#each meters as code (code)}<option>{code}</option>{/each}
 			</select>
 		</label>
-		<SchoolsCompared schools={painted.current.view?.schools ?? []} inUse={view?.arithmetic ?? 'mid-section'} unit={units.discharge} />
+		<SchoolsCompared
+			schools={painted.current.view?.schools ?? []}
+			inUse={view?.arithmetic ?? 'mid-section'}
+			unit={units.discharge}
+			scatter_percent={painted.current.view?.uncertainty?.expandedPercent ?? null}
+			byTable_percent={painted.current.view?.byTable_percent ?? null}
+		/>
 	</section>
 </div>
 

@@ -1,4 +1,5 @@
 <script module lang="ts">
+	import type { FlumeRating } from '$lib/core/discharge';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { Unit } from '$lib/core/quantity';
 	import type { Hand } from '../sample/hand';
@@ -7,7 +8,11 @@
 		base: string;
 		flume: NonNullable<Sheet['gaugings']>[string]['flume'];
 		settle_s: number;
+		/** The card has a law of its own. */
 		isRated: boolean;
+		flumes: readonly FlumeRating[];
+		/** The flume that the card names. */
+		usual: string | undefined;
 		hand: Hand;
 		lengths: readonly Unit[];
 		onstart: () => void;
@@ -21,7 +26,15 @@
 	import { sayClock } from '../clocks/stages';
 	import { stamp, valueAt } from '../sample/hand';
 
-	let { base, flume, settle_s, isRated, hand, lengths, onstart }: Props = $props();
+	let { base, flume, settle_s, isRated, flumes, usual, hand, lengths, onstart }: Props = $props();
+
+	const chosen = $derived(flume?.rating?.name ?? null);
+	/** The flume of the card, or the only one there is: taken unless another is chosen. */
+	const likely = $derived(flumes.find((f) => f.name === usual) ?? (flumes.length === 1 ? flumes[0] : undefined));
+	const choose = (name: string) => {
+		const rating = flumes.find((f) => f.name === name);
+		if (rating && name !== chosen) void hand.set(`${base}/flume/rating`, rating);
+	};
 
 	const startedAt = $derived(valueAt<string>(hand, `${WAIT}/startedAt`));
 	const left_s = $derived(startedAt === undefined ? null : settle_s - (hand.now_ms - Date.parse(startedAt)) / 1000);
@@ -38,7 +51,18 @@
 	}
 </script>
 
-{#if !isRated}<p class="say ask">This card has no rating for a flume: the head is kept, and becomes a flow once the coordinator has given the rating.</p>{/if}
+{#if flumes.length}
+	<Chips
+		legend="Which flume"
+		help={flume?.rating
+			? `Rated for a head of ${flume.rating.minimumHead_m} to ${flume.rating.maximumHead_m} m, by ${flume.rating.source || 'whoever made the card'}.`
+			: undefined}
+		chips={flumes.map((f) => ({ id: f.name, word: f.name, isOn: f.name === chosen }))}
+		ontap={choose}
+	/>
+{:else if !isRated}
+	<p class="say ask">No flume stands on the shelf: the head is kept, and becomes a flow once the coordinator has entered its rating in the Library.</p>
+{/if}
 <Chips
 	legend="How it sits"
 	help="Clay all round: no water goes beside it or under it."
@@ -57,7 +81,7 @@
 	<p class="say" role="status"><b>It has settled.</b> Read the head to the mark, at the gauge and not at the throat.</p>
 {/if}
 <div class="pair">
-	<MeasureField {hand} path="{base}/flume/head_m" label="Head" placed="m" {read} />
+	<MeasureField {hand} path="{base}/flume/head_m" label="Head" placed="m" {read} onkept={() => likely && chosen === null && choose(likely.name)} />
 	<MeasureField {hand} path="{base}/flume/tailDepth_m" label="Depth below the throat" placed="m" {read} />
 </div>
 <p class="small">Below must stand under half of the head: then it runs free. If it pools, clear the way below.</p>

@@ -1,5 +1,6 @@
 <script module lang="ts">
 	import type { Flow, GaugingView } from '$lib/core/evaluate';
+	import type { FlumeRating } from '$lib/core/discharge';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { MethodCard, SectionUnits, Step } from '$lib/core/method';
 	import type { Flag } from '$lib/core/quality';
@@ -20,6 +21,8 @@
 		hand: Hand;
 		newId: () => string;
 		onstart: () => void;
+		/** Flumes of the program's shelf. */
+		flumes: readonly FlumeRating[];
 	}
 </script>
 
@@ -37,7 +40,7 @@
 	import FlowTool from './FlowTool.svelte';
 	import FlumeTool from './FlumeTool.svelte';
 
-	let { step, card, gaugings, views, flows, onretype, units, flags, meters, hand, newId, onstart }: Props = $props();
+	let { step, card, gaugings, views, flows, onretype, units, flags, meters, hand, newId, onstart, flumes }: Props = $props();
 
 	let id = $state<'main' | 'repeat'>('main');
 	let isChoosing = $state(false);
@@ -53,7 +56,10 @@
 	/** The flow tool says what belongs to its table; what is about the gauging as a whole is said here. */
 	const said = $derived(
 		mine.filter(
-			(f) => !bySection || ['gaugings-apart', 'tape-sags', 'another-way'].includes(f.code) || (f.code === 'unit-slip' && f.evidence.retype !== undefined)
+			(f) =>
+				!bySection ||
+				['gaugings-apart', 'tape-sags', 'another-way', 'widths-apart', 'bankfull-narrow'].includes(f.code) ||
+				(f.code === 'unit-slip' && f.evidence.retype !== undefined)
 		)
 	);
 	const way = $derived(method === 'verticals' ? `${schoolWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]);
@@ -131,7 +137,17 @@
 	{:else if method === 'float'}
 		<FloatTool {base} floats={gauging?.floats} limits={card} {hand} {newId} {lengths} />
 	{:else if method === 'flume'}
-		<FlumeTool {base} flume={gauging?.flume} settle_s={step.settle_s ?? 300} {hand} {lengths} {onstart} isRated={card.limits?.flume !== undefined} />
+		<FlumeTool
+			{base}
+			flume={gauging?.flume}
+			settle_s={step.settle_s ?? 300}
+			{hand}
+			{lengths}
+			{onstart}
+			{flumes}
+			usual={card.limits?.flumeName}
+			isRated={card.limits?.flume !== undefined}
+		/>
 	{:else}
 		<BucketTool {base} fills={gauging?.fills} {hand} {newId} />
 	{/if}

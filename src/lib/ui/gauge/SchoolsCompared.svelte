@@ -7,6 +7,9 @@
 		schools: GaugingView['schools'];
 		unit: Unit;
 		inUse: Arithmetic;
+		/** How sure, expanded, percent: by the scatter between verticals, and by the standard's table. */
+		scatter_percent?: number | null;
+		byTable_percent?: number | null;
 	}
 </script>
 
@@ -14,7 +17,7 @@
 	import { arithmeticWords } from '$lib/core/logbook';
 	import { convert, significant, units } from '$lib/core/quantity';
 
-	let { schools, unit, inUse }: Props = $props();
+	let { schools, unit, inUse, scatter_percent = null, byTable_percent = null }: Props = $props();
 </script>
 
 {#if schools.length}
@@ -31,6 +34,14 @@
 			{/each}
 		</tbody>
 	</table>
+{/if}
+{#if scatter_percent !== null && byTable_percent !== null}
+	<h2>How sure, two ways</h2>
+	<p class="small">
+		By the scatter between verticals ± {Math.abs(scatter_percent).toFixed(0)} %; by the standard’s table, for so many verticals and points, ± {byTable_percent.toFixed(
+			0
+		)} %. The larger counts.
+	</p>
 {/if}
 
 <style>

@@ -8,7 +8,7 @@ export type Field = 'distance_m' | 'depth_m' | VelocityField;
 type VelocityField = 'velocity_m_s' | 'velocity02_m_s' | 'velocity06_m_s' | 'velocity08_m_s';
 /** What is read at each vertical, in order, by school; a sweep reads one velocity for all of them. */
 const velocityFields: Record<VelocitySchool | 'sweep', readonly VelocityField[]> = {
-	'one-point': ['velocity_m_s'],
+	'one-point': ['velocity06_m_s'],
 	raise: ['velocity_m_s'],
 	'two-point': ['velocity02_m_s', 'velocity08_m_s'],
 	'three-point': ['velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s'],
@@ -41,17 +41,21 @@ export class FlowEntry {
 
 	constructor(
 		readonly gaugingId: string,
-		school: VelocitySchool | 'sweep',
+		readonly school: VelocitySchool | 'sweep',
 		readonly newId: () => string,
 		readonly units: SectionUnits,
-		readonly ondraft: (path: string, text: string) => void
+		readonly ondraft: (path: string, text: string) => void,
+		/** Whether a vertical keeps what was read at 0.6 of the depth as its mean, as older logbooks do. */
+		readonly isOlder: (row: string) => boolean = () => false
 	) {
 		this.fields = fieldsOf(school);
 	}
 
 	path({ row, field }: Cell = this.cell): string {
 		const base = `gaugings/${this.gaugingId}`;
-		return row === 'start' || row === 'end' ? `${base}/edges/${row}Distance_m` : `${base}/verticals/${row}/${field}`;
+		if (row === 'start' || row === 'end') return `${base}/edges/${row}Distance_m`;
+		const place = this.school === 'one-point' && field === 'velocity06_m_s' && this.isOlder(row) ? 'velocity_m_s' : field;
+		return `${base}/verticals/${row}/${place}`;
 	}
 
 	isActive = (row: string, field: Field): boolean => this.cell.row === row && this.cell.field === field;

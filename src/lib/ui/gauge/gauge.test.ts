@@ -27,6 +27,8 @@ const view = (n: number, more: Partial<GaugingView> = {}): GaugingView => ({
 		expandedPercent: 10,
 		varianceShares: null
 	},
+	byTable_percent: 9,
+	expanded_percent: 10,
 	next: { distance_m: 1.5, nowPercent: 10, thenPercent: 7.5 },
 	working: null,
 	schools: [],
@@ -39,7 +41,7 @@ describe('the advice at a gauging', () => {
 		['two verticals', view(2), /^Go on across/],
 		['enough verticals, no far edge', view(5, { end: null }), /^Note the far edge/],
 		['unsure', view(5), /^Best next: a vertical at 1\.5 m/],
-		['sure', view(5, { uncertainty: { ...view(5).uncertainty!, expandedPercent: 6 } }), /^That is enough/]
+		['sure', view(5, { expanded_percent: 6 }), /^That is enough/]
 	])('%s', (_, now, first) => {
 		expect(sayAdvice(now, wanted).first).toMatch(first);
 	});
@@ -103,7 +105,7 @@ describe('typing a section', () => {
 			typing.advance();
 			return typing.path();
 		});
-		expect(path).toEqual(['distance_m', 'depth_m', 'velocity_m_s', 'distance_m'].map((field) => `gaugings/main/verticals/new/${field}`));
+		expect(path).toEqual(['distance_m', 'depth_m', 'velocity06_m_s', 'distance_m'].map((field) => `gaugings/main/verticals/new/${field}`));
 	});
 
 	it.each([
@@ -144,9 +146,9 @@ describe('typing a section', () => {
 		const typing = entry();
 		typing.begin(
 			view(2, { verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] }),
-			(_, field) => field !== 'velocity_m_s'
+			(_, field) => field !== 'velocity06_m_s'
 		);
-		expect(typing.path()).toBe('gaugings/main/verticals/a/velocity_m_s');
+		expect(typing.path()).toBe('gaugings/main/verticals/a/velocity06_m_s');
 	});
 
 	it('asks in feet where the card does, keeps the figure as it was read, and judges it in its own unit', () => {

@@ -23,15 +23,15 @@
 
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { flagSentence, judge, sayDay, saySure, sayWorking } from '$lib/core/interpret';
+	import { flagSentence, sayDay, saySure, sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
 	import { weightOf } from '$lib/core/quality';
 	import { parameters, units } from '$lib/core/quantity';
 
 	let { result, flags, threshold, unit, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
 
 	const known = $derived(parameters[result.parameter]);
-	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit));
-	const band = $derived(threshold ? judge(result.figure, threshold) : null);
+	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
+	const says = $derived(threshold ? sayVerdict(verdictOn(result.figure, result.uncertainty, result.limits, threshold)) : '');
 	const reasonId = $derived(`reason-${result.parameter}`);
 </script>
 
@@ -41,8 +41,10 @@
 		<p>
 			<b class:struck={result.status === 'rejected'}>{sure.figure}</b>
 			{#if sure.uncertainty}<span class="small">± {sure.uncertainty} {units[unit].symbol}</span>{/if}
-			{#if band}<span class="small">{threshold?.use}: {band.word}</span>{/if}
+			{#if sure.limits}<span class="small">{sure.limits} {units[unit].symbol}, 95 %</span>{/if}
+			{#if says}<span class="small">{threshold?.use}: {says}</span>{/if}
 		</p>
+		{#if result.isSimulated}<p class="say ask">Simulated: a stand-in gave it, it says nothing of a stream.</p>{/if}
 		<small>{result.basis}</small>
 		{#if result.working}<details>
 				<summary>how</summary>

@@ -12,7 +12,8 @@
 		site: SatchelSite | null;
 		team: Satchel['team'];
 		hand: Hand;
-		onposition: () => Promise<void>;
+		/** False where the phone gives no position. */
+		onposition: () => Promise<boolean>;
 		/** A picture from the photo point was taken. */
 		onphotopoint: (file: Blob) => Promise<void>;
 		addressOf: (sha256: string) => Promise<string>;
@@ -30,6 +31,7 @@
 	import Chips from './Chips.svelte';
 	import MeasureField from './MeasureField.svelte';
 	import Struck from './Struck.svelte';
+	import TimeField from './TimeField.svelte';
 	import WordsField from './WordsField.svelte';
 	import { valueAt } from './hand';
 
@@ -91,12 +93,13 @@
 	}
 	async function look() {
 		isLooking = true;
-		await onposition();
+		const isFound = await onposition();
 		isLooking = false;
+		pointSaid = isFound ? '' : 'This phone gives no position here. Tell the place by its photo point or its landmarks.';
 	}
 </script>
 
-{#if site?.barred}<p class="say spoils"><b>{site.barred}</b> Leave again, and tell your coordinator.</p>{/if}
+{#if site?.barred}<p class="say spoils"><b>{site.barred}</b> Turn back, and tell your coordinator.</p>{/if}
 {#if site?.hazards}<p class="hazards"><b>Here:</b> {site.hazards}</p>{/if}
 {#if site?.lastVisit?.remarks.length}
 	<p class="hazards"><b>Last time, {sayDay(Date.parse(site.lastVisit.at), hand.timeZone)}:</b> {site.lastVisit.remarks.join(' ')}</p>
@@ -118,14 +121,16 @@
 
 <p class="say" class:spoils={standing === 'over'} class:ask={standing === 'lifeJacket'} role="status">
 	{#if standing === 'over'}
-		<b>Over this card’s limit: {sayLimit(rule)}.</b> Sample from the bank, with a pole or from a bridge, or leave. Trained crew only, never alone; local rules come
-		first.
+		<b>From the bank, with a pole, from a bridge, or another day.</b> Nobody wades here now: it is over the limit ({sayLimit(rule)}).
+		{#if arrival?.access === 'wade'}Come out if somebody is in. If it was done all the same, write below who decided and why; your coordinator sees it.{/if}
 	{:else if standing === 'lifeJacket'}
 		<b>Life jacket on, or stay on the bank.</b> Local rules come first.
 	{:else if standing === 'under'}
-		<b>Under this card’s limit</b> ({sayLimit(rule)}). The limit is not leave to go in: you decide, and local rules come first.
+		<b>Not over the limit</b> ({sayLimit(rule)}), which says nothing of the bed, the cold or what the river does next. You decide, and local rules come first.
 	{:else}
-		This card says stay out where it is {sayLimit(rule)}. Try both at the edge first.
+		Nobody wades where it is {sayLimit(rule)}. {arrival?.access === 'wade'
+			? 'Both are needed before anybody is in: try them at the edge now.'
+			: 'Try both at the edge first.'}
 	{/if}
 </p>
 
@@ -154,6 +159,10 @@
 {/if}
 
 <div class="more">
+	<div class="waits">
+		<WordsField {hand} path="arrival/waiting/who" label="Who waits for you ashore (name, telephone)" />
+		<TimeField {hand} path="arrival/waiting/backAt" label="Back by" />
+	</div>
 	<Chips
 		legend="Reasons to stay out, whatever the depth"
 		chips={Object.entries(dangerWords).map(([id, word]) => ({ id, word, isOn: arrival?.dangers?.[id as keyof typeof dangerWords] === true }))}

@@ -1,5 +1,6 @@
 <script module lang="ts">
 	import type { SampleRole } from '$lib/core/custody';
+	import type { RunningClock } from '$lib/core/evaluate';
 	import type { Preservative, Sheet, Technique } from '$lib/core/logbook';
 	import type { SectionUnits, Step } from '$lib/core/method';
 	import type { Hand } from './hand';
@@ -14,6 +15,8 @@
 		date: string;
 		holding_h: number;
 		withoutIce_h: number;
+		/** What runs at this visit: the bottle's own clock among it. */
+		clocks: readonly RunningClock[];
 		/** How the crew said it samples, where that says how a bottle is reached. */
 		usualTechnique: Technique | null;
 		gaugings: Sheet['gaugings'];
@@ -27,9 +30,9 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { fillingGuide, holdingTime, labelCode } from '$lib/core/custody';
+	import { blankWater, fillingGuide, labelCode } from '$lib/core/custody';
 	import { otherPreservative, rinsesAsked, whyWrong } from '$lib/core/evaluate';
-	import { sayDuration, sayTime } from '$lib/core/interpret';
+	import { sayDeadline, sayDuration, sayTime } from '$lib/core/interpret';
 	import { preservatives, techniques, techniqueWords } from '$lib/core/logbook';
 	import Chips from './Chips.svelte';
 	import StrikeReason from './StrikeReason.svelte';
@@ -37,7 +40,7 @@
 	import TimeField from './TimeField.svelte';
 	import { stamp } from './hand';
 
-	let { step, bottles, planned, siteCode, date, holding_h, withoutIce_h, usualTechnique, gaugings, units, isOnPaper, hand }: Props = $props();
+	let { step, bottles, planned, siteCode, date, holding_h, withoutIce_h, clocks, usualTechnique, gaugings, units, isOnPaper, hand }: Props = $props();
 
 	const { id: baseId, kind, preserved } = untrack(() => step.bottle);
 	const idOf = (role: SampleRole) => (role === 'routine' ? baseId : `${baseId}-${role}`);
@@ -58,12 +61,13 @@
 	let striking = $state(false);
 	let isOther = $state(false);
 	let scanning = $state(false);
-	const holding = $derived(bottle?.filledAt ? holdingTime(Date.parse(bottle.filledAt), holding_h) : null);
+	const clock = $derived(clocks.find((c) => c.id === `bottles/${bottleId}`));
 	const technique = $derived(bottle?.technique ?? usualTechnique ?? step.technique ?? 'hand');
 	const rinses = $derived(rinsesAsked(step));
 	const rinsed = $derived(bottle?.rinses ?? 0);
-	const guide = $derived(fillingGuide({ kind, role, technique, rinses, preserved }));
-	const canFill = $derived(label.trim() !== '' && !(role === 'blank' && bottle?.water !== 'deionised'));
+	const isFiltered = untrack(() => step.bottle.isFiltered === true);
+	const guide = $derived(fillingGuide({ kind, role, technique, rinses, preserved, isFiltered }));
+	const canFill = $derived(label.trim() !== '' && !(role === 'blank' && (bottle?.water === undefined || bottle.water === 'stream')));
 	const isAlone = $derived(role === 'duplicate' && bottles?.[baseId]?.filledAt === undefined);
 
 	const keepLabel = () => label.trim() && label.trim() !== bottle?.label && bottle?.filledAt !== undefined && void hand.set(at('label'), label.trim());
@@ -116,15 +120,21 @@
 {#if isTaken}<p class="say ask" role="alert"><b>Another bottle of this visit carries that label already.</b> It may be filled: look before you open it.</p>{/if}
 <Struck line={hand.lines.get(at('label'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 
-{#if holding && bottle?.filledAt}
+{#if bottle?.filledAt}
 	<div class="say" role="status">
 		<b>Filled at {sayTime(Date.parse(bottle.filledAt), hand.timeZone)}. Write that on the label now.</b>
 		<small>{hand.initialsOf(hand.lines.get(at('filledAt'))?.live?.by ?? '')}</small>
-		{#if kind === 'bacteria'}<br />
-			The lab must have it by {sayTime(holding.last_ms, hand.timeZone)}, {holding_h} h after filling: {holding.last_ms > hand.now_ms
-				? `${sayDuration(holding.last_ms - hand.now_ms)} left`
-				: 'that has passed'}.{/if}
+		{#if clock}<br />
+			{sayDeadline(clock.deadline, clock.last_ms, hand.timeZone)}
+			{clock.last_ms > hand.now_ms ? `${sayDuration(clock.last_ms - hand.now_ms)} left.` : 'That has passed.'}{/if}
 	</div>
+	{#if isFiltered && role !== 'blank'}
+		{#if bottle.filteredAt}
+			<p class="done">Filtered at {sayTime(Date.parse(bottle.filteredAt), hand.timeZone)}.</p>
+		{:else if !isOnPaper}
+			<button type="button" class="act big" onclick={() => hand.set(at('filteredAt'), stamp(hand))}>Filtered just now, the part for phosphate</button>
+		{:else}<TimeField {hand} path={at('filteredAt')} label="Filtered at" />{/if}
+	{/if}
 	{#if preserved}
 		{#if bottle.preservedAt}
 			<p class="done">{capital(bottle.preservedWith ?? preserved)} in since {sayTime(Date.parse(bottle.preservedAt), hand.timeZone)}.</p>
@@ -147,7 +157,7 @@
 	{#if bottle.onIceAt}
 		<p class="done">On ice since {sayTime(Date.parse(bottle.onIceAt), hand.timeZone)}.</p>
 	{:else}
-		{#if kind === 'bacteria'}<p class="small">Within {withoutIce_h} h no ice is needed; on ice they neither grow nor die, warm they do both.</p>{/if}
+		{#if kind === 'bacteria'}<p class="small">Within {withoutIce_h} h no ice is needed. On ice bacteria change slowly; warm they grow and die.</p>{/if}
 		{#if !isOnPaper}<button type="button" class="act big" class:main={!preserved || bottle.preservedAt} onclick={() => hand.set(at('onIceAt'), stamp(hand))}
 				>It is on ice now</button
 			>{/if}
@@ -170,13 +180,14 @@
 		<Chips
 			legend="The blank is filled with"
 			chips={[
+				...(kind === 'bacteria' ? [{ id: 'sterile', word: 'sterile buffered water', isOn: bottle?.water === 'sterile' }] : []),
 				{ id: 'deionised', word: 'deionised water', isOn: bottle?.water === 'deionised' },
 				{ id: 'stream', word: 'stream water', isOn: bottle?.water === 'stream' }
 			]}
 			ontap={(water) => hand.set(at('water'), water)}
 		/>
 		{#if bottle?.water === 'stream'}<p class="say spoils" role="alert">
-				<b>Then it is no blank.</b> Strike it, take a fresh bottle, and use deionised water.
+				<b>Then it is no blank.</b> Strike it, take a fresh bottle, and use {blankWater[kind]}.
 			</p>{/if}
 	{/if}
 	{#if isAlone}<p class="say ask">The first bottle is not filled yet: a duplicate comes at once after it.</p>{/if}

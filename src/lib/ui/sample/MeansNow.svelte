@@ -14,7 +14,7 @@
 </script>
 
 <script lang="ts">
-	import { judge, saySure, sayWorking } from '$lib/core/interpret';
+	import { saySure, sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
 	import { parameters as known, units } from '$lib/core/quantity';
 
@@ -23,13 +23,14 @@
 	const shown = $derived(parameters.flatMap((p) => results.filter((r) => r.parameter === p)));
 	const say = (r: Result) => {
 		const unit = shownUnit(card, r.parameter);
-		const { figure, uncertainty } = saySure(r.figure, r.uncertainty, known[r.parameter].decimals, unit);
+		const { figure, uncertainty, limits } = saySure(r.figure, r.uncertainty, known[r.parameter].decimals, unit, r.limits);
 		const { symbol } = units[unit];
+		if (limits !== null) return `${figure} (${limits})`;
 		return uncertainty === null ? figure : `${figure.replace(` ${symbol}`, '')} ± ${uncertainty} ${symbol}`;
 	};
 	const word = (r: Result) => {
 		const threshold = thresholds.find((t) => t.parameter === r.parameter);
-		return threshold ? judge(r.figure, threshold)?.word : undefined;
+		return threshold ? sayVerdict(verdictOn(r.figure, r.uncertainty, r.limits, threshold)) : '';
 	};
 </script>
 
@@ -39,6 +40,7 @@
 			<p>
 				<b>{result.parameter === 'oxygen-saturation' ? `${say(result)} of what this water can hold` : `${known[result.parameter].name}: ${say(result)}`}</b
 				>{#if word(result)}, {word(result)}{/if}<br />
+				{#if result.isSimulated}<b>Simulated: it says nothing of a stream.</b><br />{/if}
 				<span class="small">{result.basis.charAt(0).toUpperCase() + result.basis.slice(1)}.</span>
 				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span>{/if}
 			</p>

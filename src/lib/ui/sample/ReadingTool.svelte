@@ -67,8 +67,8 @@
 	function fromMeter(value: number, isSettled: boolean) {
 		const own = parameters[parameter].unit;
 		const figure = exactly(own === entry.unit ? value : Number(convert(value, own, entry.unit).toPrecision(6)), entry.unit);
-		const method = `${isSettled ? 'meter' : 'meter, not settled'}${meter?.port.isSimulated ? ', simulated' : ''}`;
-		void keepAs({ ...figure, ...(instrument ? { instrument } : {}), method });
+		const method = isSettled ? 'meter' : 'meter, not settled';
+		void keepAs({ ...figure, ...(instrument ? { instrument } : {}), method, ...(meter?.port.isSimulated ? { isSimulated: true as const } : {}) });
 	}
 
 	async function keepAs(figure: Figure) {

@@ -19,7 +19,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { sayTime } from '$lib/core/interpret';
-	import { titrationOxygen } from '$lib/core/oxygen';
+	import { titrated } from '$lib/core/evaluate';
 	import Countdown from '../clocks/Countdown.svelte';
 	import Chips from './Chips.svelte';
 	import MeasureField from './MeasureField.svelte';
@@ -38,7 +38,7 @@
 	let tapped = $state<Record<string, number>>({});
 	const counted = $derived(tapped[bottleId] ?? (Number(hand.drafts[at('drops')] ?? 0) || 0));
 	const settled_s = $derived(bottle?.fixedAt === undefined ? null : step.settle_s - (hand.now_ms - Date.parse(bottle.fixedAt)) / 1000);
-	const found = (drops: number, blank = bottle?.blankDrops ?? 0) => titrationOxygen({ mode: 'drops', drops, mgLPerDrop: step.mgLPerDrop, blankDrops: blank });
+	const found = (drops: number, blankDrops = bottle?.blankDrops) => titrated({ drops, blankDrops, mgLPerDrop: bottle?.mgLPerDrop ?? step.mgLPerDrop });
 	const stage = $derived(
 		bottle?.drops !== undefined
 			? 'done'
@@ -111,7 +111,7 @@
 	<button type="button" class="drop" onclick={() => count(counted + 1)} aria-describedby="drops-sum">
 		<b>{counted}</b> <span>{counted === 1 ? 'drop' : 'drops'}: tap for one more</span>
 	</button>
-	<p id="drops-sum" role="status">= {found(counted, 0).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop</p>
+	<p id="drops-sum" role="status">= {found(counted).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop, half a drop taken off</p>
 	<p class="row">
 		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}>One drop back</button>
 		<button type="button" class="act main big" disabled={counted === 0} onclick={keep}>Colour gone: keep {counted}</button>
@@ -125,7 +125,9 @@
 				: `${dissolvedOxygen_mgL.toFixed(1)} mg/L`}</b
 		><br />
 		<span class="small"
-			>{hand.initialsOf(hand.lines.get(at('drops'))?.live?.by ?? '')}. The last drop counts whole: the truth lies up to {step.mgLPerDrop} mg/L below.</span
+			>{hand.initialsOf(hand.lines.get(at('drops'))?.live?.by ?? '')}{bottle.blankDrops === undefined
+				? '. The colour went somewhere within the last drop: half of it is taken off.'
+				: '.'}</span
 		>
 	</p>
 	{#if striking}

@@ -16,6 +16,15 @@ export function chartOf(blocks: readonly { value: number; word: string }[], unit
 	const isScale = blocks[0]?.value !== 0; // a chart such as that of pH has no "no colour"
 	const first = blocks.find((b) => b.value > 0)?.value ?? 0;
 	const lines: ChartLine[] = [];
+	const lowest = blocks[0];
+	if (isScale && lowest)
+		lines.push({
+			id: 'under',
+			kind: 'beyond',
+			figure: { ...withQualifier(lowest.value, 'below', unit), method: 'paler than the chart' },
+			figureText: `below ${writeNumber(lowest.value)}`,
+			word: `paler than ${lowest.word}`
+		});
 	for (const [i, block] of blocks.entries()) {
 		const isNone = block.value === 0;
 		lines.push({
@@ -37,7 +46,7 @@ export function chartOf(blocks: readonly { value: number; word: string }[], unit
 		});
 	}
 	const last = blocks.at(-1);
-	if (last && !isScale)
+	if (last)
 		lines.push({
 			id: 'over',
 			kind: 'beyond',

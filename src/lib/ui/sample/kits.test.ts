@@ -12,28 +12,28 @@ const kit = (id: string) => {
 describe('the chart of a kit', () => {
 	it('has no colour as below the first block, never 0, and a figure between two blocks', () => {
 		const lines = chartOf(kit('nitrate').chart, 'mg_L_N');
-		expect(lines[0]).toMatchObject({ figure: { below: 1, unit: 'mg_L_N', method: 'no colour' }, figureText: 'below 1' });
-		expect(lines[2]).toMatchObject({ kind: 'between', figure: { value: 1.5 }, word: 'between blush and rose' });
-		expect(lines.at(-1)).toMatchObject({ figure: { above: 20 } });
+		expect(lines[0]).toMatchObject({ figure: { below: 0.8, unit: 'mg_L_N', method: 'no colour' }, figureText: 'below 0.8' });
+		expect(lines[2]).toMatchObject({ kind: 'between', figure: { value: 1.65 }, word: 'between blush and rose' });
+		expect(lines.at(-1)).toMatchObject({ figure: { above: 25 } });
 		expect(lines.every((l) => !('value' in l.figure) || l.figure.value > 0)).toBe(true);
 	});
-	it('of pH has neither a below nor an over', () => {
+	it('of pH begins under its first block and ends over its last: a strip may stay paler than the chart', () => {
 		const lines = chartOf(kit('ph').chart, 'pH');
-		expect(lines[0]).toMatchObject({ figure: { value: 6 } });
-		expect(lines.every((l) => 'value' in l.figure)).toBe(true);
-		expect(lines[1]).toMatchObject({ figure: { value: 6.25 } });
+		expect(lines[0]).toMatchObject({ kind: 'beyond', figure: { below: 5.8 } });
+		expect(lines[1]).toMatchObject({ figure: { value: 5.8 } });
+		expect(lines.at(-1)).toMatchObject({ figure: { above: 8.8 } });
 	});
 });
 
 describe('waits in turn', () => {
-	const { waits } = kit('phosphate'); // shake 180, settle 30, colour 600
+	const { waits } = kit('phosphate'); // mix 30, blue 600
 	it.each([
-		[0, 'shake', 180, 'settle'],
-		[179.5, 'shake', 0.5, 'settle'],
-		[180, 'settle', 30, 'colour comes'],
-		[500, 'colour comes', 310, null]
+		[0, 'mix', 30, 'blue comes'],
+		[29.5, 'mix', 0.5, 'blue comes'],
+		[30, 'blue comes', 600, null],
+		[500, 'blue comes', 130, null]
 	])('after %d s: %s', (gone, what, left, next) => expect(stageAt(waits, gone)).toEqual({ what, left_s: left, next, isOver: false }));
-	it('are over at their sum', () => expect(stageAt(waits, 810)).toMatchObject({ isOver: true, left_s: 0 }));
+	it('are over at their sum', () => expect(stageAt(waits, 630)).toMatchObject({ isOver: true, left_s: 0 }));
 	it.each([
 		[9.6, '10 s'],
 		[59, '59 s'],

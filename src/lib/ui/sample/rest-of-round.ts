@@ -1,4 +1,5 @@
-import { sayDuration, sayTime } from '$lib/core/interpret';
+import type { LabDeadline } from '$lib/core/custody';
+import { sayDeadline, sayDuration, sayTime } from '$lib/core/interpret';
 import { restOfDay, type SoFar } from '$lib/core/schedule';
 import type { Satchel } from '$lib/core/satchel';
 
@@ -24,7 +25,8 @@ export function restOfRound(
 	visits: readonly VisitOfRound[],
 	now_ms: number,
 	timeZone: string,
-	nameOf: (siteId: string) => string
+	nameOf: (siteId: string) => string,
+	deadline: LabDeadline | null
 ): RestOfRound | null {
 	if (!round.day) return null;
 	const { question, lab, midnight_ms } = round.day;
@@ -44,14 +46,20 @@ export function restOfRound(
 	const first = plan.stops[0];
 	return {
 		next: first ? { name: nameOf(first.id), arrive: at(first.arrive_min) } : null,
-		lab: sayLab(lab, Math.min(plan.slack.holding_min ?? Infinity, plan.slack.closing_min ?? Infinity), at(plan.end_min))
+		lab: sayLab(lab, at(plan.end_min), midnight_ms + plan.end_min * 60_000, deadline, timeZone)
 	};
 }
 
-function sayLab(lab: string | null, slack_min: number, at: string): RestOfRound['lab'] {
-	if (lab === null || !Number.isFinite(slack_min)) return null;
-	const span = sayDuration(slack_min * 60_000);
-	return slack_min < 0
-		? { isLate: true, words: `${lab} at ${at}: ${span} too late for the first bottle. Go straight there, or leave a stop out.` }
-		: { isLate: false, words: `${lab} at ${at}, with ${span} to spare for the first bottle.` };
+/** The way to the lab against the one moment by which the bottles must be there. */
+function sayLab(lab: string | null, at: string, arrive_ms: number, deadline: LabDeadline | null, timeZone: string): RestOfRound['lab'] {
+	if (lab === null || deadline === null) return null;
+	const by = sayDeadline(deadline, deadline.last_ms, timeZone);
+	const slack_ms = deadline.last_ms - arrive_ms;
+	const span = sayDuration(slack_ms);
+	return slack_ms < 0 || deadline.isShut
+		? {
+				isLate: true,
+				words: `${by} From here ${lab} is reached at ${at}${slack_ms < 0 ? `, ${span} too late` : ''}. Go straight there, leave a stop out, or ring the lab now.`
+			}
+		: { isLate: false, words: `${by} From here it is reached at ${at}, with ${span} to spare.` };
 }

@@ -1,4 +1,6 @@
 import type { Item } from '../../schedule';
+import { counted } from './count';
+import { sayDeadline } from './deadline';
 import { sayDay, sayDuration, sayTime } from './time';
 
 export interface Said {
@@ -20,9 +22,13 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 			const isLate = item.last_ms < now_ms;
 			return {
 				deed: [isLate ? 'Ask the lab about bottle ' : 'Bring to the lab bottle ', item.label, ''],
-				reason: `Filled at ${item.site} ${time(item.start_ms)}. ${isLate ? `Its last moment was ${time(item.last_ms)}; the bacteria in it are no longer those of the stream.` : `Be on the road by ${time(item.due_ms)}; the last moment to plate it is ${time(item.last_ms)}.`}`,
+				reason: `Filled at ${item.site} ${time(item.start_ms)}. ${
+					isLate
+						? `Its last moment was ${time(item.last_ms)}. When was it ${item.isForBacteria ? 'plated' : 'taken in'}? Late figures are qualified.`
+						: `On the road by ${time(item.due_ms)}. ${sayDeadline(item.deadline, item.last_ms, timeZone)}`
+				}`,
 				act: { word: 'Open', href: `/visits/${item.visitId}` },
-				lane: { name: `Bottle ${item.label}`, say: isLate ? 'past its last moment' : `on the road by ${time(item.due_ms)}` }
+				lane: { name: `Bottle ${item.label}`, say: isLate ? 'past its last moment' : `lab by ${time(item.last_ms)}` }
 			};
 		}
 		case 'plate': {
@@ -45,10 +51,14 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 			};
 		case 'open-visit':
 			return {
-				deed: ['A visit is open at ', item.site, ''],
-				reason: `${item.crew.join(' and ') || 'Nobody named yet'}, ${item.tied} of ${item.asked} steps done, begun ${item.when === 'late' ? day(item.started_ms) : time(item.started_ms)}.`,
+				deed: [item.isOverdue ? 'Not back yet from ' : 'A visit is open at ', item.site, ''],
+				reason: `${item.crew.join(' and ') || 'Nobody named yet'}, ${item.tied} of ${item.asked} steps done, begun ${item.isOverdue ? `${day(item.started_ms)} ` : ''}${time(item.started_ms)}.${
+					item.isOverdue
+						? ` ${item.back_ms === null ? `Nothing heard for ${sayDuration(now_ms - item.heard_ms)}` : `They meant to be back at ${time(item.back_ms)}`}: call them now${item.waits ? `, and ${item.waits}, who waits for them` : ''}.`
+						: ''
+				}`,
 				act: { word: 'Look', href: `/visits/${item.visitId}` },
-				lane: { name: item.site, say: `${item.tied} of ${item.asked} steps` }
+				lane: { name: item.site, say: item.isOverdue ? 'not back yet' : `${item.tied} of ${item.asked} steps` }
 			};
 		case 'grab':
 			return {
@@ -59,17 +69,17 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 			};
 		case 'round':
 			return {
-				deed: ['', item.name, `, ${item.sites.length} sites`],
+				deed: ['', item.name, `, ${counted(item.sites.length, 'site')}`],
 				reason: `${item.sites.join(', ')}. Starts ${time(item.starts_ms)}.`,
 				act: null,
 				lane: { name: item.name, say: '' }
 			};
 		case 'review':
 			return {
-				deed: ['Judge ', `${item.results} results`, ` of ${item.visits} visits`],
+				deed: ['Judge ', counted(item.results, 'result'), ` of ${counted(item.visits, 'visit')}`],
 				reason: item.oldest_ms === null ? '' : `The oldest waits since ${day(item.oldest_ms)}.`,
 				act: { word: 'Review', href: '/review' },
-				lane: { name: 'Review', say: `${item.visits} visits wait` }
+				lane: { name: 'Review', say: `${counted(item.visits, 'visit')} ${item.visits === 1 ? 'waits' : 'wait'}` }
 			};
 		case 'conflict':
 			return {
@@ -84,7 +94,7 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				reason:
 					item.days === null
 						? 'It has never been calibrated and is in use.'
-						: `Used ${sayDuration(now_ms - item.lastUsed_ms)} ago, ${item.days} days after its last calibration; ${item.limit_days} is the most.`,
+						: `Used ${sayDuration(now_ms - item.lastUsed_ms)} ago, ${counted(item.days, 'day')} after its last calibration; ${item.limit_days} is the most.`,
 				act: null,
 				lane: { name: `Calibrate ${item.instrument}`, say: 'calibrate before the next round' }
 			};

@@ -1,18 +1,33 @@
 import { decimalsBorne, rounded } from '../../quantity';
 import type { SiteTrend } from '../site-trend';
 
+/** Years that are usual before much is made of a trend. */
+const USUAL_YEARS = 5;
+
 /** A trend in two sentences: what it is, and how sure. */
 export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: string; because: string } {
 	const unit = unitSymbol === '%' ? 'percentage points' : unitSymbol; // “5 % a year” would be read as a twentieth more each year
-	if (!trend) return { says: 'No trend can be told yet.', because: 'It takes the same months in three different years.' };
-	const { verdict, slopePerYear, lower, upper, p, results, years, limits } = trend;
+	if (!trend) return { says: 'No trend can be told yet.', because: 'It takes the same month in three different years.' };
+	const { verdict, slopePerYear, lower, upper, results, years, limits } = trend;
 	const borne = decimalsBorne((upper - lower) / 2) ?? 2;
 	const write = (n: number) => rounded(n, borne).replace('-', '−');
-	const span = `between ${write(lower)} and ${write(upper)} ${unit} a year with 90 % confidence`;
+	const span = `between ${write(lower)} and ${write(upper)} ${unit} a year with 95 % confidence`;
 	const from = `${results} results over ${years} years, each month held against the same month${limits ? `; ${limits} known only as a limit` : ''}`;
-	const chance = `p ${p < 0.001 ? 'under 0.001' : p.toFixed(3)}`;
-	if (verdict === 'open') return { says: 'Neither rising nor falling, as far as can be told.', because: `${capital(span)}: ${from}; ${chance}.` };
-	return { says: `${capital(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because: `${capital(span)}: ${from}; ${chance}.` };
+	const because = [`${capital(span)}: ${from}; ${sayChance(trend.p)}.`, ...cautions(trend)].join(' ');
+	if (verdict === 'open') return { says: 'A trend cannot be told from chance.', because };
+	return { says: `${capital(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because };
+}
+
+const sayChance = (p: number): string => (p < 0.001 ? 'p under 0.001' : p > 0.999 ? 'p over 0.999' : `p ${p.toFixed(3)}`);
+
+function cautions({ verdict, years, monthsDisagree, withoutFlow }: SiteTrend): string[] {
+	const words: Record<NonNullable<SiteTrend['withoutFlow']>, string> = { rising: 'it rises', falling: 'it falls', open: 'no trend can be told from chance' };
+	return [
+		...(years < USUAL_YEARS ? [`${years} years are few: ${USUAL_YEARS} are usual before much is made of a trend.`] : []),
+		...(monthsDisagree ? ['The months do not agree: look at them one by one.'] : []),
+		...(withoutFlow !== null && withoutFlow !== verdict ? [`With what the flow explains taken out, ${words[withoutFlow]}.`] : []),
+		...(withoutFlow !== null && withoutFlow === verdict && verdict !== 'open' ? ['The same holds with what the flow explains taken out.'] : [])
+	];
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -44,9 +44,9 @@ describe('values in words', () => {
 
 describe('a wading limit', () => {
 	it.each([
-		[{ school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 }, 'deeper than 0.3 m and faster than 0.3 m/s'],
-		[{ school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 }, 'deeper than 0.5 m'],
-		[{ school: 'product', product_m2_s: 0.6 }, 'depth × speed over 0.6 m²/s']
+		[{ school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 }, 'deeper than 0.3 m, or faster than 0.3 m/s'],
+		[{ school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 }, 'deeper than 0.5 m, or faster than 3 m/s'],
+		[{ school: 'product', product_m2_s: 0.6 }, 'depth × speed over 0.6 m²/s, deeper than 1.2 m, or faster than 3 m/s']
 	] as const)('%j', (limit, words) => {
 		expect(sayLimit(limit)).toBe(words);
 		expect(sayLimit({ ...limit, siteDepth_m: 0.25 })).toBe(`${words}, or here deeper than 0.25 m`);
@@ -88,13 +88,14 @@ describe('what is due, in words', () => {
 	const facts: ProgramFacts = {
 		clocks: [],
 		openVisits: [],
+		overdue_h: 2,
 		sites: [],
 		rounds: [],
 		waiting: { results: 0, visits: 0, oldest_ms: null },
 		conflicts: [],
 		calibrations: []
 	};
-	const clock = { visitId: 'v', label: 'P3', site: 'Tessel 3', start_ms: now - 60 * HOUR, due_ms: now - 12 * HOUR, last_ms: now + 12 * HOUR };
+	const clock = { deadline: null, visitId: 'v', label: 'P3', site: 'Tessel 3', start_ms: now - 60 * HOUR, due_ms: now - 12 * HOUR, last_ms: now + 12 * HOUR };
 	const say = (more: Partial<ProgramFacts>) => agenda({ ...facts, ...more }, now).map((item) => ({ when: item.when, said: sayItem(item, now, 'UTC') }));
 
 	it('a plate that can be read now, one too young, one too old', () => {
@@ -130,18 +131,34 @@ describe('what is due, in words', () => {
 
 describe('a trend in words', () => {
 	it('of a percentage is told in points', () => {
-		const { says } = sayTrend({ verdict: 'rising', slopePerYear: 5.5, lower: 3.6, upper: 6.5, p: 0.01, results: 36, years: 4, limits: 0 }, '%');
+		const { says } = sayTrend(
+			{ verdict: 'rising', slopePerYear: 5.5, lower: 3.6, upper: 6.5, p: 0.01, results: 36, years: 4, limits: 0, monthsDisagree: false, withoutFlow: null },
+			'%'
+		);
 		expect(says).toBe('Rising by 5.5 percentage points a year.');
 	});
 
 	it('falls with a minus, and a small p is not written out', () => {
 		const { says, because } = sayTrend(
-			{ verdict: 'falling', slopePerYear: -0.0123, lower: -0.02, upper: -0.004, p: 0.00001, results: 40, years: 4, limits: 3 },
+			{
+				verdict: 'falling',
+				slopePerYear: -0.0123,
+				lower: -0.02,
+				upper: -0.004,
+				p: 0.00001,
+				results: 40,
+				years: 4,
+				limits: 3,
+				monthsDisagree: true,
+				withoutFlow: 'open'
+			},
 			'mg/L'
 		);
 		expect(says).toBe('Falling by 0.012 mg/L a year.');
 		expect(because).toBe(
-			'Between −0.020 and −0.004 mg/L a year with 90 % confidence: 40 results over 4 years, each month held against the same month; 3 known only as a limit; p under 0.001.'
+			'Between −0.020 and −0.004 mg/L a year with 95 % confidence: 40 results over 4 years, each month held against the same month; 3 known only as a limit; p under 0.001. ' +
+				'4 years are few: 5 are usual before much is made of a trend. The months do not agree: look at them one by one. ' +
+				'With what the flow explains taken out, no trend can be told from chance.'
 		);
 	});
 });

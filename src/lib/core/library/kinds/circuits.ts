@@ -72,7 +72,7 @@ export const circuits = kind({
 				? [
 						{
 							field: 'siteIds' as const,
-							why: `${row.siteIds.length} sites bring at least ${row.siteIds.length} bottles; ${lab.name} takes ${lab.bottlesADay} a day.`
+							why: `${row.siteIds.length} ${row.siteIds.length === 1 ? 'site brings at least one bottle' : `sites bring at least ${row.siteIds.length} bottles`}; ${lab.name} takes ${lab.bottlesADay} a day.`
 						}
 					]
 				: []),

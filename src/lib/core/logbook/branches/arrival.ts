@@ -27,7 +27,9 @@ export const arrival = z
 		velocity_m_s: leaf(velocity_m_s),
 		access: leaf(z.enum(accessWays, { error: accessWays.join(', ') })),
 		dangers: ticks(dangers),
-		reason: leaf(Text)
+		reason: leaf(Text),
+		/** Who knows that they are out, and when that person starts to ask. */
+		waiting: z.object({ who: leaf(Word), backAt: leaf(Instant) }).optional()
 	})
 	.optional();
 

@@ -9,6 +9,10 @@ export type Technique = (typeof techniques)[number];
 export const preservatives = ['acid', 'sulphuric acid', 'nitric acid', 'alkali'] as const;
 export type Preservative = (typeof preservatives)[number];
 
+/** What a bottle is for: bacteria; nutrients that a preservative keeps; fresh: nothing added, for what acid would spoil. */
+export const bottleKinds = ['bacteria', 'nutrients', 'fresh'] as const;
+export type BottleKind = (typeof bottleKinds)[number];
+
 const volume_mL = (most: number) => measure('volume', 0, most, 'mL');
 
 /** One of the verticals of a composite: how deep and how fast the water is there, and how much of it went into the churn. */
@@ -19,13 +23,14 @@ export const bottles = z
 		SheetId,
 		z.object({
 			label: leaf(Word),
-			kind: leaf(z.enum(['bacteria', 'nutrients'])),
+			kind: leaf(z.enum(bottleKinds, { error: bottleKinds.join(', ') })),
 			/** A blank holds water that should have nothing in it; a duplicate was taken at once after its partner. */
 			role: leaf(z.enum(['routine', 'duplicate', 'blank'], { error: 'routine, duplicate or blank' })),
 			duplicateOf: leaf(SheetId),
 			technique: leaf(z.enum(techniques, { error: techniques.join(', ') })),
 			rinses: leaf(measure('rinses', 0, 10, 'times')),
-			water: leaf(z.enum(['stream', 'deionised'], { error: 'stream or deionised' })),
+			/** `sterile`: sterile buffered water, for blanks of bacteria. */
+			water: leaf(z.enum(['stream', 'deionised', 'sterile'], { error: 'stream, deionised or sterile' })),
 			parts: z.record(SheetId, part).optional(),
 			churn_mL: leaf(volume_mL(50_000)),
 			/** Which of the bottles out of one churn this was. */
@@ -34,8 +39,12 @@ export const bottles = z
 			preservedAt: leaf(Instant),
 			/** What went in, which need not be what the card asks for. */
 			preservedWith: leaf(z.enum(preservatives, { error: preservatives.join(', ') })),
+			/** Through a filter, on the bank. */
+			filteredAt: leaf(Instant),
 			onIceAt: leaf(Instant),
 			atLabAt: leaf(Instant),
+			/** When the lab poured the last of its plates: there its time ends. */
+			platedAt: leaf(Instant),
 			results: z.partialRecord(z.enum(parameterCodes), leaf(Figure, 'figure')).optional()
 		})
 	)

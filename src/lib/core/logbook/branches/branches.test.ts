@@ -49,7 +49,7 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['bottles/nutrients/technique', 'by drone', /hand, pole/],
 			['bottles/nutrients/rinses', 11, /rinses over 10/],
 			['bottles/nutrients/rinses', -1, /rinses under 0/],
-			['bottles/bacteria-blank/water', 'tap', /stream or deionised/],
+			['bottles/bacteria-blank/water', 'tap', /stream, deionised or sterile/],
 			['bottles/nutrients/splitOrder', 0, /order of the split under 1/],
 			['bottles/nutrients/filledAt', 'noon', /instant is like/],
 			['bottles/nutrients/parts/01/velocity_m_s', 11, /velocity over 10/],

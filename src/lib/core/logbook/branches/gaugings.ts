@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FlumeRating } from '../../discharge';
 import { asTyped, count, depth_m, leaf, measure, SheetId, Text, time_s, velocity_m_s, Word, YesNo, type LengthUnit } from '../leaf';
 
 const tape_m = asTyped<LengthUnit>('distance', 'm', -10, 500);
@@ -17,7 +18,7 @@ export type Arithmetic = (typeof arithmetics)[number];
 const vertical = z.object({
 	distance_m: leaf(tape_m),
 	depth_m: leaf(depth_m),
-	/** The mean in the vertical: read at 0.6 of the depth, or while the meter was slowly raised. */
+	/** The mean in the vertical, read while the meter was slowly raised; in older logbooks also what was read at 0.6 of the depth. */
 	velocity_m_s: leaf(velocity_m_s),
 	velocity02_m_s: leaf(velocity_m_s),
 	velocity06_m_s: leaf(velocity_m_s),
@@ -44,6 +45,8 @@ export const gaugings = z
 				.object({
 					length_m: leaf(asTyped<LengthUnit>('length', 'm', 0.1, 500)),
 					coefficient: leaf(fraction),
+					/** Mean depth of the reach, on which the coefficient depends. */
+					depth_m: leaf(depth_m),
 					averaging: leaf(z.enum(['times', 'velocities'], { error: 'times or velocities' })),
 					runs: z.record(SheetId, z.object({ time_s: leaf(time_s) })).optional(),
 					areas: z.record(SheetId, z.object({ area_m2: leaf(area_m2) })).optional()
@@ -51,6 +54,8 @@ export const gaugings = z
 				.optional(),
 			flume: z
 				.object({
+					/** The rating that this gauging is worked out by, whole, so that a later change of the shelf does not change it. */
+					rating: leaf(FlumeRating),
 					head_m: leaf(depth_m),
 					tailDepth_m: leaf(depth_m),
 					isLevelAlong: leaf(YesNo),

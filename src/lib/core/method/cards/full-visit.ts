@@ -4,15 +4,15 @@ import { streamVisit } from './stream-visit';
 const of = (id: string): Step => streamVisit.steps.find((s) => s.id === id)!;
 
 /**
- * Everything that can be done at a stream in one visit, by two people: conditions and habitat, two bottles, thermometer,
- * meter, strips, colour kit, titration, tube, disc, flow at two points.
+ * Everything that can be done at a stream in one visit, by two people: conditions and habitat, three bottles, thermometer,
+ * meter, strips, colour kit, titration, tube, disc, flow.
  */
 export const fullVisit: MethodCard = {
 	...streamVisit,
 	code: 'full-visit',
 	version: 1,
 	title: 'Full visit',
-	summary: 'Two bottles, conditions and habitat, the field parameters by meter, strip, kit and titration, clarity by tube and disc, and the flow.',
+	summary: 'Three bottles, conditions and habitat, the field parameters by meter, strip, kit and titration, clarity by tube and disc, and the flow.',
 	steps: [
 		of('arrive'),
 		{
@@ -26,16 +26,27 @@ export const fullVisit: MethodCard = {
 		},
 		of('bacteria-bottle'),
 		{
+			id: 'fresh-bottle',
+			tool: 'bottle',
+			title: 'Fresh nutrient bottle',
+			how: 'Nothing is added: acid would destroy the nitrite and free bound phosphate. Rinse, fill to the shoulder; the part for phosphate goes through the filter within a quarter of an hour.',
+			tags: ['bottle', 'in-water'],
+			bottle: { id: 'fresh', kind: 'fresh', isFiltered: true },
+			rinses: 3,
+			technique: 'hand',
+			costIfMissing: 'No nitrite, nitrate or phosphate from the lab for this visit.'
+		},
+		{
 			id: 'nutrient-bottle',
 			tool: 'bottle',
-			title: 'Nutrient bottle',
-			how: 'Rinse three times with stream water, pour it out downstream and low. Fill to the shoulder, below the surface. The acid goes in on the bank.',
+			title: 'Nutrient bottle with acid',
+			how: 'For ammonium, total phosphorus, nitrate and nitrite together. Rinse with stream water, pour it out downstream and low. Fill to the shoulder. The acid goes in on the bank.',
 			tags: ['bottle', 'in-water'],
 			caution: 'acid',
 			bottle: { id: 'nutrients', kind: 'nutrients', preserved: 'sulphuric acid' },
 			rinses: 3,
 			technique: 'hand',
-			costIfMissing: 'No nutrient figure from the lab for this visit.'
+			costIfMissing: 'No total of nutrients from the lab for this visit.'
 		},
 		{ ...of('air-temperature'), how: 'Glass thermometer, in the shade, hand off the bulb, until it stops moving. To the nearest half degree.' },
 		of('water-temperature'),
@@ -67,7 +78,7 @@ export const fullVisit: MethodCard = {
 			id: 'ph',
 			tool: 'kit',
 			title: 'pH by strip',
-			how: 'Dip for a second, shake off, hold beside the chart at once, out of the sun.',
+			how: 'Dip, shake off, hold beside the chart of your own strips, out of the sun. The blocks here are an example: the program enters its own.',
 			tags: ['unhurried', 'in-water'],
 			parameter: 'ph',
 			unit: 'pH',
@@ -76,55 +87,54 @@ export const fullVisit: MethodCard = {
 				{ what: 'colour comes', for_s: 14 }
 			],
 			readWithin_s: 30,
-			chart: [6, 6.5, 7, 7.5, 8, 8.5, 9].map((value, i) => ({ value, word: ['lemon', 'straw', 'olive', 'leaf', 'moss', 'sea green', 'slate'][i]! }))
+			chart: [5.8, 6.4, 7, 7.6, 8.2, 8.8].map((value, i) => ({ value, word: ['lemon', 'straw', 'olive', 'leaf', 'sea green', 'slate'][i]! }))
 		},
 		{
 			id: 'nitrate',
 			tool: 'kit',
 			title: 'Nitrate by strip',
-			how: 'Dip for one second, do not shake, wait a minute lying flat, out of the sun. The outer pad is nitrate.',
+			how: 'Dip, do not shake, wait lying flat, out of the sun, then hold it beside the chart of your own strips. The blocks here are an example.',
 			tags: ['unhurried', 'in-water'],
 			parameter: 'nitrate',
 			unit: 'mg_L_N',
 			waits: [
-				{ what: 'in the water', for_s: 1 },
-				{ what: 'colour comes', for_s: 59 }
+				{ what: 'in the water', for_s: 2 },
+				{ what: 'colour comes', for_s: 68 }
 			],
 			readWithin_s: 60,
-			chart: [0, 1, 2, 5, 10, 20].map((value, i) => ({ value, word: ['no colour', 'blush', 'rose', 'pink', 'heather', 'beet'][i]! })),
-			costIfMissing: 'Fertiliser and sewage stay unseen: clear water may be rich in nutrients.'
+			chart: [0, 0.8, 2.5, 6, 12, 25].map((value, i) => ({ value, word: ['no colour', 'blush', 'rose', 'pink', 'heather', 'beet'][i]! })),
+			costIfMissing: 'Nutrients stay unseen: clear water may be rich in them.'
 		},
 		{
 			id: 'nitrite',
 			tool: 'kit',
 			title: 'Nitrite by strip',
-			how: 'The inner pad of the same strip: read it half a minute after the dip.',
+			how: 'A strip of its own, treated the same; its colour comes sooner. The blocks here are an example.',
 			tags: ['unhurried', 'in-water'],
 			parameter: 'nitrite',
 			unit: 'mg_L_N',
 			waits: [
-				{ what: 'in the water', for_s: 1 },
-				{ what: 'colour comes', for_s: 29 }
+				{ what: 'in the water', for_s: 2 },
+				{ what: 'colour comes', for_s: 43 }
 			],
 			readWithin_s: 60,
-			chart: [0, 0.15, 0.3, 1, 1.5, 3].map((value, i) => ({ value, word: ['no colour', 'blush', 'rose', 'pink', 'heather', 'beet'][i]! }))
+			chart: [0, 0.1, 0.25, 0.6, 1.4].map((value, i) => ({ value, word: ['no colour', 'blush', 'rose', 'heather', 'beet'][i]! }))
 		},
 		{
 			id: 'phosphate',
 			tool: 'kit',
 			title: 'Phosphate by colour kit',
-			how: 'Fill to the line, add the powder, shake, let it settle, add the drops, let the colour come. Look down through the tube, out of the sun.',
+			how: 'Molybdenum blue: fill to the line, add the reagents of your kit, mix, let the blue come; read between ten minutes and half an hour, down through the tube, out of the sun.',
 			tags: ['unhurried', 'in-water'],
 			caution: 'reagents',
 			parameter: 'phosphate',
 			unit: 'mg_L_P',
 			waits: [
-				{ what: 'shake', for_s: 180 },
-				{ what: 'settle', for_s: 30 },
-				{ what: 'colour comes', for_s: 600 }
+				{ what: 'mix', for_s: 30 },
+				{ what: 'blue comes', for_s: 600 }
 			],
-			readWithin_s: 300,
-			chart: [0, 0.02, 0.05, 0.1, 0.2, 0.5, 1].map((value, i) => ({
+			readWithin_s: 1200,
+			chart: [0, 0.03, 0.07, 0.15, 0.3, 0.6, 1.2].map((value, i) => ({
 				value,
 				word: ['no colour', 'a breath of blue', 'pale sky', 'sky', 'cornflower', 'deep blue', 'ink'][i]!
 			})),
@@ -142,8 +152,8 @@ export const fullVisit: MethodCard = {
 		},
 		{
 			...of('flow'),
-			how: 'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.2 and at 0.8 of it down from the surface, 40 s each.',
-			school: 'two-point'
+			how: 'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from the surface, 40 s. Where it is deeper than 0.75 m: at 0.2 and at 0.8.',
+			school: 'one-point'
 		} as Step,
 		{
 			id: 'habitat',

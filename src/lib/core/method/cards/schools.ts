@@ -12,7 +12,7 @@ const trainedCrew = first(streamVisit, {
 	code: 'stream-visit-crew',
 	title: 'Stream visit, trained crew',
 	summary: 'As the stream visit, for crews trained in moving water: the product of depth and velocity decides whether anyone wades.',
-	wading: { school: 'product', product_m2_s: 0.9 },
+	wading: { school: 'product', product_m2_s: 0.6 },
 	holding: { bacteria_h: 8, withoutIce_h: 1 }
 });
 

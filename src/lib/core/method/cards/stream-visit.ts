@@ -11,7 +11,7 @@ export const streamVisit1: MethodCard = {
 			id: 'arrive',
 			tool: 'arrive',
 			title: 'Arrive and decide',
-			how: 'Look at the water before you go near it. Try depth and speed at the edge, then say how you will sample.',
+			how: 'Look at the water before you go near it. Try depth and speed at the edge, from where you stand dry, then say how you will sample.',
 			tags: ['arrive'],
 			caution: 'water',
 			costIfMissing: 'Nobody can tell later how the samples were taken.'
@@ -72,7 +72,7 @@ export const streamVisit1: MethodCard = {
 			parameter: 'conductivity',
 			unit: 'uS_cm',
 			slots: [{ id: 'main', label: 'main flow' }],
-			costIfMissing: 'Salt and sewage show here first; without it neither can be ruled out.'
+			costIfMissing: 'What is dissolved shows here first, from rock, salt or waste; without it a change goes unseen.'
 		},
 		{
 			id: 'clarity',
@@ -93,7 +93,7 @@ export const streamVisit1: MethodCard = {
 			caution: 'wading',
 			leastVerticals: 10,
 			shareLimit_percent: 15,
-			enough_percent: 8,
+			enough_percent: 12,
 			costIfMissing: 'Concentrations cannot become loads, and low oxygen cannot be told from low water.'
 		},
 		{ id: 'leave', tool: 'leave', title: 'Before you leave', how: 'Lids tight, labels readable, bottles on ice, nothing left on the bank.', tags: ['leave'] }

@@ -1,3 +1,4 @@
+import { blankWater } from '../../custody';
 import type { MethodCard } from '../../method';
 
 /** What a round is packed from. */
@@ -25,7 +26,7 @@ export interface PackLine {
 	because: string;
 }
 
-const BLANK_mL = 250; // deionised water for one blank: rinse and fill
+const BLANK_mL = 250; // water for one blank: rinse and fill
 const RINSE_mL_A_SITE = 200; // tap water for probes
 const ICE_kg_A_COOLER = 2;
 const BOTTLES_A_COOLER = 12;
@@ -54,14 +55,35 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 	}
 	if (all > 0)
 		add('bag-plain', 'with the bottles', preserved.length ? 'bag for bottles with nothing added' : 'bag for the bottles', 1, 'a leak stays in its bag');
-	add('deionised', 'with the bottles', 'deionised water', blanks.length * bottles.length * BLANK_mL, `${BLANK_mL} mL for each bottle of a blank`, 'mL');
+	for (const water of new Set(bottles.map((b) => blankWater[b.kind]))) {
+		const filled = bottles.filter((b) => blankWater[b.kind] === water).length;
+		const id = water.replaceAll(' ', '-');
+		add(`blank-${id}`, 'with the bottles', water, blanks.length * filled * BLANK_mL, `${BLANK_mL} mL for each bottle of a blank`, 'mL');
+	}
+	const filtered = bottles.filter((b) => b.isFiltered).length;
+	add('filter', 'with the bottles', 'filters and a syringe', filtered * samples, 'dissolved nutrients are filtered on the bank');
 	const coolers = Math.ceil((all + spare) / BOTTLES_A_COOLER);
 	add('cooler', 'with the bottles', 'cooler', coolers, `up to ${BOTTLES_A_COOLER} bottles in each`);
-	add('ice', 'with the bottles', 'ice', coolers * ICE_kg_A_COOLER, 'on ice bacteria neither grow nor die', 'kg');
+	add('ice', 'with the bottles', 'ice', coolers * ICE_kg_A_COOLER, 'on ice and in the dark bacteria change slowly: it buys hours, not days', 'kg');
 	add('label', 'with the bottles', 'labels, printed', all, 'on the bottle, never on the lid, before it is filled');
-	add('gloves', 'people', 'pairs of gloves', people * sites.length, `${people} people × ${sites.length} sites`);
-	if (preserved.length) add('eyes', 'people', 'eye protection', people, `${[...new Set(preserved.map((b) => b.preserved))].join(' and ')} is used`);
-	add('vest', 'people', 'vests and throw bag', people, 'one each; nobody goes alone');
+	add(
+		'gloves',
+		'people',
+		'pairs of gloves',
+		people * sites.length,
+		`${people} ${people === 1 ? 'person' : 'people'} × ${sites.length} ${sites.length === 1 ? 'site' : 'sites'}`
+	);
+	if (preserved.length) {
+		const added = [...new Set(preserved.map((b) => b.preserved))].join(' and ');
+		add('eyes', 'people', 'eye protection', people, `${added} is used`);
+		add('eyewash', 'people', 'eyewash bottle, full', 1, `${added} in an eye is rinsed at once, for a quarter of an hour`);
+	}
+	add('vest', 'people', 'buoyancy vests and throw bag', people, 'one each; nobody goes alone');
+	if (sites.length > 0) {
+		add('seen', 'people', 'high-visibility vests', people, 'at the road and on a bridge');
+		add('first-aid', 'people', 'first aid kit', 1, 'within reach, not at the bottom of the car');
+		add('waits', 'people', 'number of the one who waits for you', 1, 'say when you will be back; there may be no network');
+	}
 	for (const tool of instruments) add(`tool-${tool.code}`, 'instruments', `${tool.kind} ${tool.code}`, 1, 'the card asks for its figures');
 	if (instruments.length) add('rinse', 'instruments', 'jar of tap water for the probes', sites.length * RINSE_mL_A_SITE, `${RINSE_mL_A_SITE} mL a site`, 'mL');
 	if (card.steps.some((s) => s.tool === 'flow')) add('tape', 'instruments', 'tape, wading rod, two pegs', 1, 'the flow is measured');
@@ -74,7 +96,8 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 
 const bottleWords: Record<Extract<MethodCard['steps'][number], { tool: 'bottle' }>['bottle']['kind'], string> = {
 	bacteria: 'sterile bacteria bottles',
-	nutrients: 'nutrient bottles'
+	nutrients: 'nutrient bottles',
+	fresh: 'bottles with nothing added'
 };
 
 const counted = (sites: readonly string[], word: string): string => `${sites.length} ${word}${sites.length === 1 ? '' : 's'} (${sites.join(', ')})`;

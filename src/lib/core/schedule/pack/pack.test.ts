@@ -28,7 +28,9 @@ describe('the counted list', () => {
 	});
 
 	it('matches a vial to each bottle that is preserved, and asks for eye protection with acid alone', () => {
-		expect([count(question, 'vial-nutrients'), count(question, 'eyes'), count(question, 'deionised')]).toEqual([5, 2, 500]);
+		expect([count(question, 'vial-nutrients'), count(question, 'eyes'), count(question, 'eyewash')]).toEqual([5, 2, 1]);
+		// bacteria starve in deionised water: their blank is of another
+		expect([count(question, 'blank-deionised-water'), count(question, 'blank-sterile-buffered-water')]).toEqual([250, 250]);
 		const plain = { ...question, card: streamVisit };
 		expect([count(plain, 'vial-nutrients'), count(plain, 'eyes')]).toEqual([0, 0]);
 	});

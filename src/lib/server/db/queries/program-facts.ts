@@ -1,21 +1,47 @@
 import { sql } from 'drizzle-orm';
 import type { ProgramFacts } from '../../../core/schedule';
+import { inSentence } from '../../../core/interpret';
 import { isParameterCode, parameters } from '../../../core/quantity';
 import type { Db } from '../connect';
 
 const DAY_ms = 86_400_000;
 const ROUNDS_AHEAD_days = 45;
+/** Hours without a word after which somebody asks, where the program says nothing else. */
+export const USUAL_OVERDUE_h = 2;
 
 /** What is running, open, due and waiting in a program, for the agenda and the clocks rail. */
 export async function programFacts(db: Db, programId: string, now_ms: number): Promise<ProgramFacts> {
 	const now = new Date(now_ms).toISOString();
-	const { rows: clocks } = await db.execute<{ kind: string; visit_id: string; label: string; site: string; start_at: Date; due_at: Date; last_at: Date }>(sql`
-		select c.kind, c.visit_id, c.label, s.name as site, c.start_at, c.due_at, c.last_at from running_clock c
+	const { rows: own } = await db.execute<{ overdue_h: string | null }>(sql`select settings->>'overdue_h' as overdue_h from program where id = ${programId}`);
+	const { rows: clocks } = await db.execute<{
+		kind: string;
+		visit_id: string;
+		label: string;
+		site: string;
+		start_at: Date;
+		due_at: Date;
+		last_at: Date;
+		deadline: ProgramFacts['clocks'][number]['deadline'];
+	}>(sql`
+		select c.kind, c.visit_id, c.label, s.name as site, c.start_at, c.due_at, c.last_at, c.deadline from running_clock c
 		join visit v on v.program_id = c.program_id and v.id = c.visit_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		where c.program_id = ${programId} and c.last_at > ${now}::timestamptz - interval '1 day' order by c.last_at`);
-	const { rows: open } = await db.execute<{ id: string; site: string; crew: string[]; tied: number; asked: number; started_at: Date }>(sql`
+	const { rows: open } = await db.execute<{
+		id: string;
+		site: string;
+		crew: string[];
+		tied: number;
+		asked: number;
+		started_at: Date;
+		heard: Date | null;
+		waits: string | null;
+		back_at: string | null;
+		is_on_paper: boolean;
+	}>(sql`
 		select v.id, s.name as site, v.steps_tied as tied, v.steps_asked as asked, v.started_at,
+			(select max(e.received_at) from entry e where e.program_id = v.program_id and e.visit_id = v.id) as heard,
+			v.sheet->'arrival'->'waiting'->>'who' as waits, v.sheet->'arrival'->'waiting'->>'backAt' as back_at, coalesce((v.sheet->'opening'->>'isOnPaper')::bool, false) as is_on_paper,
 			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name) as crew
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${programId} and not v.is_finished order by v.started_at`);
@@ -39,9 +65,22 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 			site: b.site,
 			start_ms: +new Date(b.start_at),
 			due_ms: +new Date(b.due_at),
-			last_ms: +new Date(b.last_at)
+			last_ms: +new Date(b.last_at),
+			deadline: b.deadline
 		})),
-		openVisits: open.map((v) => ({ visitId: v.id, site: v.site, crew: v.crew, tied: v.tied, asked: v.asked, started_ms: +new Date(v.started_at) })),
+		openVisits: open.map((v) => ({
+			visitId: v.id,
+			site: v.site,
+			crew: v.crew,
+			tied: v.tied,
+			asked: v.asked,
+			started_ms: +new Date(v.started_at),
+			heard_ms: +new Date(v.heard ?? v.started_at),
+			waits: v.waits,
+			back_ms: v.back_at === null ? null : Date.parse(v.back_at),
+			isOnPaper: v.is_on_paper
+		})),
+		overdue_h: Number(own[0]?.overdue_h ?? USUAL_OVERDUE_h),
 		sites: sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last) })),
 		rounds: rounds.map((r) => ({ id: r.id, name: r.name, starts_ms: +new Date(r.starts_at), sites: r.sites })),
 		waiting: {
@@ -69,7 +108,7 @@ async function calibrationFacts(db: Db, programId: string, now: string): Promise
 		where i.measures->u.parameter ? 'calibrationDays' order by i.code, u.parameter`);
 	return rows.map((r) => ({
 		instrument: r.instrument,
-		parameter: isParameterCode(r.parameter) ? parameters[r.parameter].name.toLowerCase() : r.parameter,
+		parameter: isParameterCode(r.parameter) ? inSentence(parameters[r.parameter].name) : r.parameter,
 		limit_days: r.limit_days,
 		last_ms: r.last === null ? null : +new Date(r.last),
 		lastUsed_ms: +new Date(r.last_used)

@@ -8,6 +8,12 @@ export interface SeriesPoint {
 	qualifier: Qualifier;
 	unit: Unit;
 	uncertainty: number | null;
+	/** Limits between which it lies with 95 %, where those are not even about it. */
+	lower: number | null;
+	upper: number | null;
+	isSimulated: boolean;
+	/** What the stream carried on that visit, where it was gauged. */
+	discharge_m3_s: number | null;
 	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
 	visitId: string;
 }
@@ -30,7 +36,7 @@ export interface Stretch {
 
 export type Series = { kind: 'points'; points: SeriesPoint[] } | { kind: 'stretches'; stretches: Stretch[] };
 
-const seen = (acceptedOnly: boolean) => (acceptedOnly ? sql`and status in ('accepted', 'qualified')` : sql``);
+const seen = (acceptedOnly: boolean) => (acceptedOnly ? sql`and r.status in ('accepted', 'qualified')` : sql``);
 
 /** One parameter's results at a site over a span: point by point, or where they are many, the spread in equal stretches of time. */
 export async function seriesOf(db: Db, programId: string, siteId: string, parameter: ParameterCode, span: Span, acceptedOnly: boolean): Promise<Series> {
@@ -38,7 +44,7 @@ export async function seriesOf(db: Db, programId: string, siteId: string, parame
 	if (points.length <= MOST_POINTS) return { kind: 'points', points };
 	const { rows } = await db.execute<{ at: Date; low: number; middle: number; high: number; results: number }>(sql`
 		select to_timestamp(avg(extract(epoch from at))) as at, min(value) as low, percentile_cont(0.5) within group (order by value) as middle, max(value) as high, count(*)::int as results
-		from result where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter} and at between ${span.from.toISOString()} and ${span.to.toISOString()}
+		from result r where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter} and at between ${span.from.toISOString()} and ${span.to.toISOString()}
 			and status <> 'rejected' ${seen(acceptedOnly)}
 		group by width_bucket(extract(epoch from at), ${span.from.getTime() / 1000}, ${span.to.getTime() / 1000}, 200) order by 1`);
 	return { kind: 'stretches', stretches: rows.map((r) => ({ at_ms: +new Date(r.at), low: r.low, middle: r.middle, high: r.high, results: r.results })) };
@@ -54,24 +60,26 @@ export async function pointsOf(
 	acceptedOnly: boolean,
 	most: number
 ): Promise<SeriesPoint[]> {
-	const { rows } = await db.execute<Omit<SeriesPoint, 'at_ms' | 'visitId'> & { at: Date; visit_id: string }>(sql`
-		select at, value, qualifier, unit, uncertainty, status, visit_id from result
-		where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter} and at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
-		order by at desc limit ${most}`);
-	return rows.map(({ at, visit_id, ...r }) => ({ ...r, at_ms: +new Date(at), visitId: visit_id })).reverse();
+	const { rows } = await db.execute<Omit<SeriesPoint, 'at_ms' | 'visitId' | 'isSimulated'> & { at: Date; visit_id: string; is_simulated: boolean }>(sql`
+		select r.at, r.value, r.qualifier, r.unit, r.uncertainty, r.lower, r.upper, r.is_simulated, r.status, r.visit_id, q.value as discharge_m3_s from result r
+		left join result q on q.program_id = r.program_id and q.visit_id = r.visit_id and q.parameter = 'discharge' and q.qualifier is null and q.status <> 'rejected'
+		where r.program_id = ${programId} and r.site_id = ${siteId} and r.parameter = ${parameter} and r.at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
+		order by r.at desc limit ${most}`);
+	return rows.map(({ at, visit_id, is_simulated, ...r }) => ({ ...r, at_ms: +new Date(at), visitId: visit_id, isSimulated: is_simulated })).reverse();
 }
 
-/** Which parameters a site has results of, and when its first and last were. One look into the index for each parameter. */
+/** Which parameters a site has results of that one may see, and when its first and last were. One look into the index for each parameter. */
 export async function parametersAt(
 	db: Db,
 	programId: string,
 	siteId: string,
-	all: readonly ParameterCode[]
+	all: readonly ParameterCode[],
+	acceptedOnly: boolean
 ): Promise<{ parameter: ParameterCode; first: Date; last: Date }[]> {
 	const { rows } = await db.execute<{ parameter: ParameterCode; first: Date; last: Date }>(sql`
 		select p.parameter, a.at as first, z.at as last from unnest(${sql.param([...all])}::text[]) with ordinality as p(parameter, n)
-		cross join lateral (select at from result where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter order by at limit 1) a
-		cross join lateral (select at from result where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter order by at desc limit 1) z
+		cross join lateral (select at from result r where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter ${seen(acceptedOnly)} order by at limit 1) a
+		cross join lateral (select at from result r where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter ${seen(acceptedOnly)} order by at desc limit 1) z
 		order by p.n`);
 	return rows.map((r) => ({ parameter: r.parameter, first: new Date(r.first), last: new Date(r.last) }));
 }

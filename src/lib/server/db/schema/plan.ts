@@ -174,3 +174,45 @@ export const sampler = pgTable(
 		check('lifted_after_out', sql`${t.liftedOn} >= ${t.outOn}`)
 	]
 );
+
+/** A flume that was rated: head to discharge, where that holds, and who says so. */
+export const flume = pgTable(
+	'flume',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		name: text().notNull(),
+		throat_m: doublePrecision().notNull(),
+		coefficient: doublePrecision().notNull(),
+		exponent: doublePrecision().notNull(),
+		submergenceLimit: doublePrecision('submergence_limit').notNull(),
+		minimumHead_m: doublePrecision('minimum_head_m').notNull(),
+		maximumHead_m: doublePrecision('maximum_head_m').notNull(),
+		source: text().notNull().default('')
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		unique().on(t.programId, t.name),
+		check('flume_holds_somewhere', sql`${t.minimumHead_m} < ${t.maximumHead_m}`)
+	]
+);
+
+/** Rain of one day as somebody read it at the program's gauge. */
+export const rainDay = pgTable(
+	'rain_day',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		day: text().notNull(),
+		rain_mm: doublePrecision().notNull(),
+		byMemberId: uuid('by_member_id').notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.day] }),
+		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] }),
+		check('rain_possible', sql`${t.rain_mm} between 0 and 2000`)
+	]
+);

@@ -16,6 +16,12 @@ export interface ProgramSettings {
 	driveGuess?: DriveGuess;
 	/** Rain at the gauge that counts as a storm, and how soon after it a storm round goes. */
 	storm?: { rain_mm: number; within_h: number };
+	/** Rain is typed from a gauge that somebody reads, or there is none. Only a demo has a simulated one. */
+	rain?: 'typed' | 'none';
+	/** Whom monitors tell of what cannot wait. */
+	reportTo?: string;
+	/** Hours without a word after which a visit counts as overdue. */
+	overdue_h?: number;
 	/** The secret part of the calendar feed's address. */
 	feedKey?: string;
 }

@@ -1,4 +1,4 @@
-import { bigint, boolean, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
+import { bigint, boolean, index, integer, pgTable, text, timestamp } from 'drizzle-orm/pg-core';
 
 /* The tables of the sign-in library, with its names for the columns. */
 
@@ -60,3 +60,21 @@ export const rateLimit = pgTable('rate_limit', {
 	count: integer().notNull(),
 	lastRequest: bigint('last_request', { mode: 'number' }).notNull()
 });
+
+/** Who got into an account, or was given a way into it: shown to the person whose account it is. */
+export const accessEvent = pgTable(
+	'access_event',
+	{
+		id: text().primaryKey(),
+		userId: text('user_id')
+			.notNull()
+			.references(() => user.id, { onDelete: 'cascade' }),
+		at: at('at').notNull(),
+		kind: text().$type<'link' | 'password' | 'sign-in'>().notNull(),
+		/** By whom, where somebody else did it: the name as it was. */
+		by: text(),
+		/** When the person read it; what they did themselves need not be read. */
+		readAt: at('read_at')
+	},
+	(t) => [index().on(t.userId, t.at)]
+);

@@ -17,7 +17,8 @@ import {
 	unique,
 	uuid
 } from 'drizzle-orm/pg-core';
-import type { Sheet } from '../../../core/logbook';
+import type { LabDeadline } from '../../../core/custody';
+import type { Entry, Sheet } from '../../../core/logbook';
 import type { Evidence, FlagCode } from '../../../core/quality';
 import { site } from './catchment';
 import { methodCardVersion, round } from './method';
@@ -56,9 +57,15 @@ export const visit = pgTable(
 		foreignKey({ columns: [t.programId, t.openedBy], foreignColumns: [member.programId, member.id] }),
 		index().on(t.programId, t.siteId, t.startedAt),
 		index().on(t.programId, t.startedAt),
+		index().on(t.programId, t.roundId),
+		index().on(t.programId, t.teamId, t.startedAt),
 		index('visit_awaiting_review')
 			.on(t.programId, t.startedAt)
 			.where(sql`awaits_review > 0`),
+		// earlier duplicates tell how far they usually lie apart
+		index('visit_with_duplicate')
+			.on(t.programId, t.startedAt)
+			.where(sql`jsonb_path_exists(sheet, '$.bottles.*?(@.role == "duplicate")')`),
 		index('visit_open')
 			.on(t.programId, t.startedAt)
 			.where(sql`not is_finished`)
@@ -114,10 +121,15 @@ export const result = pgTable(
 		qualifier: qualifier(),
 		unit: text().notNull(),
 		uncertainty: doublePrecision(),
+		/** Where it lies within limits that are not the same on both sides. */
+		lower: doublePrecision(),
+		upper: doublePrecision(),
 		readings: integer().notNull(),
 		source: source().notNull(),
 		basis: text().notNull(),
-		status: status().notNull()
+		status: status().notNull(),
+		/** A stand-in gave one of its figures: never to be taken for a measured one. */
+		isSimulated: boolean('is_simulated').notNull().default(false)
 	},
 	(t) => [
 		primaryKey({ columns: [t.programId, t.siteId, t.parameter, t.at, t.visitId] }),
@@ -140,6 +152,64 @@ export const flag = pgTable(
 	(t) => [
 		primaryKey({ columns: [t.programId, t.visitId, t.number] }),
 		foreignKey({ columns: [t.programId, t.visitId], foreignColumns: [visit.programId, visit.id] })
+	]
+);
+
+/**
+ * What all results of a site that stand have been, by parameter: a digest of `result`, so that a phone's satchel need not read
+ * ten years of them. `seen` counts visits.
+ */
+export const siteUsual = pgTable(
+	'site_usual',
+	{
+		programId: uuid('program_id').notNull(),
+		siteId: uuid('site_id').notNull(),
+		parameter: text().notNull(),
+		low: doublePrecision().notNull(),
+		high: doublePrecision().notNull(),
+		visits: integer().notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.siteId, t.parameter] }),
+		foreignKey({ columns: [t.programId, t.siteId], foreignColumns: [site.programId, site.id] })
+	]
+);
+
+/** Lines that the coordinator has set aside: they stay in the logbook, and are neither worked with nor sent to phones. */
+export const entrySetAside = pgTable(
+	'entry_set_aside',
+	{
+		programId: uuid('program_id').notNull(),
+		entryId: uuid('entry_id').notNull(),
+		at: at('at').notNull(),
+		byMemberId: uuid('by_member_id').notNull(),
+		reason: text().notNull()
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.entryId] }),
+		foreignKey({ columns: [t.programId, t.entryId], foreignColumns: [entry.programId, entry.id] }),
+		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] }),
+		check('set_aside_for_a_reason', sql`length(trim(${t.reason})) > 0`)
+	]
+);
+
+/** Lines that came from somebody after they had left: the coordinator takes them into the logbook, or leaves them here. */
+export const lateLine = pgTable(
+	'late_line',
+	{
+		programId: uuid('program_id').notNull(),
+		entryId: uuid('entry_id').notNull(),
+		byMemberId: uuid('by_member_id').notNull(),
+		receivedAt: at('received_at').notNull(),
+		line: jsonb().$type<Entry>().notNull(),
+		/** Null until the coordinator has decided. */
+		isTaken: boolean('is_taken'),
+		decidedBy: uuid('decided_by')
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.entryId] }),
+		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] }),
+		foreignKey({ columns: [t.programId, t.decidedBy], foreignColumns: [member.programId, member.id] })
 	]
 );
 
@@ -176,7 +246,9 @@ export const runningClock = pgTable(
 		label: text().notNull(),
 		startAt: at('start_at').notNull(),
 		dueAt: at('due_at').notNull(),
-		lastAt: at('last_at').notNull()
+		lastAt: at('last_at').notNull(),
+		/** What sets the last moment, where that is a lab's door. */
+		deadline: jsonb().$type<Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>>()
 	},
 	(t) => [
 		primaryKey({ columns: [t.programId, t.visitId, t.id] }),

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { withArticle } from '$lib/core/interpret';
 	import { kindNamed } from '$lib/core/library';
 	import ShelfList from '$lib/ui/library/ShelfList.svelte';
 	import type { PageProps } from './$types';
@@ -19,7 +20,7 @@
 		</div>
 		<div class="deeds">
 			{#if data.mayKeep}
-				<a class="act main" href="/library/{kind.name}/new" aria-keyshortcuts="n">Add a {kind.one}</a>
+				<a class="act main" href="/library/{kind.name}/new" aria-keyshortcuts="n">Add {withArticle(kind.one)}</a>
 				<a class="act plain" href="/library/{kind.name}/import">Bring a file in</a>
 			{/if}
 			{#if data.rows.length}

@@ -20,7 +20,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		can(member, 'see-visit') ? visitsTo(db, member.programId, site.id, VISITS_SHOWN) : []
 	]);
 	return {
-		site,
+		// directions, access and permissions are for those who go there: the page needs none of them
+		site: { id: site.id, code: site.code, name: site.name, about: site.about, river_km: site.river_km, elevation_m: site.elevation_m },
 		stream: network.streams.find((s) => s.id === site.streamId)?.name ?? '',
 		onStream: network.sites.filter((s) => s.streamId === site.streamId).sort((a, b) => b.river_km - a.river_km),
 		parameters: available.map((a) => a.parameter),

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { judge, sayDay, saySure, type TrendPoint } from '$lib/core/interpret';
+	import { sayDay, saySure, sayVerdict, verdictOn, type TrendPoint } from '$lib/core/interpret';
 	import { parameters, units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
@@ -15,8 +15,9 @@
 	const stretches = $derived(data.series?.kind === 'stretches' ? data.series.stretches : []);
 	const last = $derived(points.findLast((p) => p.status !== 'rejected') ?? null);
 	const lastFigure = $derived(last ? withQualifier(last.value, last.qualifier, last.unit) : null);
-	const sure = $derived(lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals) : null);
-	const band = $derived(lastFigure && data.threshold ? judge(lastFigure, data.threshold) : null);
+	const limits = $derived(last?.lower == null ? null : { lower: last.lower, upper: last.upper });
+	const sure = $derived(lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, known.unit, limits) : null);
+	const verdict = $derived(lastFigure && last && data.threshold ? verdictOn(lastFigure, last.uncertainty, limits, data.threshold) : null);
 	const here = $derived(data.onStream.findIndex((s) => s.id === data.site.id));
 
 	const address = (change: Record<string, string>) => {
@@ -29,7 +30,7 @@
 		const { series } = data;
 		const query = new URLSearchParams({ p: data.parameter ?? '', span: data.span.id });
 		const from = `/sites/${data.site.code}/points.json?${query}`;
-		if (series?.kind === 'points') return () => Promise.resolve($state.snapshot(series.points).filter((p) => p.status !== 'rejected'));
+		if (series?.kind === 'points') return () => Promise.resolve($state.snapshot(series.points).filter((p) => p.status !== 'rejected' && !p.isSimulated));
 		return async () => {
 			const response = await fetch(from);
 			if (!response.ok) throw new Error(`points of ${data.site.code}: ${response.status}`);
@@ -71,14 +72,17 @@
 				<p>
 					<b class="big-figure">{sure.figure.replace(` ${units[known.unit].symbol}`, '')}</b>
 					{units[known.unit].symbol}<br /><small
-						>{known.name}, {sayDay(last.at_ms, data.program.timeZone, true)}{sure.uncertainty === null ? '' : `, ± ${sure.uncertainty}`}{last.status ===
-						'waiting'
-							? ', waiting for review'
-							: ''}</small
+						>{known.name}, {sayDay(last.at_ms, data.program.timeZone, true)}{sure.uncertainty === null ? '' : `, ± ${sure.uncertainty}`}{sure.limits === null
+							? ''
+							: `, ${sure.limits} with 95 %`}{last.isSimulated ? ', simulated' : ''}{last.status === 'waiting' ? ', waiting for review' : ''}</small
 					>
 				</p>
-				{#if band && data.threshold}<p class="say" class:ask={band.state === 'watch'} class:spoils={band.state === 'act'}>
-						<b>{data.threshold.use.charAt(0).toUpperCase() + data.threshold.use.slice(1)}: {band.word}.</b> <small>{data.threshold.source}</small>
+				{#if verdict && sayVerdict(verdict) && data.threshold}<p
+						class="say"
+						class:ask={verdict.isOpen || verdict.band?.state === 'watch'}
+						class:spoils={!verdict.isOpen && verdict.band?.state === 'act'}
+					>
+						<b>{data.threshold.use.charAt(0).toUpperCase() + data.threshold.use.slice(1)}: {sayVerdict(verdict)}.</b> <small>{data.threshold.source}</small>
 					</p>{/if}
 			{:else if stretches.length}
 				<p>{stretches.reduce((n, s) => n + s.results, 0)} results, told as the lowest, middle and highest of equal stretches of time.</p>
@@ -112,7 +116,8 @@
 				label="{known.name} at {data.site.name}, {points.length || stretches.length} marks. Key t shows them as a table."
 			/>
 			<p class="small">
-				Round: accepted or qualified. Square: waiting for review. Open: only known to lie below or above. Cross: rejected.{#if data.acceptedOnly}
+				Round: accepted or qualified. Square: waiting for review. Open: only known to lie below or above. Cross: rejected.{#if points.some((p) => p.isSimulated)}
+					Triangle: simulated, and left out of the trend.{/if}{#if data.acceptedOnly}
 					You see reviewed results.{/if}
 			</p>
 			<noscript><p>The chart needs scripts; <a href={address({ view: 'table' })}>the table</a> does not.</p></noscript>

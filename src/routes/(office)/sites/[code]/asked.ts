@@ -27,7 +27,8 @@ export async function askedOf(db: Db, member: Member, code: string, url: URL, no
 	const site = await siteByCode(db, member.programId, code);
 	if (!site) error(404, `There is no site ${code} in this program.`);
 	const asked = Asked.parse({ p: url.searchParams.get('p'), span: url.searchParams.get('span'), view: url.searchParams.get('view') });
-	const available = await parametersAt(db, member.programId, site.id, parameterCodes);
+	const acceptedOnly = !can(member, 'see-unreviewed');
+	const available = await parametersAt(db, member.programId, site.id, parameterCodes, acceptedOnly);
 	const parameter: ParameterCode | null =
 		available.find((a) => a.parameter === asked.p)?.parameter ??
 		available.find((a) => a.parameter === 'oxygen-saturation')?.parameter ??
@@ -36,5 +37,5 @@ export async function askedOf(db: Db, member: Member, code: string, url: URL, no
 	const first = available.find((a) => a.parameter === parameter)?.first ?? new Date(now_ms - YEAR_ms);
 	const from = asked.span === 'all' ? first : new Date(now_ms - Number(asked.span) * YEAR_ms);
 	const span: Span = { from, to: new Date(now_ms) };
-	return { site, available, parameter, span, spanId: asked.span, view: asked.view, acceptedOnly: !can(member, 'see-unreviewed') };
+	return { site, available, parameter, span, spanId: asked.span, view: asked.view, acceptedOnly };
 }

@@ -1,5 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
+import { undoubted } from '$lib/core/evaluate';
 import { typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
 import { sectionUnits } from '$lib/core/method';
 import { parameterCodes } from '$lib/core/quantity';
@@ -8,7 +9,7 @@ import { database } from '$lib/server/db/connect';
 import { thresholdsOf } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { visitById } from '$lib/server/db/queries/visits';
-import { acceptUndoubted, judgeResult, mayJudge, strikeEntry, undoubted, workedVisit, type Done } from '$lib/server/reviews/judge';
+import { acceptUndoubted, judgeResult, mayJudge, strikeEntry, workedVisit, type Done } from '$lib/server/reviews/judge';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 import { logLines } from './lines';

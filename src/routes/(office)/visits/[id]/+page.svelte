@@ -1,9 +1,10 @@
 <script lang="ts">
 	import { accessWords } from '$lib/core/logbook';
 	import { enhance } from '$app/forms';
+	import { judgedText } from '$lib/core/evaluate';
 	import { flagSentence, inSentence, sayDay, sayTime } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
-	import { convert, parameters, significant, units, writeFigure } from '$lib/core/quantity';
+	import { convert, significant, units } from '$lib/core/quantity';
 	import { weightOf } from '$lib/core/quality';
 	import { inColumn } from '$lib/ui/gauge/as-read';
 	import CrossSection from '$lib/ui/gauge/CrossSection.svelte';
@@ -67,7 +68,7 @@
 						flags={outcome.flags.filter((f) => f.parameter === result.parameter)}
 						threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
 						unit={shownUnit(data.card, result.parameter)}
-						judged={writeFigure(result.figure, parameters[result.parameter].decimals)}
+						judged={judgedText(result)}
 						mayJudge={data.mayJudge && data.visit.isFinished}
 						{nameOf}
 						{timeZone}

@@ -30,7 +30,8 @@
 		new VisitLog(
 			params.visit,
 			() => app.packed,
-			() => app.now_ms
+			() => app.now_ms,
+			() => app.otherBottles
 		)
 	);
 	$effect(() => log.follow()); // reads this device's store
@@ -143,6 +144,8 @@
 		void retypeAt(path, { ...meant, ...(instrument ? { instrument } : {}) });
 	}
 	let isPanelOpen = $state(false);
+	/** Doubts that the arrival says where the hand is. */
+	const SAID_AT_THE_TAP: readonly Flag['code'][] = ['over-wading-limit', 'waded-over-limit', 'waded-untried', 'life-jacket', 'nobody-waits'];
 </script>
 
 <svelte:head><title>{step?.title ?? 'Visit'} · {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
@@ -203,7 +206,7 @@
 					{/key}
 				{/await}
 				{#if step.tool !== 'flow' && step.tool !== 'leave'}
-					<Doubts flags={step.tool === 'arrive' ? flags.filter((f) => f.code !== 'over-wading-limit' && f.code !== 'life-jacket') : flags} onretype={retype} />
+					<Doubts flags={step.tool === 'arrive' ? flags.filter((f) => !SAID_AT_THE_TAP.includes(f.code)) : flags} onretype={retype} />
 				{/if}
 				<Remark {hand} stepId={step.id} />
 				{#if after}

@@ -32,17 +32,19 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { v7 } from 'uuid';
+	import { slotsAsked } from '$lib/core/evaluate';
 	import { isoDay } from '$lib/core/interpret';
 	import type { Sheet, Technique } from '$lib/core/logbook';
 	import { limitsOf, sectionUnits } from '$lib/core/method';
 	import type { Unit } from '$lib/core/quantity';
-	import { dryingDays } from '$lib/core/schedule';
+	import { dryingDays, isSouthern } from '$lib/core/schedule';
 	import { mayCall } from '$lib/field/alarms.svelte';
 	import { canListen, simulatedPort } from '$lib/field/devices/meter-port';
 	import { findPosition } from '$lib/field/devices/position';
 	import { keepPhoto, photoAddress } from '$lib/field/photos';
 	import ArriveTool from '$lib/ui/sample/ArriveTool.svelte';
 	import BottleTool from '$lib/ui/sample/BottleTool.svelte';
+	import Chips from '$lib/ui/sample/Chips.svelte';
 	import Differences from '$lib/ui/sample/Differences.svelte';
 	import LeaveTool from '$lib/ui/sample/LeaveTool.svelte';
 	import MeansNow from '$lib/ui/sample/MeansNow.svelte';
@@ -66,11 +68,14 @@
 		return codes.sort((a, b) => rank(lastUsed, a) - rank(lastUsed, b));
 	};
 	const rank = (list: readonly string[], code: string) => (list.includes(code) ? list.indexOf(code) : list.length);
+	/** Real meters join here. The stand-in speaks in the demo only: its figures are nobody's. */
 	const port = $derived(
-		simulatedPort(
-			untrack(() => log.site?.usual ?? {}),
-			exactly_ms
-		)
+		satchel.program.isDemo
+			? simulatedPort(
+					untrack(() => log.site?.usual ?? {}),
+					exactly_ms
+				)
+			: null
 	);
 
 	const planned = $derived(
@@ -80,14 +85,17 @@
 
 	/** In a section the doubt is about a vertical; its depth or its speed is meant. */
 	function retypeInSection(flag: Flag, { value, unit }: { value: number; unit: Unit }) {
-		const field = flag.code === 'unit-slip' && flag.evidence.parameter === 'Depth' ? 'depth_m' : 'velocity_m_s';
+		const field =
+			(flag.code === 'unit-slip' && flag.evidence.place) || (flag.code === 'unit-slip' && flag.evidence.parameter === 'Depth' ? 'depth_m' : 'velocity_m_s');
 		onretype(`${flag.path}/${field}`, unit === 'm' || unit === 'm_s' ? value : { value, unit });
 	}
-	async function position() {
-		if (log.site?.latitude == null || log.site.longitude == null) return;
+	async function position(): Promise<boolean> {
+		if (log.site?.latitude == null || log.site.longitude == null) return false;
 		const here = hand;
-		const found = await findPosition({ latitude: log.site.latitude, longitude: log.site.longitude });
+		const found = await findPosition({ latitude: log.site.latitude, longitude: log.site.longitude }, satchel.program.isDemo);
+		if (!found) return false;
 		await here.setAll({ 'arrival/position': found, 'arrival/confirmedBy': 'position' });
+		return true;
 	}
 	async function photoPoint(file: Blob) {
 		const here = hand;
@@ -106,6 +114,13 @@
 		const noted = isOnPaper ? { [`copies/${me}/doneAt`]: now } : sheet.leaving?.at === undefined ? { 'leaving/at': now } : {};
 		await hand.setAll({ 'leaving/checked': true, ...noted });
 	}
+	/** Where a figure is asked for, and where one stands: from the bank one place will do. */
+	const slots = $derived.by(() => {
+		if (step.tool !== 'reading') return [];
+		const all = step.slots.map((s) => ({ ...s, path: `readings/${step.parameter}/${s.id}` }));
+		const asked = slotsAsked(step, sheet).map((s) => s.id);
+		return all.filter((s) => asked.includes(s.id) || hand.lines.get(s.path)?.live);
+	});
 	const photos = $derived({
 		photos: sheet.photos,
 		hand,
@@ -139,6 +154,7 @@
 		date={isoDay(Date.parse(log.opening?.startedAt ?? ''), timeZone)}
 		holding_h={card.holding.bacteria_h}
 		withoutIce_h={card.holding.withoutIce_h}
+		clocks={outcome.clocks}
 		usualTechnique={techniqueOf[sheet.arrival?.access ?? ''] ?? null}
 		gaugings={sheet.gaugings}
 		units={sectionUnits(card)}
@@ -155,14 +171,29 @@
 		{...common}
 		parameter={step.parameter}
 		unit={step.unit}
-		slots={step.slots.map((s) => ({ ...s, path: `readings/${step.parameter}/${s.id}` }))}
+		{slots}
 		instruments={instrumentsFor(step.parameter)}
-		meter={step.settled && canListen(step.parameter) ? { port, rest: step.settled, now_ms: exactly_ms } : undefined}
+		meter={step.settled && port && canListen(step.parameter) ? { port, rest: step.settled, now_ms: exactly_ms } : undefined}
 	/>
+	{#if step.parameter === 'conductivity'}
+		<Chips
+			legend="Does the display say “25 °C” or “SpC”?"
+			help="Then the meter has brought its figure to 25 °C by itself, and it is not done twice."
+			chips={[
+				{ id: 'no', word: 'no, as it is', isOn: sheet.meters?.conductivityAt25 === false },
+				{ id: 'yes', word: 'yes, at 25 °C', isOn: sheet.meters?.conductivityAt25 === true }
+			]}
+			ontap={(id) => void hand.set('meters/conductivityAt25', id === 'yes')}
+		/>
+	{/if}
 	<MeansNow
 		parameters={[
 			step.parameter,
-			...(step.parameter === 'dissolved-oxygen' ? (['oxygen-saturation'] as const) : step.parameter === 'conductivity' ? (['conductance25'] as const) : [])
+			...(step.parameter === 'dissolved-oxygen'
+				? (['oxygen-saturation'] as const)
+				: step.parameter === 'conductivity'
+					? (['conductance25', 'salinity'] as const)
+					: [])
 		]}
 		results={outcome.results}
 		thresholds={satchel.thresholds}
@@ -201,6 +232,7 @@
 			{hand}
 			newId={() => v7()}
 			onstart={() => void mayCall()}
+			flumes={satchel.flumes}
 		/>
 	{/await}
 {:else}
@@ -208,7 +240,7 @@
 		missing={outcome.missing}
 		flags={outcome.flags}
 		{sheet}
-		drying_days={dryingDays(app.now_ms, limitsOf(card))}
+		drying_days={dryingDays(app.now_ms, limitsOf(card), isSouthern(log.site ?? {}))}
 		rest={roundAhead(app, log, sheet)}
 		hasBottles={Object.keys(sheet.bottles ?? {}).length > 0}
 		{hand}

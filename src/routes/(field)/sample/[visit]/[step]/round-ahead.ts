@@ -1,3 +1,4 @@
+import { labDeadline } from '$lib/core/custody';
 import type { Sheet } from '$lib/core/logbook';
 import type { FieldApp } from '$lib/field/field-app.svelte';
 import type { VisitLog } from '$lib/field/visit-log.svelte';
@@ -26,5 +27,10 @@ export function roundAhead(app: FieldApp, log: VisitLog, sheet: Sheet): RestOfRo
 		bottleAt: Object.values(sheet.bottles ?? {}).find((b) => b.kind === 'bacteria')?.filledAt
 	};
 	const nameOf = (id: string) => satchel.sites.find((s) => s.id === id)?.name ?? 'the next site';
-	return restOfRound(round, [...others, here], app.now_ms, satchel.program.timeZone, nameOf);
+	const { trip } = log.around;
+	const limit_h = log.card?.holding.bacteria_h;
+	const own_ms = here.bottleAt === undefined ? Infinity : Date.parse(here.bottleAt);
+	const first_ms = Math.min(own_ms, trip?.first?.filledAt_ms ?? Infinity);
+	const deadline = trip && limit_h !== undefined && Number.isFinite(first_ms) ? labDeadline(own_ms < Infinity ? own_ms : first_ms, limit_h, trip) : null;
+	return restOfRound(round, [...others, here], app.now_ms, satchel.program.timeZone, nameOf, deadline);
 }

@@ -12,5 +12,9 @@ const MOST_POINTS = 100_000;
 export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const { site, parameter, span, acceptedOnly } = await askedOf(database(), locals.member!, params.code, url, serverNow_ms());
 	const points = parameter ? await pointsOf(database(), locals.member!.programId, site.id, parameter, span, acceptedOnly, MOST_POINTS) : [];
-	return json(points.filter((p) => p.status !== 'rejected').map(({ at_ms, value, qualifier }): TrendPoint => ({ at_ms, value, qualifier })));
+	return json(
+		points
+			.filter((p) => p.status !== 'rejected' && !p.isSimulated)
+			.map(({ at_ms, value, qualifier, discharge_m3_s }): TrendPoint => ({ at_ms, value, qualifier, discharge_m3_s }))
+	);
 };

@@ -20,10 +20,25 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		[`value_${unit}`]: p.value,
 		qualifier: p.qualifier ?? '',
 		[`expanded_uncertainty_${unit}`]: p.uncertainty ?? '',
+		[`lower_95_${unit}`]: p.lower ?? '',
+		[`upper_95_${unit}`]: p.upper ?? '',
+		simulated: p.isSimulated ? 'yes' : '',
 		review: p.status,
 		visit: p.visitId
 	}));
-	const columns = ['site', 'parameter', 'at', `value_${unit}`, 'qualifier', `expanded_uncertainty_${unit}`, 'review', 'visit'];
+	const columns = [
+		'site',
+		'parameter',
+		'at',
+		`value_${unit}`,
+		'qualifier',
+		`expanded_uncertainty_${unit}`,
+		`lower_95_${unit}`,
+		`upper_95_${unit}`,
+		'simulated',
+		'review',
+		'visit'
+	];
 	return new Response(stringify(rows, { header: true, columns, bom: true }), {
 		headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${site.code}-${parameter ?? 'nothing'}.csv"` }
 	});
