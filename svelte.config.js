@@ -17,7 +17,10 @@ export default {
 				'img-src': ['self', 'data:', 'blob:'],
 				'style-src': ['self', 'unsafe-inline'],
 				'worker-src': ['self'],
-				'frame-ancestors': ['none']
+				'frame-ancestors': ['none'],
+				'base-uri': ['self'],
+				'form-action': ['self'],
+				'object-src': ['none']
 			}
 		},
 		typescript: {

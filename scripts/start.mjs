@@ -19,7 +19,7 @@ try {
 	for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
 	await ready;
 	say(`ready: ${env.ORIGIN}`);
-	await ended;
+	process.exitCode = await ended;
 } catch (error) {
 	endOn(error);
 } finally {

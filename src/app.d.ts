@@ -5,6 +5,8 @@ declare global {
 		interface Locals {
 			/** The person's place in a program, when someone is signed in. */
 			member: Membership | null;
+			/** The database did not answer while this was worked out. */
+			isDatabaseAway: boolean;
 		}
 		interface Error {
 			message: string;

@@ -39,9 +39,9 @@ describe('a photo', () => {
 	it('from the photo point is what the next crew lays over its camera', async () => {
 		const write = aDevice(program.members.monitor, visitId);
 		await send(program.members.monitor, [write('opening', anOpening(program)), write('photos/a/of', 'photo point'), write('photos/a/sha256', sha256)]);
-		expect((await seenBefore(database(), program.programId, now_ms)).pictures.get(program.siteId)).toBeUndefined(); // its bytes are still on the phone
+		expect((await seenBefore(database(), program.members.monitor, now_ms)).pictures.get(program.siteId)).toBeUndefined(); // its bytes are still on the phone
 		await take();
-		expect((await seenBefore(database(), program.programId, now_ms)).pictures.get(program.siteId)).toBe(sha256);
+		expect((await seenBefore(database(), program.members.monitor, now_ms)).pictures.get(program.siteId)).toBe(sha256);
 	});
 
 	it('that no line speaks of, of another team, or other than its name says, is refused in words', async () => {
@@ -137,7 +137,7 @@ describe('what was seen at a site before', () => {
 				write('leaving/at', new Date(at_ms + 3_600_000).toISOString())
 			]);
 		}
-		const { answers, last, pictures } = await seenBefore(database(), program.programId, now_ms);
+		const { answers, last, pictures } = await seenBefore(database(), program.members.monitor, now_ms);
 		expect(answers.get(program.siteId)).toEqual({ colour: ['tea', 'clear'], odour: ['earthy', 'fishy', 'none'] });
 		expect(last.get(program.siteId)!.remarks).toEqual(['left 2 days ago']);
 		expect([...pictures]).toEqual([]);

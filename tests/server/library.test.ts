@@ -128,12 +128,12 @@ describe('people', () => {
 		const email = `${v7()}@weir.invalid`;
 		const kept = (await keepTexts(db, who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
 		const before = await db.select({ password: account.password }).from(account).innerJoin(user, eq(user.id, account.userId)).where(eq(user.email, email));
-		const word = (await joinWord(db, programId, kept.id)) as { token: string };
-		expect(await choosePassword(word.token, 'wet boots dry socks')).toBe(true);
+		const word = (await joinWord(db, who, kept.id)) as { token: string };
+		expect(await choosePassword(db, word.token, 'wet boots dry socks')).toBe(true);
 		const after = await db.select({ password: account.password }).from(account).innerJoin(user, eq(user.id, account.userId)).where(eq(user.email, email));
 		expect(after[0]!.password).not.toBe(before[0]!.password);
-		expect(await choosePassword(word.token, 'another one entirely')).toBe(false);
-		expect(await choosePassword('no-such-word', 'another one entirely')).toBe(false);
+		expect(await choosePassword(db, word.token, 'another one entirely')).toBe(false);
+		expect(await choosePassword(db, 'no-such-word', 'another one entirely')).toBe(false);
 	});
 
 	it('who belong to another program keep their password and e-mail to themselves', async () => {
@@ -141,7 +141,7 @@ describe('people', () => {
 		const email = `${v7()}@weir.invalid`;
 		const there = (await keepTexts(db, one.who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
 		const here = (await keepTexts(db, other.who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
-		expect(await joinWord(db, other.programId, here.id)).toMatchObject({ why: expect.stringMatching(/another program/) });
+		expect(await joinWord(db, other.who, here.id)).toMatchObject({ why: expect.stringMatching(/another program/) });
 		const changed = await keepTexts(db, one.who, the('people'), there.id, { ...person, email: `${v7()}@weir.invalid` }, now_ms);
 		expect(changed).toEqual({ ok: false, objections: [{ field: 'email', why: expect.stringMatching(/theirs to change/) }] });
 	});

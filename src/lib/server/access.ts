@@ -113,12 +113,16 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(public)/calendar/[key]': 'public',
 	'/(public)/begin': 'public',
 	'/(public)/join/[token]': 'public',
+	// whoever watches over it asks these
+	'/(public)/healthz': 'public',
+	'/(public)/healthz/database': 'public',
 	// the field app's pages hold no data: what they show is in the phone's own store, filled through the api
 	'/(field)/sample': 'public',
 	'/(field)/sample/[visit]': 'public',
 	'/(field)/sample/[visit]/[step]': 'public',
 	'/(field)/pack': 'public',
 	'/(field)/pack/[round]': 'public',
+	'/(office)/account': 'any-member',
 	'/(office)/today': 'see-today',
 	'/(office)/sites': 'see-site',
 	'/(office)/sites/[code]': 'see-site',

@@ -1,8 +1,10 @@
 import { can } from '$lib/server/access';
+import { untoldAccess } from '$lib/server/auth/access-events';
+import { database } from '$lib/server/db/connect';
 import { serverNow_ms } from '$lib/server/settings';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals }) => {
+export const load: LayoutServerLoad = async ({ locals }) => {
 	const member = locals.member!;
 	const tabs = [
 		{ word: 'Today', href: '/today', key: '1', action: 'see-today' as const },
@@ -15,6 +17,7 @@ export const load: LayoutServerLoad = ({ locals }) => {
 	];
 	return {
 		now_ms: serverNow_ms(),
+		access: await untoldAccess(database(), member.userId),
 		person: { name: member.name, role: member.role },
 		program: { name: member.program.name, timeZone: member.program.timeZone },
 		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))

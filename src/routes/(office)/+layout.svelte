@@ -3,7 +3,26 @@
 	import Notebook from '$lib/ui/kit/Notebook.svelte';
 	import type { LayoutProps } from './$types';
 
+	import { sayAccess } from '$lib/ui/account/say-access';
+
 	let { data, children }: LayoutProps = $props();
 </script>
 
-<Notebook tabs={data.tabs} path={page.url.pathname} person={data.person}>{@render children()}</Notebook>
+<Notebook tabs={data.tabs} path={page.url.pathname} person={data.person}>
+	{#if data.access.length}
+		<aside class="told" aria-label="Your account">
+			{#each data.access as event (event.id)}<p class="say ask">{sayAccess(event, data.program.timeZone)}</p>{/each}
+			<form method="POST" action="/account?/told"><button class="act">I know of it</button> <a href="/account">All ways into your account</a></form>
+		</aside>
+	{/if}
+	{@render children()}
+</Notebook>
+
+<style>
+	.told {
+		display: grid;
+		gap: 6px;
+		padding: 10px 26px;
+		border-bottom: 1px solid var(--rule);
+	}
+</style>

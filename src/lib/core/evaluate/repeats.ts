@@ -36,6 +36,7 @@ function sagging(gaugings: Sheet['gaugings'], limit_percent: number): Flag[] {
 		if (sag === null || width === null || width <= 0) return [];
 		const tooLong_percent = (100 * 8 * (sag / width) ** 2) / 3; // a flat parabola is longer than its chord by 8/3 (sag/chord)²
 		if (tooLong_percent <= limit_percent) return [];
+		if (!Number.isFinite(tooLong_percent)) return [];
 		return [{ code: 'tape-sags', path: `gaugings/${id}`, parameter: 'discharge', evidence: { sag_m: sag, tooLong_percent, limit_percent } }];
 	});
 }

@@ -6,13 +6,13 @@ const Path = z.string({ error: 'a path is needed' }).min(1, 'a path is needed').
 
 /**
  * One line of a visit's logbook, never changed and never erased: who wrote what where, when, on which device,
- * replacing which earlier line.
+ * replacing which earlier line. Ids come in one form, whatever their letters were, so that they can be compared as text.
  */
 export const Entry = z.strictObject({
-	id: z.uuid({ version: 'v7', error: 'an entry is named by a UUID of version 7' }),
-	visitId: z.uuid({ error: 'a visit is named by a UUID' }),
+	id: z.uuid({ version: 'v7', error: 'an entry is named by a UUID of version 7' }).toLowerCase(),
+	visitId: z.uuid({ error: 'a visit is named by a UUID' }).toLowerCase(),
 	at: ClockReading,
-	by: z.string({ error: 'who wrote it is needed' }).min(1).max(64),
+	by: z.string({ error: 'who wrote it is needed' }).min(1).max(64).toLowerCase(),
 	device: z.string({ error: 'the device is needed' }).min(1).max(64),
 	path: Path,
 	op: z.enum(['set', 'add', 'strike'], { error: 'an entry sets, adds or strikes' }),
@@ -21,6 +21,7 @@ export const Entry = z.strictObject({
 	/** The entry that this one replaces or strikes. */
 	was: z
 		.uuid()
+		.toLowerCase()
 		.nullish()
 		.transform((id) => id ?? null)
 });

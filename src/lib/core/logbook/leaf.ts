@@ -9,7 +9,12 @@ export const leaf = <T extends z.ZodType>(schema: T, kind: LeafKind = 'value'): 
 /** An id within a sheet: given by the card ("left") or made by a device. */
 export const SheetId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'an id has letters, digits, dots, dashes or underscores, at most 64');
 
-export const Instant = z.iso.datetime({ error: 'an instant is like 2026-05-14T09:12:00Z' });
+/** Years beyond these are a clock that is wrong, and not every store keeps them. */
+export const isOfThisCentury = (instant: string): boolean => instant >= '2000' && instant < '2101';
+
+export const Instant = z.iso
+	.datetime({ error: 'an instant is like 2026-05-14T09:12:00Z' })
+	.refine(isOfThisCentury, 'an instant lies between the years 2000 and 2100');
 export const Text = z.string({ error: 'words are needed here' }).max(2000, 'at most 2000 letters');
 export const Word = Text.min(1, 'a word is needed here').max(80, 'at most 80 letters');
 export const YesNo = z.boolean({ error: 'true or false' });

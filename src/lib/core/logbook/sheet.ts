@@ -16,9 +16,9 @@ import { count, Instant, leaf, measure, SheetId, temperature_C, Text, Word, YesN
 
 /** What a visit is: said once, by the entry that opens it. */
 export const Opening = z.strictObject({
-	siteId: z.uuid({ error: 'the site is named by its id' }),
-	cardVersionId: z.uuid({ error: 'the card version is named by its id' }),
-	roundId: z.uuid().optional(),
+	siteId: z.uuid({ error: 'the site is named by its id' }).toLowerCase(),
+	cardVersionId: z.uuid({ error: 'the card version is named by its id' }).toLowerCase(),
+	roundId: z.uuid().toLowerCase().optional(),
 	startedAt: Instant,
 	/** It was written on paper, and is typed in from there by two people. */
 	isOnPaper: z.boolean().optional()

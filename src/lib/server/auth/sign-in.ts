@@ -1,5 +1,6 @@
 import type { Cookies } from '@sveltejs/kit';
 import { parseSetCookieHeader } from 'better-auth/cookies';
+import { throughGate } from './gate';
 import { auth } from './library';
 
 /**
@@ -10,7 +11,8 @@ export async function signIn(request: Request, url: URL, cookies: Cookies, pair:
 	const headers = new Headers(request.headers);
 	headers.set('content-type', 'application/json');
 	headers.delete('content-length');
-	const answer = await auth().handler(new Request(new URL('/api/auth/sign-in/email', url), { method: 'POST', headers, body: JSON.stringify(pair) }));
+	const asked = new Request(new URL('/api/auth/sign-in/email', url), { method: 'POST', headers, body: JSON.stringify(pair) });
+	const answer = await throughGate(pair, () => auth().handler(asked));
 	if (!answer.ok) return answer.status === 429 ? 429 : 401;
 	for (const [name, cookie] of parseSetCookieHeader(answer.headers.getSetCookie().join(', ')))
 		cookies.set(name, decodeURIComponent(cookie.value), {

@@ -1,6 +1,8 @@
 import { and, eq, ne } from 'drizzle-orm';
 import type { Objection, Row, Span } from '../../core/library';
-import { addUser, joinToken } from '../auth/library';
+import type { Member } from '../access';
+import { lastAccess, noteAccess, type AccessEvent } from '../auth/access-events';
+import { addUser, joinToken, shutOut } from '../auth/library';
 import type { Db } from '../db/connect';
 import { member, user, type Role } from '../db/schema';
 
@@ -57,6 +59,8 @@ export async function keepPerson(tx: Db, programId: string, old: Row | null, row
 		.update(member)
 		.set(columns)
 		.where(and(eq(member.programId, programId), eq(member.id, person.id)));
+	// who has left signs in again only to hand in what is still on a phone; a link made before is no longer good
+	if (person.leftOn !== null && old['leftOn'] === null && !(await isElsewhere(tx, programId, there!.userId))) await shutOut(tx, there!.userId);
 	return null;
 }
 
@@ -81,7 +85,8 @@ const isElsewhere = async (tx: Db, programId: string, userId: string): Promise<b
  * A word for the address at which this person chooses a password; good for a week, once. Null with the reason where it
  * would open more than this program: then only the person changes it.
  */
-export async function joinWord(db: Db, programId: string, memberId: string): Promise<{ token: string } | { why: string }> {
+export async function joinWord(db: Db, by: Member, memberId: string): Promise<{ token: string } | { why: string }> {
+	const { programId } = by;
 	const [there] = await db
 		.select({ userId: member.userId, removedAt: member.removedAt })
 		.from(member)
@@ -90,5 +95,16 @@ export async function joinWord(db: Db, programId: string, memberId: string): Pro
 	if (there.removedAt !== null) return { why: 'This person has left the program.' };
 	if (await isElsewhere(db, programId, there.userId))
 		return { why: 'This person belongs to another program too, and signs in with the password they have there.' };
-	return { token: await joinToken(there.userId) };
+	const token = await joinToken(db, there.userId);
+	await noteAccess(db, { userId: there.userId, kind: 'link', by: by.name });
+	return { token };
+}
+
+/** The last ways into the account of one of the program's people. */
+export async function accessOf(db: Db, programId: string, memberId: string): Promise<AccessEvent[]> {
+	const [there] = await db
+		.select({ userId: member.userId })
+		.from(member)
+		.where(and(eq(member.programId, programId), eq(member.id, memberId)));
+	return there ? lastAccess(db, there.userId) : [];
 }

@@ -12,7 +12,7 @@ const beginnings: Record<string, readonly number[]> = { 'image/jpeg': [0xff, 0xd
 
 export const PhotoName = z.string().regex(/^[0-9a-f]{64}$/, 'a photo is named by the SHA-256 of its bytes');
 export const PhotoOf = z.object({
-	visit: z.uuid({ error: 'say of which visit, by its id' }),
+	visit: z.uuid({ error: 'say of which visit, by its id' }).toLowerCase(),
 	mediaType: z.enum(['image/jpeg', 'image/png'], { error: 'only JPEG and PNG are taken' })
 });
 

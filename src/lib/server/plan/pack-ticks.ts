@@ -1,15 +1,15 @@
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Member } from '../access';
+import { readScope, type Member } from '../access';
 import type { Db } from '../db/connect';
 
 /** What a phone says of a round's list: each line's latest word, and which rounds it wants to hear of. */
 export const PackWords = z.object({
-	rounds: z.array(z.uuid()).max(50, 'at most 50 rounds at a time'),
+	rounds: z.array(z.uuid().toLowerCase()).max(50, 'at most 50 rounds at a time'),
 	ticks: z
 		.array(
 			z.object({
-				roundId: z.uuid(),
+				roundId: z.uuid().toLowerCase(),
 				line: z.string().regex(/^[A-Za-z0-9][A-Za-z0-9 _.-]{0,79}$/, 'a line is named as the list names it'),
 				isPacked: z.boolean(),
 				at: z.iso.datetime({ error: 'at is an instant' })
@@ -36,11 +36,12 @@ export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms
 	return db.transaction(async (tx) => {
 		const ids = [...new Set([...words.rounds, ...words.ticks.map((t) => t.roundId)])];
 		const { rows: known } = await tx.execute<{ id: string }>(
-			sql`select id from round where program_id = ${member.programId} and id = any(${sql.param(ids)}::uuid[])`
+			sql`select id from round where program_id = ${member.programId} and id = any(${sql.param(ids)}::uuid[])
+				and (team_id = ${member.teamId} or ${member.id} = any(crew_ids) or ${readScope(member)} = 'all')`
 		);
 		const there = new Set(known.map((r) => r.id));
 		for (const tick of words.ticks) {
-			if (!there.has(tick.roundId)) continue; // the round was taken off the plan; there is nothing left to pack for it
+			if (!there.has(tick.roundId)) continue; // the round was taken off the plan, or is another team's: there is nothing to pack for it
 			const now = new Date(now_ms).toISOString();
 			await tx.execute(sql`
 				insert into pack_tick (program_id, round_id, line, is_packed, at, by_member_id)
@@ -50,7 +51,7 @@ export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms
 				where ${tick.at}::timestamptz > pack_tick.at`);
 		}
 		const { rows } = await tx.execute<{ round_id: string; line: string; is_packed: boolean; at: Date; by_member_id: string }>(sql`
-			select round_id, line, is_packed, at, by_member_id from pack_tick where program_id = ${member.programId} and round_id = any(${sql.param(ids)}::uuid[])`);
+			select round_id, line, is_packed, at, by_member_id from pack_tick where program_id = ${member.programId} and round_id = any(${sql.param([...there])}::uuid[])`);
 		return rows.map((r) => ({ roundId: r.round_id, line: r.line, isPacked: r.is_packed, at: new Date(r.at).toISOString(), by: r.by_member_id }));
 	});
 }

@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { asc, eq, sql } from 'drizzle-orm';
 import type { Db } from '../db/connect';
 import { visit } from '../db/schema';
 import { projectVisits } from './project';
@@ -16,14 +16,16 @@ export async function rebuildProgram(
 	// twice: what is unusual at a site rests on the results of earlier visits, which the first pass makes good
 	for (let pass = 0; pass < 2; pass++)
 		for (let i = 0; i < all.length; i += AT_ONCE) {
-			await db.transaction((tx) =>
-				projectVisits(
+			await db.transaction(async (tx) => {
+				// whoever writes holds this row too: nothing arrives between reading a visit's lines and writing what follows from them
+				await tx.execute(sql`select 1 from logbook_tip where program_id = ${programId} for update`);
+				await projectVisits(
 					tx,
 					programId,
 					all.slice(i, i + AT_ONCE).map((v) => v.id),
 					now_ms
-				)
-			);
+				);
+			});
 			onProgress(pass * all.length + Math.min(i + AT_ONCE, all.length), 2 * all.length);
 		}
 	return all.length;

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
-import { receiveEntries, type Received } from './receive';
-import type { SyncRequest } from './request';
+import { receiveEntries } from './receive';
+import type { Received, SyncRequest } from './request';
 import { entriesSince, type Sent } from './send';
 
 const SKEW_WORTH_SAYING_ms = 5 * 60_000;
@@ -23,7 +23,12 @@ export async function exchange(db: Db, member: Member, request: SyncRequest, now
 		...received,
 		...sent,
 		wantedPhotos: await missingPhotos(db, member.programId, request.photos),
-		notes: skew_ms !== null && Math.abs(skew_ms) > SKEW_WORTH_SAYING_ms ? [sayShift(skew_ms)] : []
+		notes: [
+			...(skew_ms !== null && Math.abs(skew_ms) > SKEW_WORTH_SAYING_ms ? [sayShift(skew_ms)] : []),
+			...(member.removedAt !== null && received.accepted.length
+				? ['You no longer belong to this program. What you wrote before is kept: the coordinator takes it in or leaves it.']
+				: [])
+		]
 	};
 }
 

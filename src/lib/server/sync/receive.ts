@@ -1,36 +1,74 @@
-import { sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { Entry, instantOf, Opening, whyUnfit } from '../../core/logbook';
-import { can, type Member, type VisitSubject } from '../access';
-import type { Db } from '../db/connect';
+import { isFromStandIn } from '../../core/quantity';
+import { can, readScope, type Member, type VisitSubject } from '../access';
+import { isDatabaseAway, type Db } from '../db/connect';
+import { program } from '../db/schema';
+import { log } from '../log';
 import { projectVisits } from '../projection/project';
-import type { Refusal } from './request';
-
-export interface Received {
-	accepted: string[];
-	refused: Refusal[];
-}
+import { keepAside } from './late-lines';
+import type { Received, Refusal } from './request';
+import { whyUnsound } from './sound';
 
 /**
  * Takes entries into the logbook: each is checked by itself and refused with its path and the reason, or kept. Giving the
- * same entry again changes nothing. The visits they belong to are worked out anew in the same transaction.
+ * same entry again changes nothing. The visits they belong to are worked out anew in the same transaction. What comes from
+ * somebody who has left is kept beside the logbook until the coordinator has decided.
  */
-export async function receiveEntries(db: Db, member: Member, given: readonly unknown[], clock: { now_ms: number; skew_ms: number | null }): Promise<Received> {
+export async function receiveEntries(db: Db, member: Member, given: readonly unknown[], clock: Clock): Promise<Received> {
 	const refused: Refusal[] = [];
 	const wellFormed = given.flatMap((one) => {
-		const entry = parse(one, member, refused);
+		const entry = parse(one, member, refused, clock);
 		return entry ? [entry] : [];
 	});
 	if (wellFormed.length === 0) return { accepted: [], refused };
+	const taken = member.removedAt === null ? await takeEach(db, member, wellFormed, clock) : await keepAside(db, member, wellFormed, clock.now_ms);
+	return { accepted: taken.accepted, refused: [...refused, ...taken.refused] };
+}
+
+export interface Clock {
+	now_ms: number;
+	/** How far the device's clock is ahead of the server's; null when it did not say. */
+	skew_ms: number | null;
+}
+
+/**
+ * Takes them together; where something breaks on one of them, each half by itself, down to the one that breaks. It alone is
+ * refused: one bad line must not keep a phone's whole queue. Trouble with the database itself is no line's fault.
+ */
+async function takeEach(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Received> {
+	try {
+		return await takeTogether(db, member, entries, clock);
+	} catch (trouble) {
+		if (isDatabaseAway(trouble)) throw trouble;
+		const [only] = entries;
+		if (entries.length === 1 && only) {
+			log.error({ err: trouble, entry: only.id }, 'a line could not be kept');
+			return {
+				accepted: [],
+				refused: [{ id: only.id, path: only.path, why: 'the logbook cannot take this line; it has been noted, and stays on the device' }]
+			};
+		}
+		const half = Math.ceil(entries.length / 2);
+		const first = await takeEach(db, member, entries.slice(0, half), clock);
+		const second = await takeEach(db, member, entries.slice(half), clock);
+		return { accepted: [...first.accepted, ...second.accepted], refused: [...first.refused, ...second.refused] };
+	}
+}
+
+function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Received> {
 	return db.transaction(async (tx) => {
-		const visits = await visitsOf(tx, member, wellFormed);
-		const allowed = wellFormed.filter((entry) => {
-			const why = whyNotAllowed(member, visits.get(entry.visitId), entry);
+		const refused: Refusal[] = [];
+		const visits = await visitsOf(tx, member, entries);
+		const isDemo = entries.some(isSimulated) && (await isDemoProgram(tx, member.programId));
+		const allowed = entries.filter((entry) => {
+			const why = isSimulated(entry) && !isDemo ? INVENTED : whyNotAllowed(member, visits.get(entry.visitId), entry);
 			if (why) refused.push({ id: entry.id, path: entry.path, why });
 			return why === null;
 		});
 		const opened = allowed.filter((e) => visits.get(e.visitId)?.isNew && e.path === 'opening' && e.op === 'set');
-		await openVisits(tx, member, opened);
+		await openVisits(tx, member, opened, clock.now_ms);
 		const { accepted, fresh, clashing } = await append(tx, member.programId, allowed, clock);
 		refused.push(...clashing);
 		await projectVisits(tx, member.programId, [...new Set(fresh.map((e) => e.visitId))], clock.now_ms);
@@ -38,66 +76,116 @@ export async function receiveEntries(db: Db, member: Member, given: readonly unk
 	});
 }
 
-/** What can be told of a line that is not one. */
-const Named = z.object({ id: z.string().nullable().catch(null), path: z.string().nullable().catch(null) }).catch({ id: null, path: null });
+const INVENTED = 'it comes from a stand-in for a device, and is invented: only a demo takes that';
 
-function parse(one: unknown, member: Member, refused: Refusal[]): Entry | null {
-	const parsed = Entry.safeParse(one);
+/** A figure or a place that no device gave. */
+const isSimulated = ({ op, value }: Entry): boolean =>
+	op === 'set' && typeof value === 'object' && value !== null && isFromStandIn(value as { isSimulated?: true; method?: string });
+
+const isDemoProgram = async (tx: Db, programId: string): Promise<boolean> =>
+	(await tx.select({ isDemo: program.isDemo }).from(program).where(eq(program.id, programId)))[0]?.isDemo ?? false;
+
+/** What can be told of a line that is not one. */
+const Named = z.object({ id: z.string().max(80).nullable().catch(null), path: z.string().max(300).nullable().catch(null) }).catch({ id: null, path: null });
+const AHEAD_ms = 24 * 3_600_000;
+
+function parse(one: unknown, member: Member, refused: Refusal[], { now_ms, skew_ms }: Clock): Entry | null {
 	const refuse = (why: string) => (refused.push({ ...Named.parse(one), why }), null);
+	const unsound = whyUnsound(one);
+	if (unsound !== null) return refuse(unsound);
+	const parsed = Entry.safeParse(one);
 	if (!parsed.success) return refuse(parsed.error.issues.map((i) => (i.path.length ? `${i.path.join('.')}: ${i.message}` : i.message)).join('; '));
 	const entry = parsed.data;
 	if (entry.by !== member.id) return refuse('this entry was written by someone else; it is sent when they sign in on this device');
 	if (member.removedAt !== null && instantOf(entry.at) > member.removedAt.getTime())
 		return refuse('you no longer belong to this program; what you wrote before that is kept');
 	const why = whyUnfit(entry);
-	return why === null ? entry : refuse(why);
+	if (why !== null) return refuse(why);
+	if (entry.path !== 'opening' || entry.op !== 'set') return entry;
+	const opening = Opening.parse(entry.value);
+	// a phone whose clock runs ahead says so, and its visit is kept; a date that no clock explains is a slip
+	if (Date.parse(opening.startedAt) > now_ms + AHEAD_ms + Math.max(0, skew_ms ?? 0))
+		return refuse('a visit begins now or has begun; this one begins in the future');
+	return { ...entry, value: opening };
 }
 
 interface KnownVisit extends VisitSubject {
 	isNew: boolean;
+	/** What it was opened as: said once, and the same for the office and the sheet. */
+	opened: Pick<Opening, 'siteId' | 'cardVersionId' | 'roundId'>;
 }
 
 /** The visits the entries speak of: those the program has, and those that one of the entries opens here. */
 async function visitsOf(tx: Db, member: Member, entries: readonly Entry[]): Promise<Map<string, KnownVisit>> {
 	const asked = [...new Set(entries.map((e) => e.visitId))];
-	const { rows } = await tx.execute<{ id: string; team_id: string | null; opened_by: string }>(
-		sql`select id, team_id, opened_by from visit where program_id = ${member.programId} and id = any(${sql.param(asked)}::uuid[])`
+	const { rows } = await tx.execute<{
+		id: string;
+		team_id: string | null;
+		opened_by: string;
+		site_id: string;
+		card_version_id: string;
+		round_id: string | null;
+	}>(
+		sql`select id, team_id, opened_by, site_id, card_version_id, round_id from visit where program_id = ${member.programId} and id = any(${sql.param(asked)}::uuid[])`
 	);
-	const known = new Map<string, KnownVisit>(rows.map((v) => [v.id, { teamId: v.team_id, openedBy: v.opened_by, isNew: false }]));
+	const known = new Map<string, KnownVisit>(
+		rows.map((v) => [
+			v.id,
+			{
+				teamId: v.team_id,
+				openedBy: v.opened_by,
+				isNew: false,
+				opened: { siteId: v.site_id, cardVersionId: v.card_version_id, ...(v.round_id === null ? {} : { roundId: v.round_id }) }
+			}
+		])
+	);
 	const openings = entries.filter((e) => !known.has(e.visitId) && e.path === 'opening' && e.op === 'set');
 	if (openings.length === 0) return known;
-	const real = await realReferences(tx, member.programId);
+	const real = await realReferences(tx, member);
 	for (const entry of openings) {
+		if (known.has(entry.visitId)) continue;
 		const { siteId, cardVersionId, roundId } = Opening.parse(entry.value);
 		if (real.sites.has(siteId) && real.cards.has(cardVersionId) && (roundId === undefined || real.rounds.has(roundId)))
-			known.set(entry.visitId, { teamId: member.teamId, openedBy: member.id, isNew: true });
+			known.set(entry.visitId, {
+				teamId: member.teamId,
+				openedBy: member.id,
+				isNew: true,
+				opened: { siteId, cardVersionId, ...(roundId === undefined ? {} : { roundId }) }
+			});
 	}
 	return known;
 }
 
-async function realReferences(tx: Db, programId: string): Promise<Record<'sites' | 'cards' | 'rounds', Set<string>>> {
+/** Sites and cards of the program, and the rounds that this member may go on. */
+async function realReferences(tx: Db, member: Member): Promise<Record<'sites' | 'cards' | 'rounds', Set<string>>> {
 	const { rows } = await tx.execute<{ what: 'sites' | 'cards' | 'rounds'; id: string }>(sql`
-		select 'sites' as what, id from site where program_id = ${programId}
-		union all select 'cards', id from method_card_version where program_id = ${programId}
-		union all select 'rounds', id from round where program_id = ${programId}`);
+		select 'sites' as what, id from site where program_id = ${member.programId}
+		union all select 'cards', id from method_card_version where program_id = ${member.programId}
+		union all select 'rounds', id from round where program_id = ${member.programId}
+			and (team_id = ${member.teamId} or ${member.id} = any(crew_ids) or ${readScope(member)} = 'all')`);
 	const of = (what: string) => new Set(rows.filter((r) => r.what === what).map((r) => r.id));
 	return { sites: of('sites'), cards: of('cards'), rounds: of('rounds') };
 }
 
 function whyNotAllowed(member: Member, visit: KnownVisit | undefined, entry: Entry): string | null {
-	if (!visit) return entry.path === 'opening' ? 'its site, card or round is not one of this program' : 'no such visit in this program';
-	// one who has left the program hands in what was written before with the rights held then
-	const writer = { ...member, removedAt: null };
-	if (can(writer, 'write-entry', { visit, path: entry.path, op: entry.op })) return null;
-	return `as ${member.role} you may not write here`;
+	if (!visit)
+		return entry.path === 'opening' ? 'its site, card or round is not one of this program, or the round is another team’s' : 'no such visit in this program';
+	if (!can(member, 'write-entry', { visit, path: entry.path, op: entry.op })) return `as ${member.role} you may not write here`;
+	if (entry.path !== 'opening') return null;
+	if (entry.op === 'strike') return 'a visit stays the visit that it was opened as; open another';
+	const { siteId, cardVersionId, roundId } = Opening.parse(entry.value);
+	const { opened } = visit;
+	return siteId === opened.siteId && cardVersionId === opened.cardVersionId && roundId === opened.roundId
+		? null
+		: 'this visit is open already, at another site, with another card or on another round; open another visit';
 }
 
-async function openVisits(tx: Db, member: Member, openings: readonly Entry[]): Promise<void> {
+async function openVisits(tx: Db, member: Member, openings: readonly Entry[], now_ms: number): Promise<void> {
 	const visits = openings.map((entry) => ({ id: entry.visitId, ...Opening.parse(entry.value) }));
 	if (visits.length === 0) return;
 	await tx.execute(sql`
 		insert into visit (program_id, id, site_id, card_version_id, round_id, team_id, opened_by, started_at)
-		select ${member.programId}, id, "siteId", "cardVersionId", "roundId", ${member.teamId}, ${member.id}, "startedAt"
+		select ${member.programId}, id, "siteId", "cardVersionId", "roundId", ${member.teamId}, ${member.id}, least("startedAt", ${new Date(now_ms).toISOString()}::timestamptz)
 		from jsonb_to_recordset(${JSON.stringify(visits)}::jsonb) as r(id uuid, "siteId" uuid, "cardVersionId" uuid, "roundId" uuid, "startedAt" timestamptz)
 		on conflict do nothing`);
 }
@@ -106,7 +194,7 @@ async function openVisits(tx: Db, member: Member, openings: readonly Entry[]): P
  * Writes what is not there yet. An id that stands for another entry already is a clash, and refused. The row lock on the
  * logbook's tip is held from here to the commit, so nobody else can write the same ids in between.
  */
-async function append(tx: Db, programId: string, entries: readonly Entry[], { now_ms, skew_ms }: { now_ms: number; skew_ms: number | null }) {
+async function append(tx: Db, programId: string, entries: readonly Entry[], { now_ms, skew_ms }: Clock) {
 	const once = [...new Map(entries.map((e) => [e.id, e])).values()];
 	if (once.length === 0) return { accepted: [], fresh: [], clashing: [] };
 	const { rows: tip } = await tx.execute<{ first: string }>(sql`

@@ -15,6 +15,11 @@ export const SyncRequest = z.object({
 });
 export type SyncRequest = z.infer<typeof SyncRequest>;
 
+export interface Received {
+	accepted: string[];
+	refused: Refusal[];
+}
+
 export interface Refusal {
 	id: string | null;
 	path: string | null;

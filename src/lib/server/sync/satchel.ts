@@ -47,7 +47,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	const sites = await db.select().from(site).where(eq(site.programId, programId)).orderBy(asc(site.code));
 	const today = dateOfDay(dayNumber(clock.now_ms, member.program.timeZone));
 	const usual = await usualOfSites(db, programId);
-	const before = await seenBefore(db, programId, clock.now_ms);
+	const before = await seenBefore(db, member, clock.now_ms);
 	const { rows: cards } = await db.execute<{ id: string; body: MethodCard; in_use: boolean }>(sql`
 		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
 	const { rows: kinds } = await db.execute<{ code: string; kind: string }>(
@@ -77,6 +77,7 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
 		where v.program_id = ${programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
+			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
 	const trips = await tripsOf(
 		db,

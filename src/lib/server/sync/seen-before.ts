@@ -1,10 +1,14 @@
 import { sql } from 'drizzle-orm';
+import { readScope, type Member } from '../access';
 import type { Db } from '../db/connect';
 
 const YEARS_BACK = 3;
 
 /** What earlier visits say of each site: how its conditions usually are, what was remarked at the last one, the last picture from its photo point. */
-export async function seenBefore(db: Db, programId: string, now_ms: number) {
+export async function seenBefore(db: Db, member: Member, now_ms: number) {
+	const { programId } = member;
+	// remarks and pictures are of one's own team: what another wrote there is for those who answer for all
+	const own = readScope(member) === 'all' ? sql`` : sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
 	const { rows: counted } = await db.execute<{ site_id: string; question: string; choices: string[] }>(sql`
 		with visits as (
 			select site_id, sheet -> 'conditions' as conditions from visit
@@ -21,14 +25,17 @@ export async function seenBefore(db: Db, programId: string, now_ms: number) {
 	for (const { site_id, question, choices } of counted) answers.set(site_id, { ...answers.get(site_id), [question]: choices });
 
 	const { rows: left } = await db.execute<{ site_id: string; started_at: Date; reason: string | null; remarks: Record<string, string> | null }>(sql`
-		select distinct on (site_id) site_id, started_at, sheet -> 'arrival' ->> 'reason' as reason, sheet -> 'remarks' as remarks from visit
-		where program_id = ${programId} and is_finished order by site_id, started_at desc`);
+		select s.id as site_id, v.started_at, v.sheet -> 'arrival' ->> 'reason' as reason, v.sheet -> 'remarks' as remarks from site s
+		cross join lateral (
+			select started_at, sheet from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished ${own} order by started_at desc limit 1
+		) v where s.program_id = ${programId}`);
 	const last = new Map(
 		left.map((v) => [v.site_id, { at: new Date(v.started_at).toISOString(), remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean) }])
 	);
 	const { rows: pictures } = await db.execute<{ site_id: string; sha256: string }>(sql`
 		select distinct on (v.site_id) v.site_id, p.value ->> 'sha256' as sha256 from visit v cross join jsonb_each(v.sheet -> 'photos') p
 		join photo held on held.program_id = v.program_id and held.sha256 = p.value ->> 'sha256'
-		where v.program_id = ${programId} and p.value ->> 'of' = 'photo point' order by v.site_id, v.started_at desc`);
+		where v.program_id = ${programId} and v.started_at > ${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and v.sheet ? 'photos'
+			and p.value ->> 'of' = 'photo point' ${own} order by v.site_id, v.started_at desc`);
 	return { answers, last, pictures: new Map(pictures.map((p) => [p.site_id, p.sha256])) };
 }

@@ -7,6 +7,9 @@ import { entryOf } from '../projection/facts';
 
 /** Entries in one answer; a device that was away longer asks again from the cursor. */
 export const PAGE = 2000;
+/** Bytes in one answer, about: what a phone on a weak network gets through. */
+const PAGE_BYTES = 1_500_000;
+const LINE_BYTES = 300; // ids, clock and path of a line
 
 export interface Sent {
 	entries: Entry[];
@@ -18,7 +21,7 @@ export interface Sent {
 /**
  * The entries a member may read from a cursor on, and the next cursor. A cursor holds a place in the program's logbook
  * and the scope it was read with: when a person changes team or role, reading starts from the beginning again. Lines that
- * were just taken from the same device are not sent back to it.
+ * were just taken from the same device are not sent back to it, and what was set aside is sent to nobody.
  */
 export async function entriesSince(db: Db, member: Member, since: string | number | null | undefined, justTaken: readonly string[] = []): Promise<Sent> {
 	const from = placeIn(since, member);
@@ -26,13 +29,19 @@ export async function entriesSince(db: Db, member: Member, since: string | numbe
 	if (scope === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
 	const upTo = await tip(db, member.programId);
 	const own = sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
-	const { rows } = await db.execute<Parameters<typeof entryOf>[0] & { seq: string }>(sql`
-		select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
-		from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
-		where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} ${scope === 'own' ? own : sql``} ${justTaken.length ? sql`and e.id not in (select unnest(${sql.param([...justTaken])}::uuid[]))` : sql``}
-		order by e.seq limit ${PAGE}`);
-	const more = rows.length === PAGE;
-	return { entries: rows.map(entryOf), cursor: cursorAt(more ? Number(rows.at(-1)!.seq) : upTo, member), more };
+	const { rows } = await db.execute<Parameters<typeof entryOf>[0] & { seq: string; bytes: string; found: string }>(sql`
+		with next as (
+			select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
+			from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
+			where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} ${scope === 'own' ? own : sql``} ${justTaken.length ? sql`and e.id not in (select unnest(${sql.param([...justTaken])}::uuid[]))` : sql``}
+				and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
+			order by e.seq limit ${PAGE}
+		)
+		select *, sum(coalesce(octet_length(value::text), 0) + ${LINE_BYTES}) over (order by seq) as bytes, count(*) over () as found from next order by seq`);
+	// a page ends where it would grow too long; a first line is always sent, or reading would never go on
+	const within = rows.filter((r, i) => i === 0 || Number(r.bytes) <= PAGE_BYTES);
+	const more = within.length < rows.length || rows.length === PAGE;
+	return { entries: within.map(entryOf), cursor: cursorAt(more ? Number(within.at(-1)!.seq) : upTo, member), more };
 }
 
 /** The last place of a program's logbook that everything before is visible up to. */

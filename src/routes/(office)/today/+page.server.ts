@@ -4,6 +4,7 @@ import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { latestFigures, streamNetwork, thresholdsOf } from '$lib/server/db/queries/catchment';
 import { programFacts } from '$lib/server/db/queries/program-facts';
+import { waitingLateLines } from '$lib/server/sync/late-decisions';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
 import { beadState, lanesOf } from './on-the-thread';
@@ -13,11 +14,12 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const db = database();
 	const now_ms = serverNow_ms();
 	const { timeZone } = member.program;
-	const [facts, network, latest, thresholds] = await Promise.all([
+	const [facts, network, latest, thresholds, late] = await Promise.all([
 		programFacts(db, member.programId, now_ms),
 		streamNetwork(db, member.programId),
 		latestFigures(db, member.programId, !can(member, 'see-unreviewed')),
-		thresholdsOf(db, member.programId)
+		thresholdsOf(db, member.programId),
+		can(member, 'keep-library') ? waitingLateLines(db, member.programId) : []
 	]);
 	const items = agenda(facts, now_ms).filter((i) => i.kind !== 'review' || can(member, 'see-queue'));
 	const said = items.map((item) => ({ when: item.when, at_ms: item.at_ms, kind: item.kind, ...sayItem(item, now_ms, timeZone) }));
@@ -32,5 +34,5 @@ export const load: PageServerLoad = async ({ locals }) => {
 				: siteLine(latest.get(site.id) ?? {}, thresholds);
 		return { ...site, say, state: beadState(open !== undefined, grab), href: `/sites/${site.code}` };
 	});
-	return { said, lanes: lanesOf(items, now_ms, timeZone), streams: network.streams, sites };
+	return { late, said, lanes: lanesOf(items, now_ms, timeZone), streams: network.streams, sites };
 };

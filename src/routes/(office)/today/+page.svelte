@@ -38,6 +38,12 @@
 	</section>
 	<section class="todo" aria-labelledby="next">
 		<h1 id="next">Next</h1>
+		{#each data.late as one (one.memberId)}
+			<p class="say ask">
+				{one.name} has left, and sent {one.lines === 1 ? 'one line' : `${one.lines} lines`} since.
+				<a href="/library/people/{one.memberId}#late">Take them in or leave them</a>.
+			</p>
+		{/each}
 		{#each parts as part (part.word)}
 			{#if part.items.length}
 				<h2 class="ruled">{part.word}</h2>

@@ -10,6 +10,7 @@ import { thresholdsOf } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { visitById } from '$lib/server/db/queries/visits';
 import { acceptUndoubted, judgeResult, mayJudge, strikeEntry, workedVisit, type Done } from '$lib/server/reviews/judge';
+import { setAside, setAsideOf } from '$lib/server/reviews/set-aside';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 import { logLines } from './lines';
@@ -24,6 +25,14 @@ const Judged = z
 	.refine((j) => j.verdict === 'accept' || j.reason !== '', { error: 'To qualify or reject needs a reason, so that the crew learns what was wrong.' });
 
 const Struck = z.object({ entryId: z.uuid(), reason: z.string().trim().min(1, 'Say why it is struck.').max(500, 'At most 500 letters.') });
+
+const Aside = z
+	.object({
+		entryId: z.uuid('Say which line.').toLowerCase(),
+		reason: z.string().trim().max(500, 'At most 500 letters.').default(''),
+		back: z.string().optional()
+	})
+	.refine((a) => a.back !== undefined || a.reason !== '', { error: 'Say why it is set aside.' });
 
 /** Both copies of a sheet from paper. */
 const BOTH = 2;
@@ -52,6 +61,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			: { sheet: folded.sheet, outcome, logbook: logLines(folded, member.program.timeZone) }),
 		people: await peopleOf(db, member.programId),
 		thresholds: await thresholdsOf(db, member.programId),
+		aside: await setAsideOf(db, member.programId, visit.id),
+		maySetAside: can(member, 'plan'),
 		mayJudge: mayJudge(member),
 		undoubted: undoubted(outcome).length
 	};
@@ -60,6 +71,12 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 export const actions: Actions = {
 	acceptUndoubted: (event) => act(event, z.object({}), () => acceptUndoubted(database(), event.locals.member!, event.params.id, serverNow_ms())),
 	judge: (event) => act(event, Judged, (said) => judgeResult(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
+	setAside: (event) => {
+		if (!can(event.locals.member!, 'plan')) error(403, 'Setting lines aside is for coordinators.');
+		return act(event, Aside, ({ entryId, reason, back }) =>
+			setAside(database(), event.locals.member!, event.params.id, { entryId, reason: back === undefined ? reason : null }, serverNow_ms())
+		);
+	},
 	strike: (event) => act(event, Struck, (said) => strikeEntry(database(), event.locals.member!, event.params.id, said, serverNow_ms()))
 };
 

@@ -114,12 +114,44 @@
 				<h2 id="logbook" class="ruled">Logbook</h2>
 				<p class="small">{data.logbook.length} lines. Nothing is erased: what was struck stays readable.</p>
 				<Logbook lines={data.logbook} {initialsOf} {timeZone} mayStrike={data.mayJudge} {refused} />
+				{#if data.aside.length}
+					<h3>Set aside</h3>
+					{#each data.aside as line (line.entryId)}
+						<form method="POST" action="?/setAside" use:enhance>
+							<input type="hidden" name="entryId" value={line.entryId} />
+							<p class="small">
+								{line.path}: {line.reason} ({initialsOf(line.by)}, {sayDay(Date.parse(line.at), timeZone, true)})
+								{#if data.maySetAside}<button class="act plain" name="back" value="yes">Take it back</button>{/if}
+							</p>
+						</form>
+					{/each}
+				{/if}
+				{#if data.maySetAside && data.logbook.length > 1}
+					<details>
+						<summary>Set a line aside that spoils this visit</summary>
+						<p class="small">It stays in the logbook, is neither worked with nor sent to phones, and can be taken back.</p>
+						<form method="POST" action="?/setAside" class="aside" use:enhance>
+							<label
+								>Line <select name="entryId" class="input-line"
+									>{#each data.logbook as line (line.id)}<option value={line.id}>{line.path}: {line.text.slice(0, 60)}</option>{/each}</select
+								></label
+							>
+							<label>Why <input name="reason" class="input-line" maxlength="500" required /></label>
+							<button class="act plain">Set it aside</button>
+						</form>
+					</details>
+				{/if}
 			</section>
 		</div>
 	{/if}
 </main>
 
 <style>
+	.aside {
+		display: grid;
+		gap: 8px;
+		margin-top: 8px;
+	}
 	.acts {
 		display: flex;
 		flex-wrap: wrap;

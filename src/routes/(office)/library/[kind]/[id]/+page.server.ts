@@ -5,7 +5,8 @@ import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { auditOf, keepTexts, removeRow, textsBefore, todayOf } from '$lib/server/library/keep';
 import { loadLibrary } from '$lib/server/library/load';
-import { joinWord } from '$lib/server/library/people';
+import { accessOf, joinWord } from '$lib/server/library/people';
+import { decideLateLines, waitingLateLines } from '$lib/server/sync/late-decisions';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
@@ -37,6 +38,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		today: todayOf(member, serverNow_ms()),
 		// what typing is checked against; whoever may only read needs none of it
 		library: mayKeep ? library : emptyLibrary(),
+		late: row && mayKeep && kind.name === 'people' ? ((await waitingLateLines(database(), member.programId)).find((l) => l.memberId === row.id) ?? null) : null,
+		access: row && mayKeep && kind.name === 'people' ? await accessOf(database(), member.programId, row.id) : [],
 		audit: row && mayKeep ? await auditOf(database(), member, kind, row.id, library) : []
 	};
 };
@@ -73,11 +76,24 @@ export const actions: Actions = {
 		if (!removed.ok) return fail(400, { texts: null, objections: [{ field: '', why: removed.why }] });
 		redirect(303, `/library/${kind.name}`);
 	},
+	late: async ({ locals, params, request }) => {
+		const member = locals.member!;
+		if (!can(member, 'keep-library') || params.kind !== 'people') error(403, 'Only a coordinator decides on late lines.');
+		if (!Id.safeParse(params.id).success) error(404, 'There is no such person here.');
+		const isTaken = (await request.formData()).get('take') === 'yes';
+		const { accepted, refused } = await decideLateLines(database(), member, params.id, isTaken, serverNow_ms());
+		const why = [...new Set(refused.map((r) => r.why))].slice(0, 3).join('; ');
+		return {
+			said: isTaken
+				? `${accepted.length} lines taken in${refused.length ? `, ${refused.length} refused: ${why}` : ''}.`
+				: 'Left where they are; none of it is in the logbook.'
+		};
+	},
 	join: async ({ locals, params, url }) => {
 		const member = locals.member!;
 		if (!can(member, 'keep-library') || params.kind !== 'people') error(403, 'Only a coordinator makes such a link.');
 		if (!Id.safeParse(params.id).success) error(404, 'There is no such person here.');
-		const word = await joinWord(database(), member.programId, params.id);
+		const word = await joinWord(database(), member, params.id);
 		if ('why' in word) return fail(400, { texts: null, objections: [{ field: '', why: word.why }] });
 		return { join: `${url.origin}/join/${word.token}` };
 	}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { kindNamed } from '$lib/core/library';
 	import AuditTrail from '$lib/ui/library/AuditTrail.svelte';
+	import { sayAccess } from '$lib/ui/account/say-access';
 	import ThingForm from '$lib/ui/library/ThingForm.svelte';
 	import type { PageProps } from './$types';
 
@@ -31,6 +32,18 @@
 				today={data.today}
 			/>
 		{/key}
+		{#if data.late}
+			<section id="late">
+				<h2>Lines that came after leaving</h2>
+				<p>
+					{data.late.lines === 1 ? 'One line' : `${data.late.lines} lines`} of {data.late.visits === 1 ? 'one visit' : `${data.late.visits} visits`}, dated from
+					before. They are kept beside the logbook. Ask when they were written before you take them in.
+				</p>
+				<form method="POST" action="?/late">
+					<button class="act" name="take" value="yes">Take them in</button> <button class="act plain" name="take" value="no">Leave them out</button>
+				</form>
+			</section>
+		{/if}
 		{#if data.id && kind.name === 'people'}
 			<section>
 				<h2>Signing in</h2>
@@ -40,6 +53,9 @@
 				{:else}
 					<form method="POST" action="?/join"><button class="act plain">Make a link to choose a password</button></form>
 				{/if}
+				<ul class="small">
+					{#each data.access as event (event.id)}<li>{sayAccess(event, data.program.timeZone)}</li>{/each}
+				</ul>
 			</section>
 		{/if}
 		{#if data.id && kind.name === 'instruments'}
