@@ -66,6 +66,26 @@ async function start(pg, data, root, port) {
 	}
 }
 
+/** The address of a data folder's database while it is running; null where it is not. */
+export async function runningCluster(folder, database = 'keen_riffle') {
+	const root = join(folder, 'pg');
+	const data = join(root, 'data');
+	if (!existsSync(join(data, 'postmaster.pid'))) return null;
+	const isRunning = await asUser(join(binariesFor(data), 'pg_ctl'), ['-D', data, 'status'], folder).then(
+		() => true,
+		() => false
+	);
+	return isRunning ? `postgres://app:${keptSecret(root, 'password')}@127.0.0.1:${portInUse(data)}/${database}` : null;
+}
+
+/** A program of PostgreSQL, of the newest version on this machine: it reads what older ones wrote. */
+export function postgresProgram(name) {
+	const versions = existsSync(BINARIES) ? readdirSync(BINARIES).filter((v) => existsSync(join(BINARIES, v, 'bin', name))) : [];
+	const newest = versions.sort((a, b) => Number(a) - Number(b)).at(-1);
+	if (!newest) throw new Stop('PostgreSQL is not installed: please have the Debian package postgresql installed.');
+	return join(BINARIES, newest, 'bin', name);
+}
+
 /** The programs of the version that made the cluster; the newest there is for a new one. */
 function binariesFor(data) {
 	const versions = existsSync(BINARIES) ? readdirSync(BINARIES).filter((v) => existsSync(join(BINARIES, v, 'bin', 'initdb'))) : [];

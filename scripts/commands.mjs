@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { buildIfStale } from './build.mjs';
-import { startCluster } from './cluster.mjs';
+import { runningCluster, startCluster } from './cluster.mjs';
 import { dataFolder, keptSecret, takeFolder } from './data-folder.mjs';
 import { checkNode, debianPackages, nodeModules } from './packages.mjs';
 import { run } from './run.mjs';
@@ -37,6 +37,15 @@ export async function readyDatabase({ folderName, database, quiet, fresh } = {})
 		letGo();
 		throw error;
 	}
+}
+
+/** The database as it is now: that of DATABASE_URL, or the private one, which is borrowed where it runs and started where it does not. */
+export async function databaseAsItIs() {
+	if (!process.env.DATABASE_URL) {
+		const url = await runningCluster(await dataFolder(project));
+		if (url !== null) return { url, release: async () => undefined };
+	}
+	return readyDatabase();
 }
 
 export const readyBuild = () => buildIfStale(project);

@@ -274,9 +274,10 @@ describe('the database', () => {
 		expect(isDatabaseAway(trouble)).toBe(false);
 	});
 	it('keeps what a failed query carried out of the log', async () => {
+		const twice = { id: v7(), identifier: 'secret-token', value: 'v', expiresAt: new Date() };
 		const trouble: unknown = await db
 			.insert(verification)
-			.values({ id: 'x', identifier: 'secret-token', value: 'v', expiresAt: new Date(Number.NaN) })
+			.values([twice, twice])
 			.then(
 				() => null,
 				(error: unknown) => error
