@@ -29,6 +29,8 @@ export type Action =
 	| 'see-queue'
 	/** The season, its rounds and what they are packed from. */
 	| 'see-plan'
+	/** A round's papers and labels: custody, crews, what its visits said. */
+	| 'see-round'
 	/** Change the season and its rounds. */
 	| 'plan'
 	/** What plans are made of: streams, sites, people, labs, cards, gear. */
@@ -47,6 +49,7 @@ export interface VisitSubject {
 
 export interface Subject {
 	visit?: VisitSubject;
+	round?: { teamId: string; crewIds: readonly string[] };
 	path?: string;
 	op?: Entry['op'];
 }
@@ -60,6 +63,10 @@ export function can(member: Member, action: Action, subject: Subject = {}): bool
 		case 'see-today':
 		case 'see-unreviewed':
 			return member.role !== 'viewer';
+		case 'see-round':
+			return member.role === 'monitor'
+				? subject.round !== undefined && (subject.round.teamId === member.teamId || subject.round.crewIds.includes(member.id))
+				: member.role !== 'viewer';
 		case 'see-plan':
 		case 'see-library':
 			return member.role !== 'viewer';

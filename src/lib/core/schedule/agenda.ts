@@ -1,5 +1,5 @@
 import type { LabDeadline } from '../custody';
-import { nextGrab, type GrabWindow } from './spacing';
+import { nextGrab, type GrabSpacing, type GrabWindow } from './spacing';
 
 /** What is known of a program at a moment, from which everything that is due follows. Instants in ms since 1970. */
 export interface ProgramFacts {
@@ -31,7 +31,8 @@ export interface ProgramFacts {
 	}[];
 	/** Hours after which a visit of which nothing is heard counts as overdue. */
 	overdue_h: number;
-	sites: { code: string; name: string; lastGrab_ms: number | null }[];
+	/** `spacing`: of the circuit that the site is on; the usual one where it is on none. */
+	sites: { code: string; name: string; lastGrab_ms: number | null; spacing?: GrabSpacing | undefined }[];
 	rounds: { id: string; name: string; starts_ms: number; sites: string[] }[];
 	waiting: { results: number; visits: number; oldest_ms: number | null };
 	conflicts: { visitId: string; site: string }[];
@@ -85,9 +86,9 @@ function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: num
 }
 
 function grabs({ sites, rounds, openVisits }: ProgramFacts, now_ms: number): Item[] {
-	return sites.flatMap(({ code, name, lastGrab_ms }): Item[] => {
+	return sites.flatMap(({ code, name, lastGrab_ms, spacing }): Item[] => {
 		if (lastGrab_ms === null || openVisits.some((v) => v.site === name)) return [];
-		const window = nextGrab(lastGrab_ms, now_ms);
+		const window = nextGrab(lastGrab_ms, now_ms, spacing);
 		if (window.state !== 'due' && window.state !== 'late') return [];
 		const round = rounds.filter((r) => r.starts_ms > now_ms - 12 * HOUR_ms && r.sites.includes(code)).sort((a, b) => a.starts_ms - b.starts_ms)[0];
 		return [

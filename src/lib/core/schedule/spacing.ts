@@ -16,8 +16,9 @@ export interface GrabWindow {
 	due_ms: number;
 	last_ms: number;
 	state: GrabState;
-	/** Whole days since the last one. */
+	/** Whole days since the last one, and after how many the next is wished. */
 	daysSince: number;
+	aim_days: number;
 }
 
 /** When the next monthly grab at a site may, should and must be taken, after the last one. */
@@ -25,5 +26,5 @@ export function nextGrab(last_ms: number, now_ms: number, spacing: GrabSpacing =
 	const at = (days: number) => last_ms + days * DAY_ms;
 	const window = { earliest_ms: at(spacing.least_days), due_ms: at(spacing.aim_days), last_ms: at(spacing.most_days) };
 	const state = now_ms < window.earliest_ms ? 'early' : now_ms > window.last_ms ? 'late' : now_ms >= window.due_ms - 3 * DAY_ms ? 'due' : 'open';
-	return { ...window, state, daysSince: Math.floor((now_ms - last_ms) / DAY_ms) };
+	return { ...window, aim_days: spacing.aim_days, state, daysSince: Math.floor((now_ms - last_ms) / DAY_ms) };
 }

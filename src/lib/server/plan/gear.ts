@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { limitsOf } from '../../core/method';
-import { dryingDays, gearWarnings, type DryingTimes, type GearFacts, type GearWarning } from '../../core/schedule';
+import { dryingDays, gearWarnings, isSouthern, type DryingTimes, type GearFacts, type GearWarning } from '../../core/schedule';
 import type { InstrumentFacts } from '../../core/evaluate';
 import type { Db } from '../db/connect';
 
@@ -30,11 +30,11 @@ export async function gearOfRound(
 		where program_id = ${programId} and passed and instrument_id = any(${sql.param(tools.map((t) => t.id))}::uuid[]) group by 1, 2`);
 	const { rows: speeds } = await db.execute<{ site: string; low: number; high: number }>(sql`
 		select s.code as site, min(v.speed) as low, max(v.speed) as high from (
-			select w.site_id, (x.value->>'velocity_m_s')::float8 as speed
+			select w.site_id, coalesce(x.value->>'velocity_m_s', x.value->>'velocity06_m_s')::float8 as speed
 			from (select site_id, sheet, row_number() over (partition by site_id order by started_at desc) as back from visit
 				where program_id = ${programId} and site_id = any(${sql.param(round.siteIds)}::uuid[]) and is_finished) w,
 				jsonb_each(w.sheet->'gaugings') as g, jsonb_each(g.value->'verticals') as x
-			where w.back <= ${VELOCITY_FROM_visits} and jsonb_typeof(x.value->'velocity_m_s') = 'number'
+			where w.back <= ${VELOCITY_FROM_visits} and 'number' in (jsonb_typeof(x.value->'velocity_m_s'), jsonb_typeof(x.value->'velocity06_m_s'))
 		) v join site s on s.program_id = ${programId} and s.id = v.site_id group by 1 order by 1`);
 	const { rows: wet } = await db.execute<{ label: string; water: string; dry_at: Date }>(sql`
 		select c.label, t.name as water, c.last_at as dry_at from running_clock c
@@ -48,7 +48,12 @@ export async function gearOfRound(
 		where g.program_id = ${programId} and (g.team_id = ${round.teamId} or g.team_id is null) and (g.disinfected_on is null or g.disinfected_on < g.wet_on)
 			and not exists (select 1 from site s where s.program_id = g.program_id and s.stream_id = g.wet_in and s.id = any(${sql.param(round.siteIds)}::uuid[]))
 		order by g.what`);
-	const dryAt = (wetOn: string) => Date.parse(wetOn) + dryingDays(Date.parse(wetOn), round.drying ?? limitsOf({})) * DAY_ms;
+	const {
+		rows: [where]
+	} = await db.execute<{ latitude: number | null }>(sql`
+		select avg(latitude) as latitude from site where program_id = ${programId} and id = any(${sql.param(round.siteIds)}::uuid[])`);
+	const southern = isSouthern(where ?? {});
+	const dryAt = (wetOn: string) => Date.parse(wetOn) + dryingDays(Date.parse(wetOn), round.drying ?? limitsOf({}), southern) * DAY_ms;
 	const { rows: old } = await db.execute<{ what: string; expires_on: string }>(sql`
 		select what, expires_on from consumable where program_id = ${programId} and expires_on < ${starts.slice(0, 10)} order by expires_on`);
 	const instruments = tools.map((tool): GearFacts => ({

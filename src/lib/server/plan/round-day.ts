@@ -3,12 +3,23 @@ import suncalc from 'suncalc';
 import { roundLabels, type BottleLabel } from '../../core/custody';
 import { sayMinute } from '../../core/interpret';
 import type { MethodCard } from '../../core/method';
-import { driveBetween, longestWithin, tideWindows, usualDriveGuess, weekday, type Alternatives, type RoundQuestion, type SoFar } from '../../core/schedule';
+import {
+	driveBetween,
+	longestWithin,
+	tideWindows,
+	usualDriveGuess,
+	weekday,
+	type Alternatives,
+	type DriveGuess,
+	type RoundQuestion,
+	type SoFar
+} from '../../core/schedule';
+import type { Hours } from '../../core/library';
 import type { Sheet } from '../../core/logbook';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
 import { circuit, drive, methodCardVersion, place, program, round, site } from '../db/schema';
-import { dateOfDay, dayNumber, dayOfDate, minuteOfDay } from './local-day';
+import { dateOfDay, dayNumber, dayOfDate, instantAt, minuteOfDay } from './local-day';
 
 const VISIT_min = 60; // where no past visit tells better
 const BOTTLE_min = 6;
@@ -21,6 +32,7 @@ const SCHOOLS_h = [5, 6, 8, 24];
 export interface RoundDay {
 	id: string;
 	name: string;
+	teamId: string;
 	day: number;
 	start_min: number;
 	/** The plan's order, as places in `question.stops`. */
@@ -74,36 +86,13 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 	const day = dayNumber(startsAt_ms, timeZone);
 	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const guess = own?.settings.driveGuess ?? usualDriveGuess;
-	const between = sites.map((a) => sites.map((b) => driveBetween(a, b, entered, guess)));
-	const toLabs = (l: typeof depot) => sites.map((s) => driveBetween(s, l, entered, guess));
-	const fromStart = sites.map((s) => driveBetween(depot, s, entered, guess));
-	const toLab = lab ? toLabs(lab) : sites.map(() => ({ minutes: 0, isGuess: false }));
 	const hoursOn = (l: typeof depot) => (l.closedOn.includes(dateOfDay(day)) ? [] : l.hours.filter((h) => h.weekday === weekday(day)));
-	// bottles reach a lab late in the day: of several hours the last are planned for, and the others are offered
-	const open = (lab && hoursOn(lab).at(-1)) ?? null;
-	const holdingAt = (l: typeof depot | null) => Math.min(row.card.holding.bacteria_h, l?.holding_h ?? Infinity) * 60;
-	const hasBottle = row.card.steps.some((s) => s.tool === 'bottle' && s.bottle.kind === 'bacteria');
-	const sun = suncalc.getTimes(new Date(startsAt_ms), sites[0]!.latitude, sites[0]!.longitude);
-	const question: RoundQuestion = {
-		stops: sites.map((s) => ({
-			id: s.id,
-			visit_min: learned.get(s.id)?.visit_min ?? VISIT_min,
-			bottle_min: hasBottle ? (learned.get(s.id)?.bottle_min ?? BOTTLE_min) : null,
-			open: windowOf(s, day)
-		})),
-		drive: { fromStart: fromStart.map((d) => d.minutes), between: between.map((r) => r.map((d) => d.minutes)), toLab: toLab.map((d) => d.minutes) },
-		holding_min: holdingAt(lab),
-		bench_min: lab?.bench_min ?? 0,
-		lab: lab && open ? { opens_min: open.opens_min, closes_min: open.closes_min } : null,
-		start: { earliest_min: row.circuit.earliestStart_min, latest_min: row.circuit.latestStart_min, step_min: STEP_min },
-		light: Number.isNaN(+sun.sunrise)
-			? { from_min: 0, to_min: 1439 }
-			: { from_min: minuteOfDay(+sun.sunrise, timeZone), to_min: minuteOfDay(+sun.sunset, timeZone) }
-	};
-	if (question.light.to_min <= question.light.from_min) question.light = { from_min: 0, to_min: 1439 }; // the sun's day straddles this zone's midnight
+	const built = dayQuestion({ sites, depot, lab, entered, guess, learned, card: row.card, start: row.circuit, day, timeZone });
+	const { question, open } = built;
 	return {
 		id: row.round.id,
 		name: row.round.name,
+		teamId: row.round.teamId,
 		day,
 		start_min: minuteOfDay(startsAt_ms, timeZone),
 		order: sites.map((_, i) => i),
@@ -137,15 +126,70 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 				const named = (h: (typeof all)[number]) => (all.length > 1 ? `${p.name} before ${sayMinute(h.closes_min)}` : p.name);
 				return all
 					.filter((h) => p.id !== lab?.id || h !== open)
-					.map((h) => ({ name: named(h), lab: h, toLab: toLabs(p).map((d) => d.minutes), holding_min: holdingAt(p) }));
+					.map((h) => ({ name: named(h), lab: h, toLab: sites.map((s) => driveBetween(s, p, entered, guess).minutes), holding_min: holdingAt(row.card, p) }));
 			}),
 			schools: SCHOOLS_h.map((h) => ({ name: `${h} h school`, holding_min: h * 60 }))
 		},
-		guesses: [...fromStart, ...toLab].filter((d) => d.isGuess).length + between.flatMap((r, i) => r.slice(i + 1)).filter((d) => d.isGuess).length,
+		guesses: built.guesses,
 		card: row.card,
 		soFar: await soFarOf(db, programId, roundId, day, timeZone, now_ms)
 	};
 }
+
+type Place = typeof place.$inferSelect;
+
+interface DayOf {
+	sites: readonly (typeof site.$inferSelect)[];
+	depot: Place;
+	lab: Place | null;
+	entered: ReadonlyMap<string, number>;
+	guess: DriveGuess;
+	learned: Awaited<ReturnType<typeof learnedLengths>>;
+	card: MethodCard;
+	start: Pick<typeof circuit.$inferSelect, 'earliestStart_min' | 'latestStart_min'>;
+	day: number;
+	timeZone: string;
+}
+
+const holdingAt = (card: MethodCard, lab: Pick<Place, 'holding_h'> | null): number => Math.min(card.holding.bacteria_h, lab?.holding_h ?? Infinity) * 60;
+
+/** What the day of a trip to these sites is planned from: the round's own page and the season ask the same. */
+export function dayQuestion({ sites, depot, lab, entered, guess, learned, card, start, day, timeZone }: DayOf): {
+	question: RoundQuestion;
+	open: Hours | null;
+	guesses: number;
+} {
+	const between = sites.map((a) => sites.map((b) => driveBetween(a, b, entered, guess)));
+	const fromStart = sites.map((s) => driveBetween(depot, s, entered, guess));
+	const toLab = sites.map((s) => (lab ? driveBetween(s, lab, entered, guess) : { minutes: 0, isGuess: false }));
+	// bottles reach a lab late in the day: of several hours the last are planned for, and the others are offered
+	const open = (lab && !lab.closedOn.includes(dateOfDay(day)) && lab.hours.filter((h) => h.weekday === weekday(day)).at(-1)) || null;
+	const hasBottle = card.steps.some((s) => s.tool === 'bottle' && s.bottle.kind === 'bacteria');
+	const noon = new Date(instantAt(day, 720, timeZone));
+	const sun = suncalc.getTimes(noon, sites[0]!.latitude, sites[0]!.longitude);
+	const light = Number.isNaN(+sun.sunrise) ? DAYLONG : { from_min: minuteOfDay(+sun.sunrise, timeZone), to_min: minuteOfDay(+sun.sunset, timeZone) };
+	return {
+		open,
+		guesses: [...fromStart, ...toLab].filter((d) => d.isGuess).length + between.flatMap((r, i) => r.slice(i + 1)).filter((d) => d.isGuess).length,
+		question: {
+			stops: sites.map((s) => ({
+				id: s.id,
+				visit_min: learned.get(s.id)?.visit_min ?? VISIT_min,
+				bottle_min: hasBottle ? (learned.get(s.id)?.bottle_min ?? BOTTLE_min) : null,
+				open: windowOf(s, day)
+			})),
+			drive: { fromStart: fromStart.map((d) => d.minutes), between: between.map((r) => r.map((d) => d.minutes)), toLab: toLab.map((d) => d.minutes) },
+			holding_min: holdingAt(card, lab),
+			bench_min: lab?.bench_min ?? 0,
+			lab: open ? { opens_min: open.opens_min, closes_min: open.closes_min } : null,
+			start: { earliest_min: start.earliestStart_min, latest_min: start.latestStart_min, step_min: STEP_min },
+			// the sun's day may straddle this zone's midnight
+			light: light.to_min <= light.from_min ? DAYLONG : light
+		}
+	};
+}
+
+const DAYLONG = { from_min: 0, to_min: 1439 };
 
 /** When a visit to a site may begin on a day: by its gate's hours, by the tide, or by both. */
 function windowOf(
@@ -183,7 +227,7 @@ export async function sheetsOfRound(db: Db, programId: string, roundId: string):
 }
 
 /** Usual minutes on site and until the first bacteria bottle, from the latest finished visits: the middle one, not the mean. */
-async function learnedLengths(
+export async function learnedLengths(
 	db: Db,
 	programId: string,
 	siteIds: readonly string[]

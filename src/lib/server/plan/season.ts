@@ -1,11 +1,25 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { sql } from 'drizzle-orm';
 import { limitsOf, type MethodCard } from '../../core/method';
-import { samplerTasks, type Purpose, type SamplerTask, type SeasonRound, type SeasonWire, type Skill } from '../../core/schedule';
+import { inSentence } from '../../core/interpret';
+import { leaveMissing } from '../../core/library';
+import {
+	isSouthern,
+	samplerTasks,
+	usualDriveGuess,
+	weekday,
+	type Purpose,
+	type SamplerTask,
+	type SeasonRound,
+	type SeasonWire,
+	type Skill
+} from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
-import { circuit, member, place, program, sampler, team } from '../db/schema';
-import { dayNumber, dayOfDate } from './local-day';
+import { circuit, drive, member, place, program, sampler, site, team } from '../db/schema';
+import { dayWorks } from './day-works';
+import { dateOfDay, dayNumber, dayOfDate } from './local-day';
+import { dayQuestion, learnedLengths } from './round-day';
 
 /** A round as the season board shows it. */
 export interface BoardRound extends SeasonRound {
@@ -61,15 +75,42 @@ export async function loadSeason(
 		refused_because: string | null;
 		quality: BoardRound['quality'];
 		purpose: Purpose;
-		visits: string;
+		visited: string[];
 	}>(sql`
 		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
-			(select count(*) from visit v where v.program_id = r.program_id and v.round_id = r.id) as visits
+			array(select distinct v.site_id from visit v where v.program_id = r.program_id and v.round_id = r.id) as visited
 		from round r where r.program_id = ${programId} and r.circuit_id is not null
 			and r.starts_at > ${new Date((season.from - PAST_days) * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`);
-	const { rows: cards } = await db.execute<{ body: MethodCard }>(sql`
-		select body from method_card_version where program_id = ${programId} and card_id = ${circuits[0]?.circuit.cardId ?? null} order by version desc limit 1`);
-	const limits = limitsOf(cards[0]?.body ?? {});
+	const { rows: cards } = await db.execute<{ card_id: string; body: MethodCard }>(sql`
+		select distinct on (card_id) card_id, body from method_card_version where program_id = ${programId} order by card_id, version desc`);
+	const cardOf = (cardId: string) => cards.find((c) => c.card_id === cardId)?.body;
+	const limits = limitsOf(cardOf(circuits[0]?.circuit.cardId ?? '') ?? {});
+	const places = await db.select().from(place).where(eq(place.programId, programId));
+	const allSites = await db.select().from(site).where(eq(site.programId, programId));
+	const siteOf = new Map(allSites.map((s) => [s.id, s]));
+	const entered = new Map((await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [`${d.fromId} ${d.toId}`, d.minutes]));
+	const learned = await learnedLengths(db, programId, [...new Set(circuits.flatMap(({ circuit: c }) => c.siteIds))]);
+	const worksOn = (c: typeof circuit.$inferSelect, siteIds: readonly string[], day: number): boolean => {
+		const [card, depot, sites] = [cardOf(c.cardId), places.find((p) => p.id === c.depotId), siteIds.flatMap((id) => siteOf.get(id) ?? [])];
+		const lab = places.find((p) => p.id === c.labId) ?? null;
+		if (!card || !depot || sites.length === 0) return true;
+		const { question } = dayQuestion({
+			sites,
+			depot,
+			lab,
+			entered,
+			guess: own!.settings.driveGuess ?? usualDriveGuess,
+			learned,
+			card,
+			start: c,
+			day,
+			timeZone
+		});
+		// that the lab is shut is a rule of its own
+		return question.lab === null || dayWorks(question);
+	};
+	const circuitOf = new Map(circuits.map(({ circuit: c }) => [c.id, c]));
+	const bottleSteps = (cardId: string) => cardOf(cardId)?.steps.filter((s) => s.tool === 'bottle').length ?? 0;
 	return {
 		today,
 		wire: {
@@ -87,7 +128,9 @@ export async function loadSeason(
 				latestStart_min: c.latestStart_min,
 				needs: c.needs as Skill[],
 				labId: c.labId,
-				bottles: c.labId === null ? 0 : c.siteIds.length
+				bottles: c.labId === null ? 0 : bottleSteps(c.cardId) * c.siteIds.length,
+				barred: c.siteIds.flatMap((id) => barredFrom(siteOf.get(id), today)),
+				noOrderOn: c.weekdays.filter((w) => !worksOn(c, c.siteIds, nextOn(today, w)))
 			})),
 			people: people
 				.filter((p) => p.role === 'monitor' || p.role === 'coordinator')
@@ -104,7 +147,7 @@ export async function loadSeason(
 			),
 			tasks: await samplerTasksOf(db, programId, storms),
 			drying: limits,
-			southern: false,
+			southern: allSites.filter(isSouthern).length > allSites.length / 2,
 			disinfected: circuits.filter(({ circuit: c }) => c.disinfects).map(({ team: name }) => name)
 		},
 		rounds: rows.map((r) => ({
@@ -117,9 +160,32 @@ export async function loadSeason(
 			refusedBecause: r.refused_because,
 			quality: r.quality,
 			purpose: r.purpose,
-			state: r.refused_because !== null ? 'refused' : Number(r.visits) > 0 ? 'done' : +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned'
+			visited: r.visited,
+			bottles: bottlesOf(circuitOf.get(r.circuit_id), r),
+			...(isAhead(r) ? { hasNoOrder: !worksOn(circuitOf.get(r.circuit_id)!, r.site_ids, dayNumber(+new Date(r.starts_at), timeZone)) } : {}),
+			state: r.refused_because !== null ? 'refused' : r.visited.length > 0 ? 'done' : +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned'
 		}))
 	};
+
+	function bottlesOf(c: typeof circuit.$inferSelect | undefined, r: { site_ids: string[]; quality: readonly unknown[] }): number {
+		return !c || c.labId === null ? 0 : bottleSteps(c.cardId) * (r.site_ids.length + r.quality.length);
+	}
+	function isAhead(r: { circuit_id: string; starts_at: Date; refused_because: string | null; visited: string[] }): boolean {
+		return r.refused_because === null && r.visited.length === 0 && +new Date(r.starts_at) > now_ms - HALF_DAY_ms && circuitOf.has(r.circuit_id);
+	}
+}
+
+/** The first such day of the week from a day on. */
+const nextOn = (day: number, of: number): number => day + ((of - weekday(day) + 7) % 7);
+
+/** What bars a site, and from when: for good, or from the day after its permission ends. */
+function barredFrom(place_: typeof site.$inferSelect | undefined, today: number): { siteId: string; site: string; why: string; from: number | null }[] {
+	if (!place_) return [];
+	const at = (why: string, from: number | null) => [{ siteId: place_.id, site: place_.name, why, from }];
+	if (place_.retiredOn !== null) return at('it is not visited any more', dayOfDate(place_.retiredOn));
+	const why = leaveMissing(place_, dateOfDay(today));
+	if (why !== null) return at(inSentence(why), null);
+	return place_.leaveUntil !== null ? at('the permission ends before', dayOfDate(place_.leaveUntil) + 1) : [];
 }
 
 /** What the samplers that stand in the stream ask for. */

@@ -100,7 +100,8 @@
 		{/each}
 		{#each shown as round (round.id)}
 			{@const x = scale.x(place(round))}
-			{@const ys = round.siteIds.map((id) => rowOf.get(id)).filter((y) => y !== undefined)}
+			{@const dots = round.siteIds.flatMap((id) => (rowOf.has(id) ? [{ y: rowOf.get(id)!, isDone: round.visited?.includes(id) ?? false }] : []))}
+			{@const ys = dots.map((d) => d.y)}
 			{#if ys.length}
 				<g
 					role="button"
@@ -110,7 +111,10 @@
 					class:chosen={chosen === round.id}
 					class:movable={canMove(round)}
 					class:wrong={held?.id === round.id && (verdict?.words.length ?? 0) > 0}
-					aria-label="{round.name}, {sayPlanDay(place(round))}, {round.isProposed ? 'proposed' : stateWords[round.state]}"
+					aria-label="{round.name}, {sayPlanDay(place(round))}, {round.isProposed ? 'proposed' : stateWords[round.state]}{round.state === 'done' &&
+					(round.visited?.length ?? 0) < round.siteIds.length
+						? `, ${round.visited?.length ?? 0} of ${round.siteIds.length} sites`
+						: ''}"
 					aria-pressed={chosen === round.id}
 					onpointerdown={(e) => onpointerdown(e, round)}
 					onpointermove={(e) => onpointermove(e, round)}
@@ -120,13 +124,13 @@
 				>
 					<path d="M{x} {Math.min(...ys)}V{Math.max(...ys)}" class="stem" />
 					<rect x={x - 9} y={Math.min(...ys) - 11} width="18" height={Math.max(...ys) - Math.min(...ys) + 22} class="grip" />
-					{#each ys as y, k (k)}
+					{#each dots as { y, isDone }, k (k)}
 						{#if round.state === 'refused'}
 							<path d="M{x - 5} {y - 5}L{x + 5} {y + 5}M{x + 5} {y - 5}L{x - 5} {y + 5}" class="cross" />
-						{:else if round.state === 'missed'}
+						{:else if round.state === 'missed' || (round.state === 'done' && !isDone && round.day < today)}
 							<path d="M{x} {y - 7}L{x + 7} {y}L{x} {y + 7}L{x - 7} {y}Z" class="bead" />
 						{:else}
-							<circle cx={x} cy={y} r="6" class="bead" />
+							<circle cx={x} cy={y} r="6" class="bead" class:awaited={round.state === 'done' && !isDone} />
 						{/if}
 					{/each}
 					{#each round.state === 'refused' ? [] : round.quality as q (q.siteId + q.kind)}
@@ -181,6 +185,9 @@
 	}
 	.week.month {
 		stroke-width: 1.5;
+	}
+	.awaited {
+		fill: var(--page);
 	}
 	.rule {
 		stroke: var(--rule);

@@ -85,7 +85,18 @@
 	async function proposeRest() {
 		share = 0;
 		proposal = null;
-		const fixed = data.rounds.map(({ id, circuitId, day, crew, state, purpose }) => ({ id, circuitId, day, crew, state, purpose }));
+		const fixed = data.rounds.map(({ id, circuitId, day, crew, state, purpose, siteIds, visited, bottles, refusedBecause }) => ({
+			id,
+			circuitId,
+			day,
+			crew,
+			state,
+			purpose,
+			siteIds,
+			visited,
+			bottles,
+			refusedBecause
+		}));
 		// nothing is proposed for days that have gone by
 		const running = proposeSeason({ ...data.wire, from: Math.max(data.wire.from, data.today + 1) }, fixed, 1, (s) => (share = s));
 		work = running;

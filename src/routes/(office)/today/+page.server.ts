@@ -23,10 +23,12 @@ export const load: PageServerLoad = async ({ locals }) => {
 	]);
 	const items = agenda(facts, now_ms).filter((i) => i.kind !== 'review' || can(member, 'see-queue'));
 	const said = items.map((item) => ({ when: item.when, at_ms: item.at_ms, kind: item.kind, ...sayItem(item, now_ms, timeZone) }));
+	const factsOf = new Map(facts.sites.map((s) => [s.code, s]));
+	const openAt = new Map([...facts.openVisits].reverse().map((v) => [v.site, v]));
 	const sites = network.sites.map((site) => {
-		const open = facts.openVisits.find((v) => v.site === site.name);
-		const last_ms = facts.sites.find((s) => s.code === site.code)?.lastGrab_ms ?? null;
-		const grab = last_ms === null ? null : nextGrab(last_ms, now_ms);
+		const open = openAt.get(site.name);
+		const known = factsOf.get(site.code);
+		const grab = known?.lastGrab_ms == null ? null : nextGrab(known.lastGrab_ms, now_ms, known.spacing);
 		const say = open
 			? `${open.crew.map((n) => n.split(' ')[0]).join(' and ')}, step ${Math.min(open.tied + 1, open.asked)} of ${open.asked}`
 			: grab?.state === 'late'

@@ -63,7 +63,7 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 		case 'grab':
 			return {
 				deed: ['Take the monthly samples at ', item.name, ''],
-				reason: `Day ${item.window.daysSince} since the last; aimed at 30. ${item.round ? `${item.round.name} goes there ${day(item.round.starts_ms)}.` : 'No round goes there yet.'}`,
+				reason: `Day ${item.window.daysSince} since the last; aimed at ${item.window.aim_days}. ${item.round ? `${item.round.name} goes there ${day(item.round.starts_ms)}.` : 'No round goes there yet.'}`,
 				act: { word: 'Site', href: `/sites/${item.code}` },
 				lane: { name: `Grab, ${item.name}`, say: item.when === 'late' ? `day ${item.window.daysSince}: go soon` : `due ${day(item.window.due_ms)}` }
 			};

@@ -21,6 +21,10 @@ describe('the rule that a date breaks', () => {
 		[{ rule: 'nobody-free' }, 'Too few people are free.'],
 		[{ rule: 'not-free', personId: '7' }, 'Person 7 cannot come that day.'],
 		[{ rule: 'twice-that-day', personId: '7' }, 'Person 7 is on another round that day.'],
+		[{ rule: 'refused', because: 'angling day' }, 'This date was refused: angling day.'],
+		[{ rule: 'barred', site: 'Tessel 3', why: 'permission was refused' }, 'Tessel 3 may not be visited: permission was refused.'],
+		[{ rule: 'no-order' }, 'No order of its stops gets the bottles to the lab in time, by daylight.'],
+		[{ rule: 'kit-twice', kit: 'Upper', other: 'Upper brooks' }, 'Upper brooks has the gear of Upper that day.'],
 		[{ rule: 'outside-season' }, 'Outside the season.']
 	])('%j', (breach, words) => {
 		expect(sayBreach(breach, nameOf)).toBe(words);

@@ -24,6 +24,14 @@ export function sayBreach(breach: Breach | Blocker, nameOf: (personId: string) =
 			return breach.neighbour === 'last'
 				? `${days(breach.days)} after the last grab; at least ${breach.least_days}.`
 				: `${days(breach.days)} before the next grab; at least ${breach.least_days}.`;
+		case 'refused':
+			return `This date was refused${breach.because ? `: ${breach.because}` : ''}.`;
+		case 'barred':
+			return `${breach.site} may not be visited: ${breach.why}.`;
+		case 'no-order':
+			return 'No order of its stops gets the bottles to the lab in time, by daylight.';
+		case 'kit-twice':
+			return `${breach.other} has the gear of ${breach.kit} that day.`;
 		case 'too-far':
 			return `${days(breach.days)} after the last grab; at most ${breach.most_days}.`;
 		case 'weekday':
@@ -55,7 +63,11 @@ const changeWords: Record<Blocker['rule'], (b: Blocker) => string> = {
 	'lab-full': () => 'if the lab took more bottles that day',
 	'nobody-free': () => 'if one more person could come',
 	'skill-missing': (b) => `if somebody else were trained: ${(b as Extract<Blocker, { rule: 'skill-missing' }>).skill}`,
-	'lab-closed': () => 'if the lab took bottles that day'
+	'lab-closed': () => 'if the lab took bottles that day',
+	refused: () => 'if the date were not refused',
+	barred: (b) => `if ${(b as Extract<Blocker, { rule: 'barred' }>).site} could be visited`,
+	'no-order': () => 'if a site were left out or the lab stayed open longer',
+	'kit-twice': () => 'if the gear were not out on another round'
 };
 
 /** Why a circuit waits too long, and the smallest change that would help: two sentences. */
@@ -70,6 +82,10 @@ export function sayUnmet(unmet: Unmet, circuitName: string): string {
 }
 
 const shutWords: Record<Blocker['rule'], string> = {
+	refused: 'were refused',
+	barred: 'have a site that may not be visited',
+	'no-order': 'leave no order that works',
+	'kit-twice': 'find the gear on another round',
 	weekday: 'fall on a weekday it does not go',
 	'lab-closed': 'find the lab shut',
 	'lab-full': 'find the lab full',

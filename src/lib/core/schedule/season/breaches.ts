@@ -4,6 +4,10 @@ import { isTrained, weekday, type Circuit, type Purpose, type SeasonFacts, type 
 export type Breach =
 	| { rule: 'too-soon'; days: number; least_days: number; neighbour: 'last' | 'next' }
 	| { rule: 'too-far'; days: number; most_days: number }
+	| { rule: 'refused'; because: string }
+	| { rule: 'barred'; site: string; why: string }
+	| { rule: 'no-order' }
+	| { rule: 'kit-twice'; kit: string; other: string }
 	| { rule: 'weekday'; weekday: number; allowed: readonly number[] }
 	| { rule: 'lab-closed'; weekday: number }
 	| { rule: 'lab-full'; bottles: number; most: number }
@@ -15,13 +19,20 @@ export type Breach =
 	| { rule: 'outside-season' };
 
 const isGrab = (purpose: Purpose | undefined): boolean => purpose === undefined || purpose === 'grab';
-const bottlesOf = (circuit: Circuit, purpose: Purpose | undefined): number => (purpose === 'sampler' ? 0 : circuit.bottles);
+const bottlesOf = (circuit: Circuit, round: Pick<SeasonRound, 'purpose' | 'bottles'>): number =>
+	round.purpose === 'sampler' ? 0 : (round.bottles ?? circuit.bottles);
+
+/** Whether a round was or will be at a site: of one that is done, its visits say so. */
+export const goesTo = (round: SeasonRound, circuit: Circuit, siteId: string): boolean =>
+	(round.state === 'done' ? (round.visited ?? round.siteIds ?? circuit.siteIds) : (round.siteIds ?? circuit.siteIds)).includes(siteId);
 
 /** A season's rounds by circuit, by day and by kit, so that a rule is looked up and not searched for. */
 export class Board {
 	readonly #byCircuit = new Map<string, SeasonRound[]>();
 	readonly #byKit = new Map<string, { day: number; water: string; id: string }[]>();
 	readonly #byDay = new Map<number, SeasonRound[]>();
+	/** Days that somebody refused for a circuit, and why. */
+	readonly #refused = new Map<string, Map<number, string>>();
 	readonly #circuits: Map<string, Circuit>;
 	readonly #people: Map<string, Volunteer>;
 
@@ -40,8 +51,12 @@ export class Board {
 		return circuit;
 	};
 
-	/** Rounds that took or will take place: those refused or missed keep no rule and break none. */
+	/** Rounds that took or will take place; those missed keep no rule and break none, and of those refused the date stays refused. */
 	add(round: SeasonRound): void {
+		if (round.state === 'refused') {
+			const days = this.#refused.get(round.circuitId) ?? new Map<number, string>();
+			this.#refused.set(round.circuitId, days.set(round.day, round.refusedBecause ?? ''));
+		}
 		if (round.state === 'refused' || round.state === 'missed') return;
 		const circuit = this.circuit(round.circuitId);
 		if (isGrab(round.purpose)) push(this.#byCircuit, circuit.id, round);
@@ -56,21 +71,30 @@ export class Board {
 		drop(this.#byDay, round.day, round.id);
 	}
 
-	/** Rules that a day itself breaks for a circuit, whoever goes: weekday, lab, gear. */
-	dayBreaches(circuit: Circuit, day: number, self: string | null = null, purpose: Purpose = 'grab'): Breach[] {
+	/** Rules that a day itself breaks for a circuit, whoever goes: a refusal, the weekday, the lab, the gear, sites that are barred, the hours. */
+	dayBreaches(circuit: Circuit, day: number, self: string | null = null, round: Partial<SeasonRound> = {}): Breach[] {
 		const { facts } = this;
+		const { purpose = 'grab' } = round;
 		const found: Breach[] = [];
+		const because = this.#refused.get(circuit.id)?.get(day);
+		if (because !== undefined) found.push({ rule: 'refused', because });
+		for (const b of circuit.barred ?? [])
+			if ((b.from === null || day >= b.from) && (round.siteIds ?? circuit.siteIds).includes(b.siteId)) found.push({ rule: 'barred', site: b.site, why: b.why });
+		if (purpose !== 'sampler' && (round.day === day && round.hasNoOrder !== undefined ? round.hasNoOrder : circuit.noOrderOn?.includes(weekday(day))))
+			found.push({ rule: 'no-order' });
+		const twin = this.on(day).find((r) => r.id !== self && this.circuit(r.circuitId).kit === circuit.kit);
+		if (twin && circuit.kit !== '') found.push({ rule: 'kit-twice', kit: circuit.kit, other: this.circuit(twin.circuitId).name });
 		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
 		if (!circuit.weekdays.includes(weekday(day))) found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
 		const lab = circuit.labId === null ? undefined : facts.labs[circuit.labId];
-		const own = bottlesOf(circuit, purpose);
+		const own = bottlesOf(circuit, { purpose, bottles: round.bottles });
 		if (own > 0 && lab) {
 			if (!lab.weekdays.includes(weekday(day)) || lab.closed.includes(day)) found.push({ rule: 'lab-closed', weekday: weekday(day) });
 			const others = this.on(day)
 				.filter((r) => r.id !== self)
-				.map((r) => ({ of: this.circuit(r.circuitId), purpose: r.purpose }))
+				.map((r) => ({ of: this.circuit(r.circuitId), round: r }))
 				.filter((o) => o.of.labId === circuit.labId);
-			const bottles = own + others.reduce((n, o) => n + bottlesOf(o.of, o.purpose), 0);
+			const bottles = own + others.reduce((n, o) => n + bottlesOf(o.of, o.round), 0);
 			if (bottles > lab.bottlesADay) found.push({ rule: 'lab-full', bottles, most: lab.bottlesADay });
 		}
 		if (!facts.disinfected.has(circuit.kit))
@@ -87,13 +111,21 @@ export class Board {
 	breaches(round: SeasonRound): Breach[] {
 		const circuit = this.circuit(round.circuitId);
 		const { spacing } = circuit;
-		const found = this.dayBreaches(circuit, round.day, round.id, round.purpose);
-		const days = (!isGrab(round.purpose) ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter((r) => r.id !== round.id).map((r) => r.day);
+		const found = this.dayBreaches(circuit, round.day, round.id, round);
+		const others = (!isGrab(round.purpose) ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter((r) => r.id !== round.id);
+		const days = others.map((r) => r.day);
 		const last = Math.max(...days.filter((d) => d <= round.day));
 		const next = Math.min(...days.filter((d) => d > round.day));
 		if (round.day - last < spacing.least_days) found.unshift({ rule: 'too-soon', days: round.day - last, least_days: spacing.least_days, neighbour: 'last' });
 		if (next - round.day < spacing.least_days) found.unshift({ rule: 'too-soon', days: next - round.day, least_days: spacing.least_days, neighbour: 'next' });
-		if (Number.isFinite(last) && round.day - last > spacing.most_days) found.push({ rule: 'too-far', days: round.day - last, most_days: spacing.most_days });
+		// a round that left a site out was not there: the site that has waited longest counts
+		const longest = Math.max(
+			...circuit.siteIds.map((siteId) => {
+				const lastThere = Math.max(...others.filter((r) => r.day <= round.day && goesTo(r, circuit, siteId)).map((r) => r.day));
+				return Number.isFinite(lastThere) && goesTo(round, circuit, siteId) ? round.day - lastThere : -Infinity;
+			})
+		);
+		if (longest > spacing.most_days) found.push({ rule: 'too-far', days: longest, most_days: spacing.most_days });
 		if (round.crew.length < circuit.crew) found.push({ rule: 'crew-short', have: round.crew.length, want: circuit.crew });
 		for (const skill of circuit.needs) if (!round.crew.some((id) => this.isTrained(id, skill, round.day))) found.push({ rule: 'skill-missing', skill });
 		for (const personId of round.crew) {

@@ -24,6 +24,8 @@ export interface ProposeOptions {
 const PASSES = 4;
 /** What being at a sampler in time is worth: a grab may stand eight days off its wish for it. */
 const IN_TIME = 64;
+/** What going out together with another round costs: circuits are spread over the days, for one lab and one coordinator serve all. */
+const SAME_DAY = 25;
 /** What leaving a stretch longer than the most costs, beside the square of its days: more than any plan that keeps it. */
 const TOO_FAR = 100_000;
 
@@ -99,7 +101,7 @@ function bestDays(board: Board, circuit: Circuit, facts: SeasonFacts, hasCrew: (
 	const nodes = [...there.map((day) => ({ day, fixed: true })), ...possible.map((day) => ({ day, fixed: false }))].sort((a, b) => a.day - b.day);
 	const gapCost = (gap: number) => (gap - aim_days) ** 2 + (gap > most_days ? TOO_FAR * (1 + Math.floor((gap - most_days) / aim_days)) : 0);
 	const tasks = (facts.tasks ?? []).filter((t) => circuit.siteIds.includes(t.siteId) && !there.some((d) => d >= t.earliest && d <= t.latest));
-	const gain = (day: number) => IN_TIME * tasks.filter((t) => day >= t.earliest && day <= t.latest).length;
+	const gain = (day: number) => IN_TIME * tasks.filter((t) => day >= t.earliest && day <= t.latest).length - SAME_DAY * board.on(day).length;
 	const endCost = (gap: number) => (gap > aim_days ? gapCost(gap) : 0);
 	const hasPast = there.some((d) => d < facts.from);
 	const cost: number[] = [];

@@ -73,6 +73,46 @@ describe('the rules of a season', () => {
 		['a lone sampler', round(tuesday, { crew: ['p0'] }), {}, [], { rule: 'crew-short', have: 1, want: 2 }],
 		['someone away', round(tuesday), { people: [person(0, { away: [{ from: tuesday, to: tuesday }] }), person(1)] }, [], { rule: 'not-free', personId: 'p0' }],
 		['nobody trained', round(tuesday), { circuits: [circuit(0, { needs: ['plates'] })] }, [], { rule: 'skill-missing', skill: 'plates' }],
+		[
+			'a date that was refused for this circuit',
+			round(tuesday),
+			{},
+			[round(tuesday, { id: 'no', state: 'refused', refusedBecause: 'angling day' })],
+			{ rule: 'refused', because: 'angling day' }
+		],
+		[
+			'a site whose owner refused',
+			round(tuesday),
+			{ circuits: [circuit(0, { barred: [{ siteId: 's0', site: 'Site 0', why: 'permission was refused', from: null }] })] },
+			[],
+			{ rule: 'barred', site: 'Site 0', why: 'permission was refused' }
+		],
+		['no order that works on its own day', round(tuesday, { hasNoOrder: true }), {}, [], { rule: 'no-order' }],
+		['no order that works on such a weekday', round(tuesday), { circuits: [circuit(0, { noOrderOn: [2] })] }, [], { rule: 'no-order' }],
+		[
+			'one kit on two rounds',
+			round(tuesday),
+			{ circuits: [circuit(0), circuit(1, { kit: 'kit 0' })] },
+			[round(tuesday, { id: 'other', circuitId: 'c1', crew: ['p2', 'p3'] })],
+			{ rule: 'kit-twice', kit: 'kit 0', other: 'circuit 1' }
+		],
+		[
+			'a lab that its duplicates fill',
+			round(tuesday, { bottles: 4 }),
+			{ labs: { l: { weekdays: [2], closed: [], bottlesADay: 3 } } },
+			[],
+			{ rule: 'lab-full', bottles: 4, most: 3 }
+		],
+		[
+			'a site that the last round left out',
+			round(tuesday, { siteIds: ['s0', 's9'] }),
+			{ circuits: [circuit(0, { siteIds: ['s0', 's9'] })] },
+			[
+				round(tuesday - 60, { id: 'before', state: 'done', visited: ['s0', 's9'] }),
+				round(tuesday - 30, { id: 'last', state: 'done', visited: ['s0'] })
+			],
+			{ rule: 'too-far', days: 60, most_days: 37 }
+		],
 		['before the season', round(from - 7), {}, [], { rule: 'outside-season' }],
 		[
 			'one person in two places',
@@ -185,6 +225,15 @@ describe('a proposed season', () => {
 		expect(rounds[0]).toBe(done);
 		expect(rounds[1]!.day - done.day).toBeGreaterThanOrEqual(26);
 		expect(rounds[1]!.day - done.day).toBeLessThanOrEqual(34);
+	});
+
+	it('never takes a date that was refused, and spreads circuits over the days', () => {
+		const facts = season({ circuits: [0, 1, 2].map((n) => circuit(n)), people: Array.from({ length: 8 }, (_, n) => person(n)) });
+		const refused = proposed(facts).rounds.map((r, i): SeasonRound => ({ ...r, id: `no ${i}`, state: 'refused' }));
+		const again = proposed(facts, refused).rounds.filter((r) => r.state === 'planned');
+		expect(again.length).toBeGreaterThan(3);
+		for (const r of again) expect(refused.some((no) => no.circuitId === r.circuitId && no.day === r.day)).toBe(false);
+		expect(new Set(again.map((r) => r.day)).size).toBe(again.length);
 	});
 
 	it('shares the work', () => {

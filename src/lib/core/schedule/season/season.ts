@@ -26,8 +26,12 @@ export interface Circuit {
 	latestStart_min?: number | undefined;
 	/** Where its bottles go; null where none are taken. */
 	labId: string | null;
-	/** Bottles that one round hands in. */
+	/** Bottles that one round hands in: those of the card at each site. What a round adds to check is counted with the round. */
 	bottles: number;
+	/** Sites at which nobody may be, why, and from which day on; null from ever. */
+	barred?: readonly { siteId: string; site: string; why: string; from: number | null }[] | undefined;
+	/** Days of the week on which no order of its stops meets the lab's hours, the light and the windows. */
+	noOrderOn?: readonly number[] | undefined;
 }
 
 export interface Volunteer {
@@ -50,6 +54,15 @@ export interface SeasonRound {
 	day: number;
 	crew: readonly string[];
 	state: 'planned' | 'done' | 'missed' | 'refused';
+	/** Where it goes, where that is not everywhere its circuit does. */
+	siteIds?: readonly string[] | undefined;
+	/** Sites of which there is a visit. */
+	visited?: readonly string[] | undefined;
+	/** Bottles that it hands in, duplicates and blanks among them. */
+	bottles?: number | undefined;
+	/** No order of its stops works on its own day. */
+	hasNoOrder?: boolean | undefined;
+	refusedBecause?: string | null | undefined;
 	/** Left out, it is a grab. */
 	purpose?: Purpose | undefined;
 }

@@ -88,6 +88,6 @@ describe('a storm round', () => {
 		const labs = { l: { weekdays: [2], closed: [], bottlesADay: 1 }, m: { weekdays: [2], closed: [], bottlesADay: 1 } };
 		const board = new Board(facts({ circuits: [circuit, two], labs }), [round(tuesday)]);
 		expect(board.dayBreaches(two, tuesday)).toEqual([]);
-		expect(board.dayBreaches(circuit, tuesday, null).map((b) => b.rule)).toEqual(['lab-full']);
+		expect(board.dayBreaches(circuit, tuesday, null).map((b) => b.rule)).toContain('lab-full');
 	});
 });

@@ -70,7 +70,7 @@ export function stormOffers(board: Board, storm: Storm, now: { day: number; minu
 		const anyway = board.of(circuit.id).find((r) => r.state === 'planned' && r.day >= now.day && r.day <= storm.day + within_days)?.day ?? null;
 		if (anyway !== null) return { circuitId: circuit.id, go: null, anyway, against };
 		for (let day = from; day <= storm.day + within_days; day++) {
-			const why: (Breach | Blocker)[] = board.dayBreaches(circuit, day, null, 'storm');
+			const why: (Breach | Blocker)[] = board.dayBreaches(circuit, day, null, { purpose: 'storm' });
 			const crew = crewFor(board, circuit, day, shares, rank);
 			if (!('crew' in crew)) why.push(crew.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: crew.lacking });
 			if (why.length === 0 && 'crew' in crew) return { circuitId: circuit.id, go: { day, crew: crew.crew }, anyway, against: [] };

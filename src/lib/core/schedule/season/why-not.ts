@@ -4,7 +4,9 @@ import type { Circuit, Skill } from './season';
 
 /** What keeps a day from being used, told as the rule that would have to give. */
 export type Blocker =
-	Extract<Breach, { rule: 'weekday' | 'lab-closed' | 'lab-full' | 'wet-gear' }> | { rule: 'nobody-free' } | { rule: 'skill-missing'; skill: Skill };
+	| Extract<Breach, { rule: 'weekday' | 'lab-closed' | 'lab-full' | 'wet-gear' | 'refused' | 'barred' | 'no-order' | 'kit-twice' }>
+	| { rule: 'nobody-free' }
+	| { rule: 'skill-missing'; skill: Skill };
 
 /** A stretch of a season in which a circuit should have run and could not. */
 export interface Unmet {
@@ -21,7 +23,18 @@ export interface Unmet {
 }
 
 /** From the mildest to ask of people to the hardest. */
-const MILDEST: readonly Blocker['rule'][] = ['weekday', 'wet-gear', 'lab-full', 'nobody-free', 'skill-missing', 'lab-closed'];
+const MILDEST: readonly Blocker['rule'][] = [
+	'kit-twice',
+	'weekday',
+	'wet-gear',
+	'lab-full',
+	'nobody-free',
+	'skill-missing',
+	'refused',
+	'no-order',
+	'lab-closed',
+	'barred'
+];
 
 /** The stretches of a board in which a circuit is left waiting too long, each with its reason and the smallest change that would help. */
 export function whyNot(board: Board, circuit: Circuit, shares: Shares, rank: ReadonlyMap<string, number>): Unmet[] {

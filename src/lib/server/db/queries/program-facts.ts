@@ -45,9 +45,21 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name) as crew
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${programId} and not v.is_finished order by v.started_at`);
-	const { rows: sites } = await db.execute<{ code: string; name: string; last: Date | null }>(sql`
-		select s.code, s.name, (select max(v.started_at) from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished) as last
-		from site s where s.program_id = ${programId} order by s.code`);
+	const { rows: sites } = await db.execute<{
+		code: string;
+		name: string;
+		last: Date | null;
+		least_days: number | null;
+		aim_days: number | null;
+		most_days: number | null;
+	}>(sql`
+		select s.code, s.name, (select max(v.started_at) from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished) as last,
+			c.least_days, c.aim_days, c.most_days
+		from site s
+		left join lateral (
+			select least_days, aim_days, most_days from circuit c where c.program_id = s.program_id and s.id = any(c.site_ids) order by c.aim_days limit 1
+		) c on true
+		where s.program_id = ${programId} and s.retired_on is null order by s.code`);
 	const { rows: rounds } = await db.execute<{ id: string; name: string; starts_at: Date; sites: string[] }>(sql`
 		select r.id, r.name, r.starts_at, array(select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids) order by array_position(r.site_ids, s.id)) as sites
 		from round r where r.program_id = ${programId} and r.refused_because is null and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${new Date(now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString()}
@@ -81,7 +93,7 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 			isOnPaper: v.is_on_paper
 		})),
 		overdue_h: Number(own[0]?.overdue_h ?? USUAL_OVERDUE_h),
-		sites: sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last) })),
+		sites: sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last), ...spacingOf(s) })),
 		rounds: rounds.map((r) => ({ id: r.id, name: r.name, starts_ms: +new Date(r.starts_at), sites: r.sites })),
 		waiting: {
 			results: Number(waiting[0]?.results ?? 0),
@@ -114,3 +126,6 @@ async function calibrationFacts(db: Db, programId: string, now: string): Promise
 		lastUsed_ms: +new Date(r.last_used)
 	}));
 }
+
+const spacingOf = ({ least_days, aim_days, most_days }: { least_days: number | null; aim_days: number | null; most_days: number | null }) =>
+	least_days === null || aim_days === null || most_days === null ? {} : { spacing: { least_days, aim_days, most_days } };

@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
+import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { labelStocks, printLabels } from '$lib/server/paper/labels';
 import { dateOfDay } from '$lib/server/plan/local-day';
@@ -12,6 +13,7 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const stock = z.enum(labelStocks).catch('sheet').parse(url.searchParams.get('stock'));
 	const round = z.uuid().safeParse(params.id).success ? await loadRoundDay(database(), locals.member!, params.id, serverNow_ms()) : null;
 	if (!round) error(404, 'There is no such round in your program’s plan.');
+	if (!can(locals.member!, 'see-round', { round })) error(403, 'The labels of a round are for its own team, and for those who answer for all.');
 	const labels = labelsOf(round);
 	if (labels.length === 0) error(404, 'This round’s card asks for no bottle.');
 	const pdf = await printLabels(
