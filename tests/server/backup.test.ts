@@ -20,7 +20,10 @@ const command = (script: string, database: string, name = file) =>
 const refusal = (script: string, database: string, name = file) =>
 	command(script, database, name).then(
 		() => 'it ended well',
-		(error: { stderr: string; code: number }) => `${error.code} ${error.stderr}`
+		(error: unknown) => {
+			const { code, stderr } = error as { code: number; stderr: string };
+			return `${code} ${stderr}`;
+		}
 	);
 
 async function on<T>(database: string, work: (client: pg.Client) => Promise<T>): Promise<T> {

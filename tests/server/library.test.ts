@@ -124,7 +124,7 @@ describe('people', () => {
 	};
 
 	it('get an address at which they choose a password, once', async () => {
-		const { who, programId } = await aLibrary();
+		const { who } = await aLibrary();
 		const email = `${v7()}@weir.invalid`;
 		const kept = (await keepTexts(db, who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
 		const before = await db.select({ password: account.password }).from(account).innerJoin(user, eq(user.id, account.userId)).where(eq(user.email, email));

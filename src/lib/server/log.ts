@@ -16,7 +16,7 @@ interface Told {
 }
 
 /** An error without the values of its query: those are tokens, names, what people wrote. */
-export function told(error: unknown): Told | unknown {
+export function told(error: unknown): unknown {
 	if (!(error instanceof Error)) return error;
 	const isQuery = 'params' in error || 'query' in error || error.message.startsWith('Failed query');
 	const { code } = error as { code?: unknown };

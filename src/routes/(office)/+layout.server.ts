@@ -19,7 +19,7 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 		now_ms: serverNow_ms(),
 		access: await untoldAccess(database(), member.userId),
 		person: { name: member.name, role: member.role },
-		program: { name: member.program.name, timeZone: member.program.timeZone },
+		program: { name: member.program.name, timeZone: member.program.timeZone, isDemo: member.program.isDemo },
 		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))
 	};
 };

@@ -13,7 +13,11 @@ const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
 const Day = z.iso.date();
 
 const missing = (label: string): { why: string } => ({ why: `${label} is missing.` });
-const parts = (text: string): string[] => text.split(/\s*[;\n]\s*/).filter((p) => p.trim() !== '');
+const parts = (text: string): string[] =>
+	text
+		.split(/[;\n]/)
+		.map((p) => p.trim())
+		.filter((p) => p !== '');
 
 export function maybeDate({ label, help, isRequired = false }: Asked): Field<string | null> {
 	return {
@@ -45,8 +49,8 @@ export function maybeDayAndTime({ label, help }: Asked): Field<string | null> {
 		read: (text) => {
 			const given = text.trim().replace('T', ' ');
 			if (given === '') return { value: null };
-			const [day = '', time = ''] = given.split(/\s+/);
-			const isGood = Day.safeParse(day).success && clockMinute(time) !== null;
+			const [day = '', time = '', ...more] = given.split(' ').filter((p) => p !== '');
+			const isGood = more.length === 0 && Day.safeParse(day).success && clockMinute(time) !== null;
 			return isGood ? { value: `${day} ${time}` } : { why: `${label}: “${given}” is not a day and time such as 2026-05-14 06:20.` };
 		},
 		write: (value) => value ?? ''
@@ -84,7 +88,24 @@ export function time(asked: Asked): Field<number> {
 }
 
 const dayNumbers = [1, 2, 3, 4, 5, 6, 0] as const; // a week begins on Monday
-const dayOf = (word: string): number => days.findIndex((d) => d.toLowerCase() === word.slice(0, 3).toLowerCase());
+const dayNames = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
+/** A day by its name or its first letters, three at least; -1 for any other word. */
+const dayOf = (word: string): number => (word.length < 3 ? -1 : dayNames.findIndex((d) => d.startsWith(word.toLowerCase())));
+
+/** Days of a list such as "Mon, Wed-Fri"; null with the first word that is none. */
+function daysOf(text: string): { days: number[] } | { strange: string } {
+	const found: number[] = [];
+	for (const part of text.split(',').map((p) => p.trim())) {
+		const ends = part.split(/[-–]/).map((p) => p.trim());
+		const [from, to] = [dayOf(ends[0] ?? ''), dayOf(ends[1] ?? ends[0] ?? '')];
+		if (ends.length > 2 || from === -1 || to === -1) return { strange: part };
+		for (let day = from; ; day = (day + 1) % 7) {
+			found.push(day);
+			if (day === to) break;
+		}
+	}
+	return { days: found };
+}
 
 /** Days of the week, 0 Sunday to 6 Saturday, as "Mon; Tue". */
 export function weekdays({ label, help, isRequired = false }: Asked): Field<number[]> {
@@ -95,10 +116,11 @@ export function weekdays({ label, help, isRequired = false }: Asked): Field<numb
 		control: 'several',
 		options: dayNumbers.map((d) => days[d]),
 		read: (text) => {
-			const given = parts(text);
-			const strange = given.find((g) => dayOf(g.trim()) === -1);
-			if (strange !== undefined) return { why: `${label}: “${strange}” is not a day of the week.` };
-			const value = dayNumbers.filter((d) => given.some((g) => dayOf(g.trim()) === d));
+			const read = parts(text).map(daysOf);
+			const strange = read.find((r) => 'strange' in r);
+			if (strange) return { why: `${label}: “${(strange).strange.slice(0, 40)}” is not a day of the week.` };
+			const given = read.flatMap((r) => ('days' in r ? r.days : []));
+			const value = dayNumbers.filter((d) => given.includes(d));
 			return value.length === 0 && isRequired ? missing(label) : { value: [...value] };
 		},
 		write: (value) =>
@@ -124,8 +146,8 @@ export function spans({ label, help }: Asked): Field<Span[]> {
 		read: (text) => {
 			const value: Span[] = [];
 			for (const part of parts(text)) {
-				const [from = '', to = from] = part.split(/\s+to\s+|\s*\.\.\s*/).map((p) => p.trim());
-				if (!Day.safeParse(from).success || !Day.safeParse(to).success)
+				const [from = '', to = from, ...more] = part.split(/ to |\.\./).map((p) => p.trim());
+				if (more.length > 0 || !Day.safeParse(from).success || !Day.safeParse(to).success)
 					return { why: `${label}: “${part.trim()}” is not a stretch such as 2026-06-01 to 2026-06-14.` };
 				if (to < from) return { why: `${label}: ${from} to ${to} ends before it begins.` };
 				value.push({ from, to });
@@ -167,21 +189,20 @@ export function hours({ label, help }: Asked): Field<Hours[]> {
 		read: (text) => {
 			const value: Hours[] = [];
 			for (const part of parts(text)) {
-				const match = /^([a-z]{3,9})(?:\s*[-–]\s*([a-z]{3,9}))?\s+(\d{1,2}:\d{2})\s*[-–]\s*(\d{1,2}:\d{2})$/i.exec(part.trim());
-				const from = match ? dayOf(match[1]!) : -1;
-				const to = match?.[2] === undefined ? from : dayOf(match[2]);
-				const [opens_min, closes_min] = match ? [clockMinute(match[3]!), clockMinute(match[4]!)] : [null, null];
-				if (from === -1 || to === -1 || opens_min === null || closes_min === null)
-					return { why: `${label}: “${part.trim()}” is not hours such as Mon-Thu 09:00-15:30.` };
+				const at = part.search(/\d/);
+				const on = at === -1 ? { strange: part } : daysOf(part.slice(0, at).trim());
+				const ends = at === -1 ? [] : part.slice(at).split(/[-–]/);
+				const [opens_min, closes_min] = ends.length === 2 ? [clockMinute(ends[0]!), clockMinute(ends[1]!)] : [null, null];
+				if ('strange' in on || opens_min === null || closes_min === null)
+					return { why: `${label}: “${part.slice(0, 60)}” is not hours such as Mon-Thu 09:00-15:30.` };
 				if (closes_min <= opens_min) return { why: `${label}: “${part.trim()}” closes before it opens.` };
-				for (let day = from; ; day = (day + 1) % 7) {
+				for (const day of on.days) {
 					const other = value.find((h) => h.weekday === day && opens_min < h.closes_min && closes_min > h.opens_min);
 					if (other)
 						return {
 							why: `${label}: on ${days[day]!} ${clock(opens_min)}-${clock(closes_min)} overlaps ${clock(other.opens_min)}-${clock(other.closes_min)}.`
 						};
 					value.push({ weekday: day, opens_min, closes_min });
-					if (day === to) break;
 				}
 			}
 			return { value: value.sort((a, b) => place(a.weekday) - place(b.weekday) || a.opens_min - b.opens_min) };

@@ -34,8 +34,11 @@ interface Asked {
 	isRequired?: boolean;
 }
 
-const LIST = /\s*;\s*/;
-const parts = (text: string): string[] => text.split(LIST).filter((p) => p !== '');
+const parts = (text: string): string[] =>
+	text
+		.split(';')
+		.map((p) => p.trim())
+		.filter((p) => p !== '');
 const missing = (label: string): { why: string } => ({ why: `${label} is missing.` });
 
 /** Words in one line; '' where nothing is said and nothing need be. */

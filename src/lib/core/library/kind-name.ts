@@ -13,6 +13,7 @@ export const kindNames = [
 	'consumables',
 	'gear',
 	'samplers',
+	'flumes',
 	'cards'
 ] as const;
 export type KindName = (typeof kindNames)[number];

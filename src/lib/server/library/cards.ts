@@ -67,12 +67,23 @@ export function keepVersion(db: Db, who: Membership, code: string, on: number, t
 			return { ok: false, why: [{ path: '', why: 'Nothing is changed: it stays version ' + String(latest.version) + '.' }] };
 		const version = latest.version + 1;
 		const id = await addVersion(tx, who, card.id, latest.card, { ...made.card, version }, now_ms);
-		const { rowCount } = await tx.execute(sql`
-			update round r set card_version_id = ${id} where r.program_id = ${who.programId} and r.refused_because is null and r.starts_at > ${new Date(now_ms).toISOString()}
-				and r.card_version_id in (select v.id from method_card_version v where v.program_id = r.program_id and v.card_id = ${card.id})
-				and not exists (select 1 from visit x where x.program_id = r.program_id and x.round_id = r.id)`);
+		const { rowCount } = await tx.execute(sql`update round r set card_version_id = ${id} where ${notBegun(who.programId, card.id, now_ms)}`);
 		return { ok: true, version, roundsMoved: rowCount ?? 0 };
 	});
+}
+
+/** Rounds of a card that have not begun: they go over to its next version. */
+const notBegun = (programId: string, cardId: string, now_ms: number) => sql`
+	r.program_id = ${programId} and r.refused_because is null and r.starts_at > ${new Date(now_ms).toISOString()}
+	and r.card_version_id in (select v.id from method_card_version v where v.program_id = r.program_id and v.card_id = ${cardId})
+	and not exists (select 1 from visit x where x.program_id = r.program_id and x.round_id = r.id)`;
+
+/** Their names and days, to be seen before a version is kept. */
+export async function roundsThatWouldMove(db: Db, programId: string, cardId: string, now_ms: number): Promise<{ name: string; startsAt: string }[]> {
+	const { rows } = await db.execute<{ name: string; starts_at: Date }>(
+		sql`select r.name, r.starts_at from round r where ${notBegun(programId, cardId, now_ms)} order by r.starts_at limit 100`
+	);
+	return rows.map((r) => ({ name: r.name, startsAt: new Date(r.starts_at).toISOString() }));
 }
 
 async function addVersion(tx: Db, who: Membership, cardId: string, before: MethodCard | null, card: MethodCard, now_ms: number): Promise<string> {

@@ -3,6 +3,7 @@ import { emptyLibrary, kinds, type KindName, type Library, type Row } from '../.
 import { usualDriveGuess } from '../../core/schedule';
 import type { Db } from '../db/connect';
 import { member, program, user } from '../db/schema';
+import { USUAL_OVERDUE_h } from '../db/queries/program-facts';
 import { column, tables } from './tables';
 
 /** Where a program says nothing: what a storm is, and how soon a round goes after it. */
@@ -32,7 +33,7 @@ export async function loadLibrary(db: Db, programId: string): Promise<Library> {
 
 async function programRow(db: Db, programId: string): Promise<Row> {
 	const [row] = await db.select().from(program).where(eq(program.id, programId));
-	const { season, driveGuess = usualDriveGuess, storm = usualStorm } = row!.settings;
+	const { season, driveGuess = usualDriveGuess, storm = usualStorm, rain, reportTo, overdue_h } = row!.settings;
 	return {
 		id: programId,
 		name: row!.name,
@@ -41,7 +42,10 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		seasonTo: season?.to ?? null,
 		...driveGuess,
 		storm_mm: storm.rain_mm,
-		stormWithin_h: storm.within_h
+		stormWithin_h: storm.within_h,
+		rain: rain ?? 'none',
+		reportTo: reportTo ?? '',
+		overdue_h: overdue_h ?? USUAL_OVERDUE_h
 	};
 }
 

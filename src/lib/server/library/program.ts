@@ -7,10 +7,15 @@ import { logbookTip, member, program } from '../db/schema';
 
 /** Keeps what a program says of itself. */
 export async function keepProgram(tx: Db, row: Row): Promise<null> {
-	const said = row as { id: string; name: string; timeZone: string; seasonFrom: string | null; seasonTo: string | null } & Record<
-		'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h',
-		number
-	>;
+	const said = row as {
+		id: string;
+		name: string;
+		timeZone: string;
+		seasonFrom: string | null;
+		seasonTo: string | null;
+		rain: 'typed' | 'none';
+		reportTo: string;
+	} & Record<'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h' | 'overdue_h', number>;
 	const [there] = await tx.select({ settings: program.settings }).from(program).where(eq(program.id, said.id)).for('update');
 	const { season, ...settings } = there!.settings;
 	const isPlanned = said.seasonFrom !== null && said.seasonTo !== null;
@@ -23,7 +28,10 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				...settings,
 				...(isPlanned ? { season: { ...season, from: said.seasonFrom!, to: said.seasonTo! } } : {}),
 				driveGuess: { detour: said.detour, speed_km_h: said.speed_km_h, parking_min: said.parking_min },
-				storm: { rain_mm: said.storm_mm, within_h: said.stormWithin_h }
+				storm: { rain_mm: said.storm_mm, within_h: said.stormWithin_h },
+				rain: said.rain,
+				reportTo: said.reportTo,
+				overdue_h: said.overdue_h
 			}
 		})
 		.where(eq(program.id, said.id));

@@ -4,11 +4,15 @@ import { SyntaxValidator } from 'fast-xml-validator';
 import { z } from 'zod';
 import type { FileRow, KindName } from '../../core/library';
 import { distance_km } from '../../core/schedule';
+import { unescaped } from './cell';
 
 /* Files that come in: CSV for everything; GeoJSON and GPX for sites (points) and streams (lines). */
 
 /** More than this is no list that a person keeps. */
 export const MOST_ROWS = 2000;
+
+const MOST_HEADINGS = 200;
+const MOST_LETTERS = 20_000;
 
 export type FileRead = { rows: FileRow[] } | { why: string };
 
@@ -27,7 +31,9 @@ const tooMany = (n: number) =>
 const commas = (line: string, mark: string) => line.split(mark).length;
 
 function readCsv(text: string): FileRead {
-	const head = text.replace(/^\uFEFF/, '').split('\n', 1)[0] ?? '';
+	const begins = text.startsWith('\uFEFF') ? 1 : 0;
+	const ends = text.indexOf('\n');
+	const head = text.slice(begins, ends === -1 ? MOST_LETTERS : Math.min(ends, begins + 10 * MOST_LETTERS));
 	const delimiter = [',', ';', '\t'].sort((a, b) => commas(head, b) - commas(head, a))[0]!;
 	let records: { record: string[]; info: Info }[];
 	try {
@@ -39,7 +45,11 @@ function readCsv(text: string): FileRead {
 		};
 	}
 	const headings = records[0]?.record ?? [];
-	const twice = headings.find((h, i) => h !== '' && headings.indexOf(h) !== i);
+	if (headings.length > MOST_HEADINGS) return { why: `${headings.length.toLocaleString('en')} headings; no list has more than ${MOST_HEADINGS}.` };
+	const long = records.find(({ record }) => record.some((cell) => cell.length > MOST_LETTERS));
+	if (long) return { why: `Line ${long.info.lines}: a cell has more than ${MOST_LETTERS.toLocaleString('en')} letters. Nothing was read.` };
+	const seen = new Set<string>();
+	const twice = headings.find((h) => h !== '' && (seen.has(h) || !seen.add(h)));
 	if (twice !== undefined) return { why: `The heading “${twice}” is there twice.` };
 	return {
 		rows: records.slice(1).map(({ record, info }) => ({
@@ -49,9 +59,6 @@ function readCsv(text: string): FileRead {
 		}))
 	};
 }
-
-/** A cell that a spreadsheet would take for a formula goes out with an apostrophe before it, and comes back without. */
-const unescaped = (cell: string): string => (/^'[=+@-]/.test(cell) ? cell.slice(1) : cell);
 
 const Position = z.tuple([z.number(), z.number()]).rest(z.number());
 const Cell = z.union([z.string(), z.number(), z.boolean(), z.null()]);

@@ -1,13 +1,9 @@
 import { stringify } from 'csv-stringify/sync';
 import { lookupIn, writeRow, type Kind, type Library, type Texts } from '../../core/library';
 import { escapedXml } from '../../core/interchange';
+import { safe } from './cell';
 
 /* Files that go out. Each holds every field, so that what comes back is what went. */
-
-const isNumber = (cell: string): boolean => /^[+-]?\d+(\.\d+)?$/.test(cell);
-
-/** A cell that a spreadsheet would take for a formula gets an apostrophe; reading takes it off. */
-const safe = (cell: string): string => (/^[=+@-]/.test(cell) && !isNumber(cell) ? `'${cell}` : cell);
 
 const textsOf = (kind: Kind, library: Library): Texts[] => {
 	const lookup = lookupIn(library);

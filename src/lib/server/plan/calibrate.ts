@@ -3,7 +3,7 @@ import { v7 } from 'uuid';
 import { z } from 'zod';
 import { pressureFromElevation } from '../../core/oxygen';
 import { checkBuffers, checkSleeve, checkStandard, checkThermometer } from '../../core/quality';
-import { isParameterCode } from '../../core/quantity';
+import { isParameterCode, type ParameterCode } from '../../core/quantity';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { calibration, instrument } from '../db/schema';
@@ -15,6 +15,8 @@ const optional = (what: string) => z.preprocess((v) => (v === '' || v == null ? 
 export const Calibrated = z.discriminatedUnion('way', [
 	z.object({
 		way: z.literal('sleeve'),
+		/** What the meter calls 100 %: air at sea level, or the air where it is. */
+		percentOf: z.enum(['sea-level', 'local'], { error: 'Say which percent the meter shows.' }).default('sea-level'),
 		reading_percent: number('The reading').min(0).max(200, 'A reading over 200 % is not possible.'),
 		temperature_C: number('The temperature').min(-2, 'Too cold for this check.').max(45, 'Too hot for this check.'),
 		pressure_kPa: optional('The pressure').pipe(
@@ -35,12 +37,12 @@ export const Calibrated = z.discriminatedUnion('way', [
 export type Calibrated = z.infer<typeof Calibrated>;
 
 /** How each parameter is calibrated on the day. */
-export const wayOf: Record<string, Calibrated['way']> = {
+export const wayOf: Partial<Record<ParameterCode, Calibrated['way']>> = {
 	'dissolved-oxygen': 'sleeve',
 	conductivity: 'standard',
 	'water-temperature': 'thermometer',
 	'air-temperature': 'thermometer',
-	pH: 'buffers'
+	ph: 'buffers'
 };
 
 export interface CalibrationDue {
@@ -61,7 +63,7 @@ export async function calibrationsOf(db: Db, programId: string, code: string) {
 		select distinct on (parameter) parameter, at, passed, note from calibration
 		where program_id = ${programId} and instrument_id = ${tool.id} order by parameter, at desc, id desc`);
 	const due = Object.entries(tool.measures).flatMap(([parameter, m]): CalibrationDue[] => {
-		const way = wayOf[parameter];
+		const way = isParameterCode(parameter) ? wayOf[parameter] : undefined;
 		if (!way) return [];
 		const last = rows.find((r) => r.parameter === parameter);
 		return [
@@ -76,7 +78,7 @@ export type CalibrationSaid = { ok: true; passed: boolean; said: string } | { ok
 /** Judges what was typed and keeps it, passed or not: a probe that failed is as much worth knowing. */
 export async function calibrate(db: Db, member: Member, instrumentId: string, parameter: string, typed: Calibrated, now_ms: number): Promise<CalibrationSaid> {
 	if (!isParameterCode(parameter) || wayOf[parameter] !== typed.way) return { ok: false, why: 'This is not how that parameter is calibrated.' };
-	if (typed.way === 'sleeve' && typed.pressure_kPa === undefined && typed.elevation_m === undefined)
+	if (typed.way === 'sleeve' && typed.percentOf === 'sea-level' && typed.pressure_kPa === undefined && typed.elevation_m === undefined)
 		return { ok: false, why: 'Type the pressure here, or the height of this place: what the probe should read follows from it.' };
 	const { passed, said } = judged(typed);
 	await db
@@ -85,12 +87,15 @@ export async function calibrate(db: Db, member: Member, instrumentId: string, pa
 	return { ok: true, passed, said };
 }
 
+const SEA_LEVEL_kPa = 101.325;
 const signed = (n: number, digits: number): string => `${n < 0 ? '−' : '+'}${Math.abs(n).toFixed(digits)}`;
 
 function judged(typed: Calibrated): { passed: boolean; said: string } {
 	switch (typed.way) {
 		case 'sleeve': {
-			const pressure_kPa = typed.pressure_kPa ?? pressureFromElevation({ elevation_m: typed.elevation_m! }).pressure_kPa;
+			// a meter that shows percent of the air where it is reads 100 in it, as one that shows percent of sea level does there
+			const pressure_kPa =
+				typed.percentOf === 'local' ? SEA_LEVEL_kPa : (typed.pressure_kPa ?? pressureFromElevation({ elevation_m: typed.elevation_m! }).pressure_kPa);
 			const check = checkSleeve({ ...typed, pressure_kPa });
 			const off = `reads ${typed.reading_percent} %, should read ${check.expected_percent.toFixed(1)} % here (${signed(check.offBy_percent, 1)})`;
 			return { passed: check.passed, said: check.isSettled ? off : `${off}; only ${typed.settled_min.toFixed(0)} minutes in the sleeve` };

@@ -1,5 +1,9 @@
+import { and, asc, between, eq } from 'drizzle-orm';
 import type { RainDay } from '../../core/schedule';
 import { seeded } from '../../core/statistics';
+import type { Db } from '../db/connect';
+import { rainDay } from '../db/schema';
+import { dateOfDay, dayOfDate } from '../plan/local-day';
 
 /** A rain gauge somewhere in the catchment: what fell on each day, and whether it is a real one. */
 export interface RainGauge {
@@ -7,6 +11,23 @@ export interface RainGauge {
 	isSimulated: boolean;
 	/** Days from first to last, in the program's own calendar. */
 	daily: (from: number, to: number) => Promise<RainDay[]>;
+}
+
+/** A gauge that somebody reads: what was typed for each day, and nothing for the others. */
+export function typedRainGauge(db: Db, programId: string): RainGauge {
+	return {
+		name: 'Rain, as read at the gauge',
+		isSimulated: false,
+		daily: async (from, to) => {
+			const rows = await db
+				.select({ day: rainDay.day, rain_mm: rainDay.rain_mm })
+				.from(rainDay)
+				.where(and(eq(rainDay.programId, programId), between(rainDay.day, dateOfDay(from), dateOfDay(to))))
+				.orderBy(asc(rainDay.day));
+			const read = new Map(rows.map((r) => [dayOfDate(r.day), r.rain_mm]));
+			return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => ({ day: from + i, rain_mm: read.get(from + i) ?? null }));
+		}
+	};
 }
 
 const STORM_EVERY_days = 37;

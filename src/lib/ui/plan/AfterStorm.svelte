@@ -5,6 +5,11 @@
 		weather: AfterStorm;
 		today: number;
 		mayPlan: boolean;
+		/** Somebody types what the gauge shows. */
+		isTyped: boolean;
+		/** Today, as an ISO date. */
+		date: string;
+		refused: string | null;
 		circuitName: (id: string) => string;
 		nameOf: (personId: string) => string;
 		ontake: (circuitId: string, go: { day: number; crew: string[] }) => void;
@@ -12,9 +17,10 @@
 </script>
 
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { sayBreach, sayPlanDay } from '$lib/core/interpret';
 
-	let { weather, today, mayPlan, circuitName, nameOf, ontake }: Props = $props();
+	let { weather, today, mayPlan, isTyped, date, refused, circuitName, nameOf, ontake }: Props = $props();
 
 	const most = $derived(Math.max(weather.least_mm, ...weather.rain.map((r) => r.rain_mm ?? 0)));
 	const when = (day: number) => (day === today ? 'today' : day === today + 1 ? 'tomorrow' : sayPlanDay(day));
@@ -23,17 +29,32 @@
 
 <section aria-labelledby="rain">
 	<h2 id="rain" class="ruled">Rain</h2>
-	<div class="bars" role="img" aria-label="{weather.gauge.name}, two weeks: {said}">
-		{#each weather.rain as r (r.day)}
-			<i
-				class:storm={(r.rain_mm ?? 0) >= weather.least_mm}
-				class:silent={r.rain_mm === null}
-				style:height="{r.rain_mm === null ? 100 : (100 * r.rain_mm) / most}%"
-			></i>
-		{/each}
-		<span style:bottom="{(100 * weather.least_mm) / most}%"></span>
-	</div>
-	<p class="small">{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {weather.least_mm} mm in a day. Hatched: it said nothing.</p>
+	{#if !weather.gauge}
+		<p class="small">
+			This program has no rain gauge: nothing is offered after a storm. Where somebody reads one, say so in <a href="/library/program">the program’s settings</a
+			>.
+		</p>
+	{:else}
+		<div class="bars" role="img" aria-label="{weather.gauge.name}, two weeks: {said}">
+			{#each weather.rain as r (r.day)}
+				<i
+					class:storm={(r.rain_mm ?? 0) >= weather.least_mm}
+					class:silent={r.rain_mm === null}
+					style:height="{r.rain_mm === null ? 100 : (100 * r.rain_mm) / most}%"
+				></i>
+			{/each}
+			<span style:bottom="{(100 * weather.least_mm) / most}%"></span>
+		</div>
+		<p class="small">{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {weather.least_mm} mm in a day. Hatched: it said nothing.</p>
+	{/if}
+	{#if isTyped && mayPlan}
+		<form method="POST" action="?/rain" class="read" use:enhance>
+			<label>Day <input class="input-line" type="date" name="day" value={date} max={date} required /></label>
+			<label>Rain, mm <input class="input-line" name="rain_mm" inputmode="decimal" required /></label>
+			<button class="act">Keep it</button>
+			{#if refused}<p class="say spoils" role="alert">{refused}</p>{/if}
+		</form>
+	{/if}
 	{#if weather.storm}
 		<p>
 			<b>{weather.storm.rain_mm.toFixed(0)} mm until {sayPlanDay(weather.storm.day)}.</b> A storm round goes within {weather.within_h} h; the spacing of grabs does
@@ -65,6 +86,12 @@
 </section>
 
 <style>
+	.read {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 14px;
+		align-items: end;
+	}
 	.bars {
 		position: relative;
 		display: flex;

@@ -11,7 +11,7 @@
 	import { changePlan } from './change-plan';
 	import type { PageProps } from './$types';
 
-	let { data }: PageProps = $props();
+	let { data, form }: PageProps = $props();
 
 	const facts = $derived(factsFromWire(data.wire));
 	const sites = $derived(inThreadOrder(data.network.streams, data.network.sites));
@@ -230,6 +230,9 @@
 				</section>
 			</div>
 			<AfterStorm
+				isTyped={data.isRainTyped}
+				date={data.date}
+				refused={form && 'rain' in form ? String(form.rain) : null}
 				weather={data.weather}
 				today={data.today}
 				mayPlan={data.mayPlan}

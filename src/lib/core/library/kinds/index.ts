@@ -2,12 +2,28 @@ import type { Kind } from '../kind';
 import { sites, streams } from './catchment';
 import { circuits } from './circuits';
 import { consumables, gear, instruments, samplers } from './gear';
+import { flumes } from './flumes';
 import { people, teams } from './people';
 import { depots, drives, labs } from './places';
 import { program } from './program';
 
 /** All kinds, in the order in which a program is set up: each needs only what stands before it. */
-export const kinds: readonly Kind[] = [program, streams, sites, teams, people, depots, labs, drives, circuits, instruments, consumables, gear, samplers];
+export const kinds: readonly Kind[] = [
+	program,
+	streams,
+	sites,
+	teams,
+	people,
+	depots,
+	labs,
+	drives,
+	circuits,
+	instruments,
+	consumables,
+	gear,
+	samplers,
+	flumes
+];
 
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
 

@@ -1,6 +1,6 @@
 import { kind } from '../kind';
 import { maybeDate } from '../calendar-fields';
-import { number, words } from '../field';
+import { number, oneOf, words } from '../field';
 
 export const isTimeZone = (zone: string): boolean => {
 	try {
@@ -25,7 +25,16 @@ export const program = kind({
 		speed_km_h: number({ label: 'Speed of a guessed drive', unit: 'km/h', least: 5, most: 120 }),
 		parking_min: number({ label: 'Parking, each drive', unit: 'min', least: 0, most: 60, whole: true }),
 		storm_mm: number({ label: 'A storm is rain of', unit: 'mm in a day', help: 'at the rain gauge; a storm round is offered', least: 1, most: 500 }),
-		stormWithin_h: number({ label: 'Storm round within', unit: 'h', least: 1, most: 240, whole: true })
+		stormWithin_h: number({ label: 'Storm round within', unit: 'h', least: 1, most: 240, whole: true }),
+		rain: oneOf({ label: 'Rain gauge', help: 'somebody reads one and types it, or there is none', options: ['none', 'typed'] }),
+		reportTo: words({ label: 'Whom to tell at once', help: 'of dead fish, a spill, what cannot wait: name and number', most: 120 }),
+		overdue_h: number({
+			label: 'Overdue after',
+			unit: 'h',
+			help: 'without a word from a visit; earlier where they said when they would be back',
+			least: 0.5,
+			most: 24
+		})
 	},
 	key: ['name'],
 	columns: ['name', 'timeZone', 'seasonFrom', 'seasonTo'],

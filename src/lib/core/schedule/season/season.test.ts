@@ -107,10 +107,7 @@ describe('the rules of a season', () => {
 			'a site that the last round left out',
 			round(tuesday, { siteIds: ['s0', 's9'] }),
 			{ circuits: [circuit(0, { siteIds: ['s0', 's9'] })] },
-			[
-				round(tuesday - 60, { id: 'before', state: 'done', visited: ['s0', 's9'] }),
-				round(tuesday - 30, { id: 'last', state: 'done', visited: ['s0'] })
-			],
+			[round(tuesday - 60, { id: 'before', state: 'done', visited: ['s0', 's9'] }), round(tuesday - 30, { id: 'last', state: 'done', visited: ['s0'] })],
 			{ rule: 'too-far', days: 60, most_days: 37 }
 		],
 		['before the season', round(from - 7), {}, [], { rule: 'outside-season' }],

@@ -32,7 +32,8 @@ export function stormsIn(rain: readonly RainDay[], least_mm: number): Storm[] {
 
 /** What a gauge said, and where a storm round could still go. */
 export interface AfterStorm {
-	gauge: { name: string; isSimulated: boolean };
+	/** Null where the program has no gauge. */
+	gauge: { name: string; isSimulated: boolean } | null;
 	/** Rain of the last days, for whoever wants to see it. */
 	rain: RainDay[];
 	/** Rain in a day that counts as a storm, and how soon a round goes after it. */

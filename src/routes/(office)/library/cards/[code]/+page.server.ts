@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { orderSteps, settingsOf } from '$lib/core/method';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { cardVersions, keepVersion, keptBy } from '$lib/server/library/cards';
-import { readSettings } from '$lib/server/library/card-file';
+import { cardVersions, keepVersion, keptBy, roundsThatWouldMove } from '$lib/server/library/cards';
+import { previewSettings, readSettings } from '$lib/server/library/card-file';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -43,9 +43,16 @@ export const actions: Actions = {
 		return keep(locals, params.code, on, texts);
 	},
 	import: async ({ locals, params, request }) => {
-		const form = await request.formData();
-		const file = form.get('file');
+		const member = locals.member!;
+		if (!can(member, 'keep-library')) error(403, 'Only a coordinator changes the library.');
+		const file = (await request.formData()).get('file');
 		const read = readSettings(file instanceof File ? await file.text() : '');
-		return 'why' in read ? fail(400, { texts: null, why: [{ path: '', why: read.why }] }) : keep(locals, params.code, form.get('on'), read.texts);
+		if ('why' in read) return fail(400, { texts: null, why: [{ path: '', why: read.why }] });
+		const latest = (await cardVersions(database(), member.programId)).get(params.code)?.[0];
+		if (!latest) error(404, 'There is no such card in your program.');
+		const seen = previewSettings(latest.card, read);
+		if ('why' in seen) return fail(400, { texts: null, why: seen.why });
+		const rounds = await roundsThatWouldMove(database(), member.programId, latest.cardId, serverNow_ms());
+		return { preview: { ...seen, texts: read.texts, on: latest.version, rounds } };
 	}
 };

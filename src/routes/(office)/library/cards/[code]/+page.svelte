@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayDay } from '$lib/core/interpret';
 	import CardSettings from '$lib/ui/library/CardSettings.svelte';
 	import type { PageProps } from './$types';
 
@@ -14,6 +15,34 @@
 	<h1 class="ruled">{data.title}</h1>
 	<div class="two">
 		<div>
+			{#if form?.preview}
+				<section class="say ask" aria-label="What the file would change">
+					<h2>
+						{form.preview.changes.length === 0
+							? 'The file changes nothing.'
+							: `The file changes ${form.preview.changes.length === 1 ? 'one setting' : `${form.preview.changes.length} settings`}. Nothing is kept yet.`}
+					</h2>
+					{#if form.preview.changes.length}
+						<table>
+							<thead><tr><th>Setting</th><th>now</th><th>then</th></tr></thead>
+							<tbody
+								>{#each form.preview.changes as c (c.label)}<tr><td>{c.label}</td><td>{c.from}</td><td><b>{c.to}</b></td></tr>{/each}</tbody
+							>
+						</table>
+						<p>
+							{form.preview.rounds.length === 0
+								? 'No planned round goes over to it.'
+								: `Rounds that go over to it: ${form.preview.rounds.map((r) => `${r.name}, ${sayDay(Date.parse(r.startsAt), data.program.timeZone)}`).join('; ')}.`}
+						</p>
+						<form method="POST" action="?/keep">
+							<input type="hidden" name="on" value={form.preview.on} />
+							{#each Object.entries(form.preview.texts) as [path, text] (path)}<input type="hidden" name={path} value={text} />{/each}
+							<button class="act main">Keep it as version {form.preview.on + 1}</button>
+							<a class="act plain" href="/library/cards/{data.code}">Leave it</a>
+						</form>
+					{/if}
+				</section>
+			{/if}
 			{#if form?.said}<p class="say" role="status">{form.said}</p>{/if}
 			{#if whole.length}<p class="say spoils" role="alert">{whole.join(' ')}</p>{/if}
 			{#key data.version}
@@ -39,7 +68,7 @@
 					<label for="file" class="small">Bring settings in from such a CSV, as version {data.version + 1}</label>
 					<input id="file" type="file" name="file" accept=".csv" required />
 					<input type="hidden" name="on" value={data.version} />
-					<button class="act plain">Bring it in</button>
+					<button class="act plain">See what it would change</button>
 				</form>
 			{/if}
 			<h2 class="ruled order">Order, and why</h2>

@@ -78,13 +78,18 @@
 						{#if inSleeve_min !== null}
 							<span role="timer">{inSleeve_min >= SETTLE_min ? 'Settled.' : `${Math.ceil(SETTLE_min - inSleeve_min)} min to go.`}</span>
 						{/if}
-						<button type="button" class="act plain" onclick={() => (meterOn_ms = Date.now())}>Simulated meter</button>
+						{#if data.program.isDemo}<button type="button" class="act plain" onclick={() => (meterOn_ms = Date.now())}>Simulated meter</button>{/if}
 						{#if shown !== null}
 							<span><b class="figure">{shown.toFixed(1)} %</b> simulated</span>
 							<button type="button" class="act plain" onclick={() => (reading = shown.toFixed(1))}>Take it</button>
 						{/if}
 					</p>
 					<div class="fields">
+						<label
+							>Its 100 % is <select class="input-line" name="percentOf" value={given(due.parameter, 'percentOf') || 'sea-level'}
+								><option value="sea-level">air at sea level</option><option value="local">air where it is</option></select
+							></label
+						>
 						<label>Reading, % <input class="input-line" name="reading_percent" inputmode="decimal" required bind:value={reading} /></label>
 						<label
 							>Temperature in the sleeve, °C <input
