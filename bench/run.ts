@@ -2,6 +2,7 @@ import { coldOfflineStart } from './cold-offline-start';
 import { evaluateFullSheet } from './evaluate-full-sheet';
 import { evaluateKeystroke } from './evaluate-keystroke';
 import { packFirstLoad, sampleFirstLoad } from './first-load';
+import { plan500Sites, satchel1m, today500Sites } from './five-hundred-sites';
 import { kendall20000 } from './kendall-20000';
 import { idleWakeups, sampleLatency40 } from './on-the-bank';
 import { rarefactionCurve5000 } from './rarefaction-curve-5000';
@@ -33,7 +34,11 @@ const benches: Bench[] = [
 	sampleLatency40,
 	idleWakeups,
 	sitePage300Years,
-	sync10000
+	sync10000,
+	// last: these grow the program
+	today500Sites,
+	plan500Sites,
+	satchel1m
 ];
 
 const json = process.argv.includes('--json');

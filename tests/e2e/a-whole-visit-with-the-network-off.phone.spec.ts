@@ -30,15 +30,15 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 	await bank.getByRole('button', { name: 'Start at Tessel 3' }).first().click();
 
 	await test.step('arrive and decide', async () => {
-		await bank.getByLabel('Depth at the edge').fill('0,45');
+		await bank.getByLabel('Depth at the edge').fill('1,25');
 		await bank.getByLabel('Speed there').fill('0.5');
 		await bank.getByLabel('Speed there').blur();
-		await expect(bank.getByText('Over this card’s limit')).toBeVisible();
+		await expect(bank.getByText('Nobody wades here now')).toBeVisible();
 		await expect(bank.getByText('Never alone. High', { exact: false })).toBeVisible();
 		await bank.getByLabel('Depth at the edge').fill('0.25');
 		await bank.getByLabel('Depth at the edge').blur();
-		await expect(bank.getByText('Under this card’s limit')).toBeVisible();
-		await expect(bank.getByText(/0\.45 by IQ[^]*struck by IQ/)).toBeVisible();
+		await expect(bank.getByText('Not over the limit')).toBeVisible();
+		await expect(bank.getByText(/1\.25 by IQ[^]*struck by IQ/)).toBeVisible();
 		await bank.getByText('Wade', { exact: true }).click();
 		await goOn(bank);
 	});

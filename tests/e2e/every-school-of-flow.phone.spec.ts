@@ -28,8 +28,9 @@ async function section(page: Page, verticals: readonly (readonly string[])[]): P
 }
 const flow = (page: Page) => page.locator('.figures');
 
-test('two points, as the card asks; then worked out by mean section', async ({ page }) => {
+test('two points; then worked out by mean section, then read otherwise', async ({ page }) => {
 	await atTheFlow(page);
+	await by(page, 'two points, at 0.2 and 0.8');
 	await section(page, [
 		['1', '0,40', '0.5', '0.3'],
 		['2', '0.50', '0.6', '0.4'],
@@ -40,7 +41,10 @@ test('two points, as the card asks; then worked out by mean section', async ({ p
 	await by(page, 'mean-section');
 	// trapezes: 0.2 × 0.2 + 0.45 × 0.45 + 0.4 × 0.35 + 0.15 × 0.1
 	await expect(flow(page)).toContainText('0.398');
-	await expect(page.getByText(/Gauged by mean-section, where the card asks for mid-section: the meter has only one cup left/)).toBeVisible();
+	await expect(page.getByText(/Gauged by .*mean-section.*: the meter has only one cup left/)).toBeVisible();
+	// the meter is raised instead: what was read at two points does not count any more, and no flow is shown until all is read anew
+	await by(page, 'slowly raised and lowered, averaged');
+	await expect(flow(page)).toContainText('No flow yet');
 });
 
 test('three points', async ({ page }) => {
@@ -88,8 +92,10 @@ test('floats, by the stopwatch and typed', async ({ page }) => {
 	await page.getByLabel('upper mark').fill('1.1');
 	await page.getByLabel('lower mark').fill('1.3');
 	await page.getByLabel('lower mark').blur();
-	// 10 m / 22.5 s × 0.85 × 1.2 m²
-	await expect(page.getByText(((10 / 22.5) * 0.85 * 1.2).toPrecision(3)).first()).toBeVisible();
+	await page.getByLabel('Mean depth of the reach').fill('0.6096');
+	await page.getByLabel('Mean depth of the reach').blur();
+	// 10 m / 22.5 s × 0.68 at two feet of depth × 1.2 m²
+	await expect(page.getByText(((10 / 22.5) * 0.68 * 1.2).toPrecision(3)).first()).toBeVisible();
 	await tap(page, '0.8');
 	await expect(page.getByText(((10 / 22.5) * 0.8 * 1.2).toPrecision(3)).first()).toBeVisible();
 	await tap(page, 'as speeds');
@@ -121,18 +127,23 @@ test('a throat flume settles, must be level, and says what it lacks', async ({ p
 	await page.clock.install();
 	await atTheFlow(page);
 	await by(page, 'a throat flume');
-	await expect(page.getByText(/no rating for a flume: the head is kept/)).toBeVisible();
+	await expect(page.getByText(/No flume stands on the shelf: the head is kept/)).toBeVisible();
 	await tap(page, 'It is in: let it settle');
 	await expect(page.getByRole('timer')).toContainText(/5:00|4:59/);
 	await page.clock.runFor(301_000);
 	await expect(page.getByText('It has settled.')).toBeVisible();
 	await page.getByLabel('Head', { exact: true }).fill('21,5');
 	await page.getByLabel('Head', { exact: true }).blur();
-	await expect(page.getByText(/no rating for a flume, so the head cannot become a flow/)).toBeVisible();
+	await expect(page.getByText(/cannot become a flow/)).toBeVisible();
+	// without a rating the tail is held against the head all the same
+	await page.getByLabel('Depth below the throat', { exact: true }).fill('14');
+	await page.getByLabel('Depth below the throat', { exact: true }).blur();
+	await expect(page.getByText(/stands at 65 % of the head/)).toBeVisible();
 });
 
 test('the drawing is the form: a tap adds, a drag deepens, a slip is struck by one tap', async ({ page }) => {
 	await atTheFlow(page);
+	await by(page, 'two points, at 0.2 and 0.8');
 	await section(page, [
 		['1', '0.40', '0.5', '0.3'],
 		['3', '0.30', '0.3', '0.1']

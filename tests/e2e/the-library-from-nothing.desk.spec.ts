@@ -214,7 +214,7 @@ test('a card is changed as its next version and compared with the last', async (
 	await expect(page.getByText(/Kept as version 2, in use from now on\. \d+ planned rounds? (goes|go) over to it/)).toBeVisible();
 	await page.getByRole('link', { name: 'beside 2' }).click();
 	await expect(page.getByText('They differ in 1 of')).toBeVisible();
-	await expect(page.getByRole('row', { name: /depth × speed/ })).toContainText('0.90.7');
+	await expect(page.getByRole('row', { name: /depth × speed/ })).toContainText('0.60.7');
 });
 
 test('an address or a form that asks for nonsense is answered in words', async () => {

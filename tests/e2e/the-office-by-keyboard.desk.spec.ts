@@ -54,7 +54,11 @@ test.describe('before scripts load', () => {
 		await page.goto('/sites/EB1?view=table');
 		await expect(page.getByRole('columnheader', { name: 'Oxygen saturation' })).toBeVisible();
 		await page.goto('/review');
-		await page.getByRole('table').getByRole('link').last().click();
+		await page
+			.getByRole('table')
+			.getByRole('link', { name: /Ebbin 2/ })
+			.first()
+			.click();
 		const air = page.locator('article#air-temperature');
 		await air.getByLabel('Reason, for Air temperature').fill('thermometer in the sun');
 		await air.getByRole('button', { name: 'Qualify' }).click();

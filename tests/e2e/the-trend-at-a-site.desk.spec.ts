@@ -6,8 +6,8 @@ test.use({ storageState: signedIn('coordinator') });
 test('a site says whether its figures rise or fall, and how sure that is', async ({ page }) => {
 	await page.goto('/sites/TE4?p=conductance25&span=3');
 	const trend = page.getByRole('region', { name: 'Trend' });
-	await expect(trend).toContainText(/Rising by|Falling by|Neither rising nor falling/);
-	await expect(trend).toContainText(/Between −?[\d.]+ and −?[\d.]+ µS\/cm a year with 90 % confidence: \d+ results over \d years/);
+	await expect(trend).toContainText(/Rising by|Falling by|cannot be told from chance/);
+	await expect(trend).toContainText(/Between −?[\d.]+ and −?[\d.]+ µS\/cm a year with 95 % confidence: \d+ results over \d years/);
 	await page.getByRole('navigation', { name: 'How far back' }).getByRole('link', { name: '1 year' }).click();
 	await expect(trend).toContainText('No trend can be told yet.');
 });

@@ -92,7 +92,7 @@ const isOwn = (member: Member, visit: VisitSubject) => visit.openedBy === member
  */
 function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
 	const isReview = path.startsWith('reviews/');
-	const isLab = /^(bottles\/[^/]+\/(results\/|atLabAt$)|plates\/|titrations\/|custody\/)/.test(path);
+	const isLab = /^(bottles\/[^/]+\/(results\/|(atLabAt|platedAt)$)|plates\/|titrations\/|custody\/)/.test(path);
 	switch (member.role) {
 		case 'coordinator':
 			return true;

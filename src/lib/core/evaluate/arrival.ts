@@ -68,7 +68,9 @@ function overAtVerticals(gaugings: readonly GaugingView[], rule: ReturnType<type
 	});
 }
 
-function coldWater({ readings }: Sheet): Flag[] {
+/** Said while they are there: of a visit that is over it says nothing. */
+function coldWater({ readings, leaving }: Sheet): Flag[] {
+	if (leaving?.at !== undefined) return [];
 	const read = Object.values(readings?.['water-temperature'] ?? {}).flatMap((f) => (f ? [amount(figureIn(f, 'degC')).number] : []));
 	const [coldest_C] = read.sort((a, b) => a - b);
 	if (coldest_C === undefined || coldest_C >= COLD_WATER_C) return [];

@@ -118,7 +118,7 @@ export function weekdays({ label, help, isRequired = false }: Asked): Field<numb
 		read: (text) => {
 			const read = parts(text).map(daysOf);
 			const strange = read.find((r) => 'strange' in r);
-			if (strange) return { why: `${label}: “${(strange).strange.slice(0, 40)}” is not a day of the week.` };
+			if (strange) return { why: `${label}: “${strange.strange.slice(0, 40)}” is not a day of the week.` };
 			const given = read.flatMap((r) => ('days' in r ? r.days : []));
 			const value = dayNumbers.filter((d) => given.includes(d));
 			return value.length === 0 && isRequired ? missing(label) : { value: [...value] };

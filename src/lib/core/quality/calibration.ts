@@ -18,8 +18,8 @@ export const usualCalibrationRules: CalibrationRules = {
 	sleeveWindow_percent: 2,
 	standardWindow_percent: 5,
 	thermometerWindow_C: 0.5,
-	slopeLeast_percent: 90,
-	slopeMost_percent: 105,
+	slopeLeast_percent: 95,
+	slopeMost_percent: 102,
 	offsetMost_pH: 0.3
 };
 

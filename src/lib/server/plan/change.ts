@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
-import { Board, factsFromWire, placeQualitySamples } from '../../core/schedule';
+import { Board, factsFromWire, openSites, placeQualitySamples } from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
 import { audit, circuit, methodCardVersion, round, site } from '../db/schema';
@@ -118,7 +118,7 @@ async function takeRounds(tx: Db, who: Membership, proposed: Extract<PlanChange,
 	const quality = placeQualitySamples(
 		ordered
 			.filter((r) => r.purpose !== 'sampler')
-			.flatMap((r) => circuits.find((c) => c.id === r.circuitId)!.siteIds.map((siteId) => ({ roundId: r.id, siteId, crew: r.crew })))
+			.flatMap((r) => (r.siteIds ?? openSites(board.circuit(r.circuitId), r.day)).map((siteId) => ({ roundId: r.id, siteId, crew: r.crew })))
 	);
 	const rows = ordered.map((r) => {
 		const of = circuits.find((c) => c.id === r.circuitId)!;
@@ -130,7 +130,7 @@ async function takeRounds(tx: Db, who: Membership, proposed: Extract<PlanChange,
 			startsAt: new Date(instantAt(r.day, Math.min(of.latestStart_min, Math.max(of.earliestStart_min, START_min)), timeZone)),
 			teamId: of.teamId,
 			cardVersionId: inUse(of.cardId),
-			siteIds: r.siteIds ?? of.siteIds,
+			siteIds: r.siteIds ?? openSites(board.circuit(of.id), r.day),
 			circuitId: of.id,
 			crewIds: r.crew,
 			quality: quality.filter((q) => q.roundId === r.id).map(({ siteId, kind }) => ({ siteId, kind }))

@@ -109,6 +109,7 @@ export async function loadSeason(
 		// that the lab is shut is a rule of its own
 		return question.lab === null || dayWorks(question);
 	};
+	const openToday = (siteIds: readonly string[]) => siteIds.filter((id) => !barredFrom(siteOf.get(id), today).some((b) => b.from === null || b.from <= today));
 	const circuitOf = new Map(circuits.map(({ circuit: c }) => [c.id, c]));
 	const bottleSteps = (cardId: string) => cardOf(cardId)?.steps.filter((s) => s.tool === 'bottle').length ?? 0;
 	return {
@@ -130,7 +131,7 @@ export async function loadSeason(
 				labId: c.labId,
 				bottles: c.labId === null ? 0 : bottleSteps(c.cardId) * c.siteIds.length,
 				barred: c.siteIds.flatMap((id) => barredFrom(siteOf.get(id), today)),
-				noOrderOn: c.weekdays.filter((w) => !worksOn(c, c.siteIds, nextOn(today, w)))
+				noOrderOn: c.weekdays.filter((w) => !worksOn(c, openToday(c.siteIds), nextOn(today, w)))
 			})),
 			people: people
 				.filter((p) => p.role === 'monitor' || p.role === 'coordinator')

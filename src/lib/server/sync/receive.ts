@@ -79,8 +79,7 @@ function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: 
 const INVENTED = 'it comes from a stand-in for a device, and is invented: only a demo takes that';
 
 /** A figure or a place that no device gave. */
-const isSimulated = ({ op, value }: Entry): boolean =>
-	op === 'set' && typeof value === 'object' && value !== null && isFromStandIn(value);
+const isSimulated = ({ op, value }: Entry): boolean => op === 'set' && typeof value === 'object' && value !== null && isFromStandIn(value);
 
 const isDemoProgram = async (tx: Db, programId: string): Promise<boolean> =>
 	(await tx.select({ isDemo: program.isDemo }).from(program).where(eq(program.id, programId)))[0]?.isDemo ?? false;

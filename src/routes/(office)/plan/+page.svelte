@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
-	import { Board, factsFromWire, nearestDay, samplerNeeds, samplerTrip, type Proposal } from '$lib/core/schedule';
+	import { Board, factsFromWire, nearestDay, openSites, samplerNeeds, samplerTrip, type Proposal } from '$lib/core/schedule';
 	import CalendarFeed from '$lib/ui/plan/CalendarFeed.svelte';
 	import AfterStorm from '$lib/ui/plan/AfterStorm.svelte';
 	import SamplerNeeds from '$lib/ui/plan/SamplerNeeds.svelte';
@@ -36,7 +36,7 @@
 			.map((r): BoardBead => ({
 				...r,
 				name: circuitName(r.circuitId),
-				siteIds: board.circuit(r.circuitId).siteIds,
+				siteIds: openSites(board.circuit(r.circuitId), r.day),
 				refusedBecause: null,
 				quality: [],
 				isProposed: true

@@ -22,6 +22,11 @@ const isGrab = (purpose: Purpose | undefined): boolean => purpose === undefined 
 const bottlesOf = (circuit: Circuit, round: Pick<SeasonRound, 'purpose' | 'bottles'>): number =>
 	round.purpose === 'sampler' ? 0 : (round.bottles ?? circuit.bottles);
 
+const barredOn = (circuit: Circuit, day: number) => (circuit.barred ?? []).filter((b) => b.from === null || day >= b.from);
+
+/** Sites of a circuit that may be visited on a day. */
+export const openSites = (circuit: Circuit, day: number): string[] => circuit.siteIds.filter((id) => !barredOn(circuit, day).some((b) => b.siteId === id));
+
 /** Whether a round was or will be at a site: of one that is done, its visits say so. */
 export const goesTo = (round: SeasonRound, circuit: Circuit, siteId: string): boolean =>
 	(round.state === 'done' ? (round.visited ?? round.siteIds ?? circuit.siteIds) : (round.siteIds ?? circuit.siteIds)).includes(siteId);
@@ -78,8 +83,9 @@ export class Board {
 		const found: Breach[] = [];
 		const because = this.#refused.get(circuit.id)?.get(day);
 		if (because !== undefined) found.push({ rule: 'refused', because });
-		for (const b of circuit.barred ?? [])
-			if ((b.from === null || day >= b.from) && (round.siteIds ?? circuit.siteIds).includes(b.siteId)) found.push({ rule: 'barred', site: b.site, why: b.why });
+		// a round that is still to be made leaves out what is barred; one that goes there all the same breaks the rule
+		for (const b of barredOn(circuit, day))
+			if (round.siteIds ? round.siteIds.includes(b.siteId) : openSites(circuit, day).length === 0) found.push({ rule: 'barred', site: b.site, why: b.why });
 		if (purpose !== 'sampler' && (round.day === day && round.hasNoOrder !== undefined ? round.hasNoOrder : circuit.noOrderOn?.includes(weekday(day))))
 			found.push({ rule: 'no-order' });
 		const twin = this.on(day).find((r) => r.id !== self && this.circuit(r.circuitId).kit === circuit.kit);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
 	Board,
+	openSites,
 	placeQualitySamples,
 	propose,
 	samplerNeeds,
@@ -82,7 +83,7 @@ describe('the rules of a season', () => {
 		],
 		[
 			'a site whose owner refused',
-			round(tuesday),
+			round(tuesday, { siteIds: ['s0'] }),
 			{ circuits: [circuit(0, { barred: [{ siteId: 's0', site: 'Site 0', why: 'permission was refused', from: null }] })] },
 			[],
 			{ rule: 'barred', site: 'Site 0', why: 'permission was refused' }
@@ -222,6 +223,14 @@ describe('a proposed season', () => {
 		expect(rounds[0]).toBe(done);
 		expect(rounds[1]!.day - done.day).toBeGreaterThanOrEqual(26);
 		expect(rounds[1]!.day - done.day).toBeLessThanOrEqual(34);
+	});
+
+	it('goes to the sites that may be visited, and leaves out those that may not', () => {
+		const barred = [{ siteId: 's1', site: 'Site 1', why: 'permission was refused', from: null }];
+		const two = circuit(0, { siteIds: ['s0', 's1'], barred });
+		expect(openSites(two, from)).toEqual(['s0']);
+		expect(proposed(season({ circuits: [two] })).rounds.length).toBeGreaterThan(4);
+		expect(proposed(season({ circuits: [{ ...two, siteIds: ['s1'] }] })).rounds).toEqual([]);
 	});
 
 	it('never takes a date that was refused, and spreads circuits over the days', () => {

@@ -1,10 +1,11 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { bestDay, ifLeftOut, remedies, restOfDay } from '$lib/core/schedule';
+import { restOfDay } from '$lib/core/schedule';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadRoundDay } from '$lib/server/plan/round-day';
+import { solveDay, TooMuchAtOnce } from '$lib/server/threads/solve-day';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
 
@@ -17,14 +18,14 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	const day = z.uuid().safeParse(params.id).success ? await loadRoundDay(db, member, params.id, serverNow_ms()) : null;
 	if (!day) error(404, 'There is no such round in your program’s plan.');
 	const { question } = day;
-	const best = bestDay(question);
-	const isTight = (best?.plan.slack.least_min ?? -Infinity) < THIN_min;
+	const answers = await solveDay(question, day.alternatives, THIN_min).catch((trouble: unknown) => {
+		if (trouble instanceof TooMuchAtOnce) error(503, trouble.message);
+		throw trouble;
+	});
 	const round = { ...day, card: null }; // the card is for paper; the page needs none of it
 	return {
 		round,
-		best,
-		leftOut: question.stops.length > 1 ? ifLeftOut(question).map(({ id, day: d }) => ({ id, least_min: d?.plan.slack.least_min ?? null })) : [],
-		remedies: isTight ? remedies(question, day.alternatives, THIN_min) : [],
+		...answers,
 		thin_min: THIN_min,
 		rest: day.soFar ? restOfDay(question, day.soFar) : null,
 		people: await peopleOf(db, member.programId),

@@ -33,11 +33,11 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		`value_${unit}`,
 		'qualifier',
 		`expanded_uncertainty_${unit}`,
+		'review',
+		'visit',
 		`lower_95_${unit}`,
 		`upper_95_${unit}`,
-		'simulated',
-		'review',
-		'visit'
+		'simulated'
 	];
 	return new Response(stringify(rows, { header: true, columns, bom: true }), {
 		headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${site.code}-${parameter ?? 'nothing'}.csv"` }
