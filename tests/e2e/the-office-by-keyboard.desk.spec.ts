@@ -55,9 +55,9 @@ test.describe('before scripts load', () => {
 		await expect(page.getByRole('columnheader', { name: 'Oxygen saturation' })).toBeVisible();
 		await page.goto('/review');
 		await page
-			.getByRole('table')
-			.getByRole('link', { name: /Ebbin 2/ })
+			.getByRole('row', { name: /Ebbin 2/ })
 			.first()
+			.getByRole('link')
 			.click();
 		const air = page.locator('article#air-temperature');
 		await air.getByLabel('Reason, for Air temperature').fill('thermometer in the sun');
