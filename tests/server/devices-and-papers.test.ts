@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
 import { kindNamed, lookupIn } from '../../src/lib/core/library';
 import { parameters } from '../../src/lib/core/quantity';
-import { settingsOf, type MethodCard } from '../../src/lib/core/method';
+import { settingsOf } from '../../src/lib/core/method';
 import { can } from '../../src/lib/server/access';
 import { database } from '../../src/lib/server/db/connect';
 import { instrument, program as programTable, runningClock } from '../../src/lib/server/db/schema';
@@ -181,7 +181,7 @@ describe('a card’s settings as a file', () => {
 		const { who } = await aPlan();
 		const [latest] = (await cardVersions(db, who.programId)).get('stream-visit')!;
 		const [first, ...steps] = latest!.card.steps;
-		const card = { ...latest!.card, steps: [{ ...first!, how: '=1+1' }, ...steps] } as MethodCard;
+		const card = { ...latest!.card, steps: [{ ...first!, how: '=1+1' }, ...steps] };
 		const csv = settingsAsCsv(card);
 		expect(csv).toContain("'=1+1");
 		expect((readSettings(csv) as { texts: Record<string, string> }).texts).toEqual(Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text])));
