@@ -73,7 +73,7 @@ const sentences: { [C in FlagCode]: (evidence: Evidence[C]) => string } = {
 		`Waded, though ${water(e)} is over the limit here (${e.limit}). Come out if somebody is still in. Say who decided and why; the coordinator sees it.`,
 	'waded-untried': (e) => `Waded, and depth and speed at the edge are not both noted. Nobody wades here where it is ${e.limit}: try both first.`,
 	'vertical-over-limit': (e) =>
-		`At ${writeNumber(e.distance_m)} m ${water(e)} is over the limit for wading (${e.limit})${e.verticals > 1 ? `, and at ${e.verticals - 1} more` : ''}. Come back to where it is shallow and slow; gauge from a bridge, with floats, or another day.`,
+		`At ${writeNumber(e.distance_m)} m on the tape: ${water(e)}, over the limit for wading (${e.limit})${e.verticals > 1 ? `, and at ${e.verticals - 1} more` : ''}. Come back to where it is shallow and slow; gauge from a bridge, with floats, or another day.`,
 	'life-jacket': (e) => `${plain(e.depth_m, 2)} m is deeper than ${e.limit_m} m: this card asks for a life jacket, or stay on the bank.`,
 	'cold-water': (e) =>
 		`The water has ${plain(e.temperature_C, 1)} °C: under ${e.limit_C} °C it takes breath and grip within minutes. Out of it at once after a fall; dry clothes stand ready.`,
