@@ -113,7 +113,7 @@ test('strips and kits run side by side, ring, outlive a reload, and are read by 
 	await page.clock.install();
 	const step = await fullVisit(page, 'Hobbin 1');
 	await step('phosphate');
-	await tap(page, 'Powder in: start the clock');
+	await tap(page, 'Reagents in: start the clock');
 	await expect(page.getByRole('timer')).toContainText(/30 s|2\d s/);
 	await step('nitrate');
 	await tap(page, 'Dipped: start the clock');

@@ -29,6 +29,9 @@
 
 	let { step, others, isOnPaper, hand, hrefOf, onstart }: Props = $props();
 
+	/** A strip goes into the water; anything else begins when what is added is in. */
+	const isDipped = $derived(/water|dip/i.test(step.waits[0]?.what ?? ''));
+
 	const wait = $derived(`waits/${step.id}`);
 	const path = $derived(colourPath(step));
 	const kept = $derived(valueAt<Figure>(hand, path));
@@ -78,7 +81,7 @@
 {:else if isOnPaper}
 	<p>The colour that the sheet says:</p>
 {:else if stage === null || gone_s === null}
-	<button type="button" class="act main big" onclick={start}>{step.waits.length > 2 ? 'Powder in: start the clock' : 'Dipped: start the clock'}</button>
+	<button type="button" class="act main big" onclick={start}>{isDipped ? 'Dipped: start the clock' : 'Reagents in: start the clock'}</button>
 	<p class="small">
 		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after that. It goes on if you turn the phone
 		off.
