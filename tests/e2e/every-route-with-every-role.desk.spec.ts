@@ -115,6 +115,13 @@ test.describe('bad input at the door', () => {
 		expect(((await answer.json()) as { message: string }).message).toMatch(/10\.0 MB; at most 4 MB .* nothing was written/);
 	});
 
+	test('the sign-in library’s own ways to change a password are shut: ours refuses weak ones and leaves a line', async ({ request, baseURL }) => {
+		for (const path of ['change-password', 'reset-password', 'update-user', 'sign-up/email', 'sign-in/email/']) {
+			const answer = await request.post(`/api/auth/${path}`, { headers: { origin: baseURL! }, data: { newPassword: 'password1234' } });
+			expect(answer.status(), path).toBe(404);
+		}
+	});
+
 	test('what is not JSON, or not the agreed form, is told so', async ({ request }) => {
 		const broken = await request.post('/api/sync', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"entries": [') });
 		expect(broken.status()).toBe(400);

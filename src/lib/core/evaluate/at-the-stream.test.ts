@@ -194,6 +194,12 @@ describe('flow', () => {
 		// what was read before stays readable, as of the other way
 		expect(flowOf(main({ ...raised, school: 'three-point' }))).toBeCloseTo(1.2 * 0.475, 9);
 	});
+	it('on a card that raises the meter, read at one point instead, does not take the old mean for it', () => {
+		const raising: MethodCard = { ...fullVisit, steps: fullVisit.steps.map((s) => (s.tool === 'flow' ? { ...s, school: 'raise' } : s)) };
+		const raised = { ...edges, ...vertical(1, 0.4, { velocity_m_s: 1.5 }), ...vertical(2, 0.5, { velocity_m_s: 1.5 }) };
+		expect(flowOf(main(raised), raising)).toBeCloseTo(1.5 * (0.4 + 1.5 * 0.5), 9);
+		expect(flowOf(main({ ...raised, school: 'one-point' }), raising)).toBeNull();
+	});
 	it('of which the lower point is the faster is asked about, by that vertical', () => {
 		const turned = see(main({ ...edges, ...vertical(1, 0.4, { velocity02_m_s: 0.3, velocity08_m_s: 0.5 }) }));
 		expect(turned.flags.find((f) => f.code === 'speeds-turned')).toMatchObject({ path: 'gaugings/main/verticals/v1' });

@@ -17,7 +17,7 @@ import { inPlaceUnit, type AsTyped } from '../quantity';
 import { instrumentOf, type Context } from './context';
 import type { GaugingView, VerticalView } from './outcome';
 import { remembered } from './remember';
-import { flowStepOf, isBySection, wayAsked, wayTaken, type FlowStep } from './way';
+import { flowStepOf, isBySection, wasRaised, wayTaken, type FlowStep } from './way';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
 
@@ -33,8 +33,7 @@ export function gaugingViews(
 	const step = flowStepOf(card);
 	return Object.entries(sheet.gaugings ?? {}).flatMap(([id, g]) => {
 		if (!isBySection(wayTaken(g, step))) return [];
-		const wasRaised = wayAsked(step).school === 'raise' || (lines.get(`gaugings/${id}/school`)?.history.some((e) => e.value === 'raise') ?? false);
-		return [gaugingView(g, id, card, step, instruments, wasRaised)];
+		return [gaugingView(g, id, card, step, instruments, wasRaised(id, lines, step))];
 	});
 }
 
@@ -44,12 +43,12 @@ function viewOf(
 	card: MethodCard,
 	step: FlowStep | undefined,
 	instruments: Context['instruments'],
-	wasRaised: boolean
+	isRaised: boolean
 ): { view: GaugingView; flags: Flag[] } {
 	const flags: Flag[] = [];
 	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>, at = '') => flags.push({ ...flag, path: `gaugings/${id}${at}`, parameter: 'discharge' } as Flag);
 	const { method, school, arithmetic } = wayTaken(gauging, step);
-	const inUse: InUse = (v) => readingsInUse(v, gauging.school ?? schoolRead(v, school), wasRaised);
+	const inUse: InUse = (v) => readingsInUse(v, gauging.school ?? schoolRead(v, school), isRaised);
 	const verticals = verticalViews(gauging, method, inUse);
 	const complete: Complete[] = [];
 	for (const v of verticals) {
@@ -148,13 +147,13 @@ function schoolRead(v: VerticalSheet, asked: VelocitySchool): VelocitySchool {
 }
 
 /** The readings that count in a vertical: only those of the way in use. What was read otherwise stays in the logbook. */
-function readingsInUse(v: VerticalSheet, school: VelocitySchool, wasRaised: boolean): readonly Reading[] {
+function readingsInUse(v: VerticalSheet, school: VelocitySchool, isRaised: boolean): readonly Reading[] {
 	switch (school) {
 		case 'raise':
 			return ['velocity_m_s'];
 		case 'one-point':
 			// older logbooks keep what was read at 0.6 as the vertical's mean; once the meter was raised, that place holds something else
-			return v.velocity06_m_s === undefined && v.velocity_m_s !== undefined && !wasRaised ? ['velocity_m_s'] : ['velocity06_m_s'];
+			return v.velocity06_m_s === undefined && v.velocity_m_s !== undefined && !isRaised ? ['velocity_m_s'] : ['velocity06_m_s'];
 		case 'two-point':
 			return ['velocity02_m_s', 'velocity08_m_s'];
 		case 'three-point':

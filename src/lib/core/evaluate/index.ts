@@ -11,6 +11,6 @@ export { titrated } from './titrations';
 export { gaugingViews } from './gauging';
 export { withHistory } from './history';
 export { trialOf } from './arrival';
-export { isBySection, wayAsked, wayTaken } from './way';
+export { isBySection, wasRaised, wayAsked, wayTaken } from './way';
 export { otherPreservative, rinsesAsked, whyWrong } from './handling';
 export { colourPath, colourWait_s } from './field-tests';

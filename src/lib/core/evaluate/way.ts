@@ -1,4 +1,4 @@
-import type { Arithmetic, GaugingMethod, Sheet, VelocitySchool } from '../logbook';
+import type { Arithmetic, GaugingMethod, Line, Sheet, VelocitySchool } from '../logbook';
 import type { MethodCard } from '../method';
 
 type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
@@ -23,6 +23,13 @@ export function wayTaken(gauging: GaugingSheet | undefined, step: FlowStep | und
 	const asked = wayAsked(step);
 	return { method: gauging?.method ?? asked.method, school: gauging?.school ?? asked.school, arithmetic: gauging?.arithmetic ?? asked.arithmetic };
 }
+
+/**
+ * Whether the meter was raised and lowered at some time in this gauging: then the mean of a vertical holds that, and not, as in
+ * older logbooks, what was read at 0.6 of the depth.
+ */
+export const wasRaised = (id: string, lines: ReadonlyMap<string, Line>, step: FlowStep | undefined): boolean =>
+	wayAsked(step).school === 'raise' || (lines.get(`gaugings/${id}/school`)?.history.some((e) => e.value === 'raise') ?? false);
 
 /** The step of a card that asks for the flow. */
 export const flowStepOf = (card: Pick<MethodCard, 'steps'>): FlowStep | undefined => card.steps.find((s): s is FlowStep => s.tool === 'flow');

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Db } from '../db/connect';
 import { accessEvent } from '../db/schema';
 
@@ -12,30 +12,26 @@ export async function noteAccess(db: Db, { userId, kind, by }: { userId: string;
 	await db.insert(accessEvent).values({ id: randomUUID(), userId, at, kind, by, readAt: kind === 'sign-in' ? at : null });
 }
 
-/** What the person has not been told yet. */
-export async function untoldAccess(db: Db, userId: string): Promise<AccessEvent[]> {
+async function eventsOf(db: Db, which: SQL | undefined, most: number): Promise<AccessEvent[]> {
 	const rows = await db
 		.select({ id: accessEvent.id, at: accessEvent.at, kind: accessEvent.kind, by: accessEvent.by })
 		.from(accessEvent)
-		.where(and(eq(accessEvent.userId, userId), isNull(accessEvent.readAt)))
+		.where(which)
 		.orderBy(desc(accessEvent.at))
-		.limit(5);
+		.limit(most);
 	return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
 }
+
+const untold = (userId: string) => and(eq(accessEvent.userId, userId), isNull(accessEvent.readAt));
+
+/** What the person has not been told yet. */
+export const untoldAccess = (db: Db, userId: string): Promise<AccessEvent[]> => eventsOf(db, untold(userId), 5);
 
 export const markTold = (db: Db, userId: string) =>
 	db
 		.update(accessEvent)
 		.set({ readAt: sql`now()` })
-		.where(and(eq(accessEvent.userId, userId), isNull(accessEvent.readAt)));
+		.where(untold(userId));
 
-/** The last ways into an account, for whoever answers for the program. */
-export async function lastAccess(db: Db, userId: string): Promise<AccessEvent[]> {
-	const rows = await db
-		.select({ id: accessEvent.id, at: accessEvent.at, kind: accessEvent.kind, by: accessEvent.by })
-		.from(accessEvent)
-		.where(eq(accessEvent.userId, userId))
-		.orderBy(desc(accessEvent.at))
-		.limit(20);
-	return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
-}
+/** The last ways into an account, for the person and for whoever answers for the program. */
+export const lastAccess = (db: Db, userId: string): Promise<AccessEvent[]> => eventsOf(db, eq(accessEvent.userId, userId), 20);

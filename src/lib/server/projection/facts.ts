@@ -15,8 +15,6 @@ export interface VisitFacts {
 	siteCode: string;
 	timeZone: string;
 	reportTo: string | undefined;
-	/** Only a demo takes figures from stand-ins. */
-	isDemo: boolean;
 	elevation_m: number;
 	latitude: number;
 	wadingDepth_m: number | null;
@@ -60,13 +58,12 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 		code: string;
 		time_zone: string;
 		report_to: string | null;
-		is_demo: boolean;
 		elevation_m: number;
 		latitude: number;
 		wading_depth_m: number | null;
 		body: MethodCard;
 	}>(sql`
-		select v.id, v.site_id, v.round_id, v.started_at, s.code, p.time_zone, p.settings->>'reportTo' as report_to, p.is_demo,
+		select v.id, v.site_id, v.round_id, v.started_at, s.code, p.time_zone, p.settings->>'reportTo' as report_to,
 			s.elevation_m, s.latitude, s.wading_depth_m, c.body from visit v
 		join program p on p.id = v.program_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
@@ -78,7 +75,8 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 	const rounds = [...new Set(visits.flatMap((v) => (v.round_id === null ? [] : [v.round_id])))];
 	const trips = await tripsOf(db, programId, rounds);
 	const elsewhere = await labelsElsewhere(db, programId, visits, entries);
-	const duplicatesBefore = await duplicatesOf(db, programId);
+	// only who has a duplicate asks how far they usually lie apart
+	const duplicatesBefore = entries.some((e) => e.path.endsWith('/duplicateOf')) ? await duplicatesOf(db, programId) : {};
 	const instruments = await instrumentFacts(db, programId);
 	const byVisit = new Map<string, EntryRow[]>(visits.map((v) => [v.id, []]));
 	for (const entry of entries) byVisit.get(entry.visit_id)?.push(entry);
@@ -93,7 +91,6 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			siteCode: v.code,
 			timeZone: v.time_zone,
 			reportTo: v.report_to || undefined,
-			isDemo: v.is_demo,
 			elevation_m: v.elevation_m,
 			latitude: v.latitude,
 			wadingDepth_m: v.wading_depth_m,

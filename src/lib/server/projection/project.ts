@@ -17,19 +17,27 @@ const SKEW_WORTH_SAYING_min = 5;
  */
 export async function projectVisits(db: Db, programId: string, visitIds: readonly string[], now_ms: number): Promise<void> {
 	const facts = await visitFacts(db, programId, visitIds);
-	const first = facts.map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
+	const first = workedOut(facts, now_ms);
 	await writeResults(db, programId, first);
-	const usual = await usualBefore(db, programId, facts);
-	const worked = first.map(({ visit, outcome }) => ({
-		visit,
-		outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) }
-	}));
+	const worked = await heldAgainstHistory(db, programId, first);
 	await writeSheets(db, programId, worked);
 	await writeFlags(db, programId, worked);
 	await writeReviews(db, programId, worked);
 	await writeClocks(db, programId, worked);
 	await refreshUsual(db, programId, [...new Set(facts.map((v) => v.siteId))]);
 	await workSiblingsAgain(db, programId, facts, now_ms);
+}
+
+const workedOut = (facts: readonly VisitFacts[], now_ms: number): Worked[] => facts.map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
+
+/** The same with what is unusual for its site, once the results before it are known. */
+async function heldAgainstHistory(db: Db, programId: string, first: readonly Worked[]): Promise<Worked[]> {
+	const usual = await usualBefore(
+		db,
+		programId,
+		first.map((w) => w.visit)
+	);
+	return first.map(({ visit, outcome }) => ({ visit, outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) } }));
 }
 
 /** The limit of every bottle of a trip counts from the first: where these visits changed which that is, the trip's other visits follow. */
@@ -40,19 +48,12 @@ async function workSiblingsAgain(db: Db, programId: string, facts: readonly Visi
 	if (changed.length === 0) return;
 	const { rows: all } = await db.execute<{ id: string }>(sql`
 		select id from visit where program_id = ${programId} and round_id = any(${sql.param(changed)}::uuid[])`);
-	const again = (
-		await visitFacts(
-			db,
-			programId,
-			all.map((v) => v.id)
-		)
-	).map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
-	const usual = await usualBefore(
+	const again = await visitFacts(
 		db,
 		programId,
-		again.map((w) => w.visit)
+		all.map((v) => v.id)
 	);
-	const worked = again.map(({ visit, outcome }) => ({ visit, outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) } }));
+	const worked = await heldAgainstHistory(db, programId, workedOut(again, now_ms));
 	await writeFlags(db, programId, worked);
 	await writeClocks(db, programId, worked);
 }

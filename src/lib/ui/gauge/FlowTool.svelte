@@ -13,6 +13,8 @@
 		least: number;
 		enough_percent: number;
 		shareLimit_percent: number;
+		/** The meter was raised at some time: the mean of a vertical holds that. */
+		isRaised: boolean;
 		flags: Flag[];
 		lines: ReadonlyMap<string, Line>;
 		drafts: Record<string, string>;
@@ -49,6 +51,7 @@
 		least,
 		enough_percent,
 		shareLimit_percent,
+		isRaised,
 		flags,
 		lines,
 		drafts,
@@ -61,9 +64,8 @@
 		onstrike
 	}: Props = $props();
 
-	const wasRaised = $derived(lines.get(`gaugings/${gaugingId}/school`)?.history.some((e) => e.value === 'raise') ?? false);
 	const holds = (row: string, field: string) => lines.get(`gaugings/${gaugingId}/verticals/${row}/${field}`)?.live != null;
-	const isOlder = (row: string) => !wasRaised && holds(row, 'velocity_m_s') && !holds(row, 'velocity06_m_s');
+	const isOlder = (row: string) => !isRaised && holds(row, 'velocity_m_s') && !holds(row, 'velocity06_m_s');
 	const entry = untrack(() => new FlowEntry(gaugingId, school, newId, units, ondraft, isOlder));
 	untrack(() => entry.begin(view, (row, field) => lines.get(entry.path({ row, field }))?.live != null));
 	$effect.pre(() => entry.resume(drafts)); // another tab types and keeps as well

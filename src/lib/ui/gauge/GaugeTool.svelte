@@ -27,7 +27,7 @@
 </script>
 
 <script lang="ts">
-	import { isBySection, wayAsked, wayTaken } from '$lib/core/evaluate';
+	import { isBySection, wasRaised, wayAsked, wayTaken } from '$lib/core/evaluate';
 	import { arithmetics, gaugingMethods, velocitySchools, arithmeticWords, gaugingWords, schoolWords } from '$lib/core/logbook';
 	import { amount, convert, significant, units as unitTable } from '$lib/core/quantity';
 	import Chips from '../sample/Chips.svelte';
@@ -122,6 +122,7 @@
 			timeZone={hand.timeZone}
 			gaugingId={id}
 			school={method === 'sweep' ? 'sweep' : school}
+			isRaised={wasRaised(id, hand.lines, step)}
 			{view}
 			{units}
 			least={step.leastVerticals}

@@ -80,8 +80,11 @@
 				{/if}
 			</p>
 		{:else}<p>Every circuit has its storm round.</p>{/each}
-	{:else}
-		<p>No storm in the last {weather.within_h} h.</p>
+	{:else if weather.gauge}
+		<p>
+			{#if weather.rain.every((r) => r.rain_mm === null)}Nothing was read at the gauge: whether there was a storm is not known.{:else}No storm in the last {weather.within_h}
+				h, as far as it was read.{/if}
+		</p>
 	{/if}
 </section>
 

@@ -128,7 +128,7 @@
 						{#if round.state === 'refused'}
 							<path d="M{x - 5} {y - 5}L{x + 5} {y + 5}M{x + 5} {y - 5}L{x - 5} {y + 5}" class="cross" />
 						{:else if round.state === 'missed' || (round.state === 'done' && !isDone && round.day < today)}
-							<path d="M{x} {y - 7}L{x + 7} {y}L{x} {y + 7}L{x - 7} {y}Z" class="bead" />
+							<path d="M{x} {y - 7}L{x + 7} {y}L{x} {y + 7}L{x - 7} {y}Z" class="bead" class:awaited={round.state === 'done'} />
 						{:else}
 							<circle cx={x} cy={y} r="6" class="bead" class:awaited={round.state === 'done' && !isDone} />
 						{/if}
@@ -186,9 +186,6 @@
 	.week.month {
 		stroke-width: 1.5;
 	}
-	.awaited {
-		fill: var(--page);
-	}
 	.rule {
 		stroke: var(--rule);
 	}
@@ -237,6 +234,10 @@
 		fill: var(--page);
 		stroke: var(--ink);
 		stroke-width: 2;
+	}
+	/* of a round that is done, a site where nobody has been */
+	.done .bead.awaited {
+		fill: var(--page);
 	}
 	.missed .bead {
 		stroke-dasharray: 3 2;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { NewPassword } from '$lib/server/auth/new-password';
 import { isTimeZone, kindNamed, lookupIn, emptyLibrary, type KindName } from '$lib/core/library';
 
 /** A text that a field of the library would take. */
@@ -14,5 +15,5 @@ export const BeginForm = z.object({
 	name: as('people', 'name'),
 	initials: as('people', 'initials'),
 	email: as('people', 'email'),
-	password: z.string().min(10, 'Ten letters or more. Four plain words are good.').max(128, 'At most 128 letters.')
+	password: NewPassword
 });

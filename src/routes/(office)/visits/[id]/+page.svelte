@@ -133,7 +133,9 @@
 						<form method="POST" action="?/setAside" class="aside" use:enhance>
 							<label
 								>Line <select name="entryId" class="input-line"
-									>{#each data.logbook as line (line.id)}<option value={line.id}>{line.path}: {line.text.slice(0, 60)}</option>{/each}</select
+									>{#each data.logbook.filter((l) => l.path !== 'opening') as line (line.id)}<option value={line.id}
+											>{line.path}: {line.text.slice(0, 60)}</option
+										>{/each}</select
 								></label
 							>
 							<label>Why <input name="reason" class="input-line" maxlength="500" required /></label>

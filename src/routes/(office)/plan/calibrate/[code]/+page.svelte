@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayDay, sayTime } from '$lib/core/interpret';
+	import { counted, sayDay, sayTime } from '$lib/core/interpret';
 	import { isParameterCode, parameters } from '$lib/core/quantity';
 	import { simulatedMeter } from '$lib/field/devices/simulated-meter';
 	import type { PageProps } from './$types';
@@ -51,7 +51,7 @@
 						? `; ${due.last.note}`
 						: ''}.
 				{:else}Never yet.{/if}
-				{due.limit_days === null ? 'Checked when in doubt.' : `Counts for ${due.limit_days} days.`}
+				{due.limit_days === null ? 'Checked when in doubt.' : `Counts for ${counted(due.limit_days, 'day')}.`}
 			</p>
 			{#if form?.parameter === due.parameter}
 				{#if 'why' in form}<p class="say spoils" role="alert">{form.why}</p>{/if}
