@@ -89,6 +89,7 @@ for (const size of sizes)
 		await page.getByText('A sheet from paper').click();
 		await page.getByRole('button', { name: 'Type it in' }).waitFor();
 		await page.getByText('Another site').click();
+		await page.evaluate(() => scrollTo(0, 0)); // nothing half under the heading that stays
 		await check(page, 'another site, a sheet from paper');
 		await page.getByLabel('Card').selectOption({ label: 'Full visit, version 1' });
 		await page.getByRole('button', { name: 'Start at Ebbin 2' }).last().click();

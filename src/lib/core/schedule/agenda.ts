@@ -86,11 +86,15 @@ function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: num
 }
 
 function grabs({ sites, rounds, openVisits }: ProgramFacts, now_ms: number): Item[] {
+	const someoneIsAt = new Set(openVisits.map((v) => v.site));
+	const nextRound = new Map<string, ProgramFacts['rounds'][number]>();
+	for (const round of [...rounds].sort((a, b) => b.starts_ms - a.starts_ms))
+		if (round.starts_ms > now_ms - 12 * HOUR_ms) for (const code of round.sites) nextRound.set(code, round);
 	return sites.flatMap(({ code, name, lastGrab_ms, spacing }): Item[] => {
-		if (lastGrab_ms === null || openVisits.some((v) => v.site === name)) return [];
+		if (lastGrab_ms === null || someoneIsAt.has(name)) return [];
 		const window = nextGrab(lastGrab_ms, now_ms, spacing);
 		if (window.state !== 'due' && window.state !== 'late') return [];
-		const round = rounds.filter((r) => r.starts_ms > now_ms - 12 * HOUR_ms && r.sites.includes(code)).sort((a, b) => a.starts_ms - b.starts_ms)[0];
+		const round = nextRound.get(code);
 		return [
 			{
 				kind: 'grab',

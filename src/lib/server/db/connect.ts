@@ -38,7 +38,9 @@ function connection() {
 		connectionTimeoutMillis: CONNECT_WITHIN_ms,
 		statement_timeout: STATEMENT_WITHIN_ms,
 		lock_timeout: LOCK_WITHIN_ms,
-		idle_in_transaction_session_timeout: IDLE_WITHIN_ms
+		idle_in_transaction_session_timeout: IDLE_WITHIN_ms,
+		// compiling a query takes longer than any of ours runs
+		options: '-c jit=off'
 	});
 	pool.on('error', () => undefined); // an idle connection that the server closed is replaced at the next query
 	// one that is lost while a transaction has it fails that transaction's next query, which says so; it must not end the process

@@ -12,17 +12,18 @@
 	}
 	export interface Props {
 		lanes: Lane[];
+		/** How many run beside those drawn. */
+		more: number;
 		now_ms: number;
 		timeZone: string;
 	}
-	const MOST_LANES = 5;
 </script>
 
 <script lang="ts">
 	import { sayTime } from '$lib/core/interpret';
 	import { placeOnRail, railMarks, type RailMark } from './rail-scale';
 
-	let { lanes, now_ms, timeZone }: Props = $props();
+	let { lanes, more, now_ms, timeZone }: Props = $props();
 
 	const at = (ms: number) => 100 * placeOnRail(ms, now_ms);
 	const dayWord = (ms: number) => new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone }).format(ms);
@@ -37,8 +38,6 @@
 		return ms - (part('hour') * 60 + part('minute')) * 60_000;
 	};
 	const railMarksNow = $derived(railMarks(now_ms, startOfDay));
-	const shown = $derived(lanes.slice(0, MOST_LANES));
-	const more = $derived(lanes.length - shown.length);
 </script>
 
 <section class="rail" aria-label="Clocks">
@@ -47,7 +46,7 @@
 		{#each railMarksNow as mark, i (mark.at_ms)}<span class="tick {mark.kind}" style:left="{100 * mark.place}%">{markWord(mark, i)}</span>{/each}
 	</div>
 	<ul>
-		{#each shown as lane (lane.id)}
+		{#each lanes as lane (lane.id)}
 			{@const past = lane.last_ms < now_ms}
 			{@const from = at(lane.start_ms)}
 			{@const to = past ? at(now_ms) : at(lane.last_ms)}
@@ -71,7 +70,7 @@
 			</li>
 		{/each}
 	</ul>
-	{#if shown.length === 0}<p class="small">Nothing is running. A clock starts here when a bottle is filled or a grab falls due.</p>{/if}
+	{#if lanes.length === 0}<p class="small">Nothing is running. A clock starts here when a bottle is filled or a grab falls due.</p>{/if}
 	{#if more > 0}<p class="small more">and {more} more under Next</p>{/if}
 	<span class="now-line" style:left="calc(var(--names) + (100% - var(--names)) * {at(now_ms) / 100})" aria-hidden="true"></span>
 </section>

@@ -206,7 +206,7 @@ const beadsOf = (p: Placed): { site: SiteIn; x: number; y: number }[] => p.sites
 
 /** Tries right and left of each bead, a little higher and lower, and takes the first place that touches nothing; else the one that touches least. */
 function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[], width: number): Bead[] {
-	const points = all.flatMap(linesOf).flatMap((l) => l.points);
+	const nearby = byBand(all.flatMap(linesOf).flatMap((l) => l.points));
 	const taken: Box[] = [
 		...beads.map((b) => ({ x: b.x - BEAD, y: b.y - BEAD, w: 2 * BEAD, h: 2 * BEAD })),
 		...all.map((p) => ({ x: p.x - p.stream.name.length * 3.6, y: p.headY - 24, w: p.stream.name.length * 7.2, h: 18 }))
@@ -215,6 +215,7 @@ function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[]
 		.sort((a, b) => a.y - b.y)
 		.map(({ site, x, y }) => {
 			const w = Math.max(site.name.length * BOLD_CHAR, site.say.length * PLAIN_CHAR);
+			const points = nearby(y);
 			const options = [0, -10, 10, -20, 20, -30, 30].flatMap((dy) =>
 				(['start', 'end'] as const).map((anchor) => {
 					const box = { x: anchor === 'start' ? x + 18 : x - 18 - w, y: y + dy - LINE_HEIGHT, w, h: 2 * LINE_HEIGHT };
@@ -228,6 +229,20 @@ function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[]
 			taken.push(best.box);
 			return { id: site.id, x, y, label: { x: best.anchor === 'start' ? x + 18 : x - 18, y: y + best.dy, anchor: best.anchor }, box: best.box };
 		});
+}
+
+const BAND = 64;
+
+/** What of the streams' lines may lie under a label of a bead at y: three bands of the page instead of all of it. */
+function byBand(points: readonly Point[]): (y: number) => Point[] {
+	const bands = new Map<number, Point[]>();
+	for (const point of points) {
+		const band = Math.floor(point.y / BAND);
+		const row = bands.get(band);
+		if (row) row.push(point);
+		else bands.set(band, [point]);
+	}
+	return (y) => [-1, 0, 1].flatMap((d) => bands.get(Math.floor(y / BAND) + d) ?? []);
 }
 
 export const overlaps = (a: Box, b: Box): boolean => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;

@@ -6,11 +6,10 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const member = locals.member!;
-	const [network, latest, thresholds] = await Promise.all([
-		streamNetwork(database(), member.programId),
-		latestFigures(database(), member.programId, !can(member, 'see-unreviewed')),
-		thresholdsOf(database(), member.programId)
-	]);
+	const db = database();
+	const [network, thresholds] = await Promise.all([streamNetwork(db, member.programId), thresholdsOf(db, member.programId)]);
+	const ids = network.sites.map((s) => s.id);
+	const latest = await latestFigures(db, member.programId, ids, !can(member, 'see-unreviewed'));
 	const streamName = new Map(network.streams.map((s) => [s.id, s.name]));
 	return { sites: network.sites.map((s) => ({ ...s, stream: streamName.get(s.streamId) ?? '', line: siteLine(latest.get(s.id) ?? {}, thresholds) })) };
 };

@@ -1,5 +1,5 @@
 import { siteLine, sayItem } from '$lib/core/interpret';
-import { agenda, nextGrab } from '$lib/core/schedule';
+import { agenda, type Item } from '$lib/core/schedule';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { latestFigures, streamNetwork, thresholdsOf } from '$lib/server/db/queries/catchment';
@@ -7,34 +7,61 @@ import { programFacts } from '$lib/server/db/queries/program-facts';
 import { waitingLateLines } from '$lib/server/sync/late-decisions';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
-import { beadState, lanesOf } from './on-the-thread';
+import { drawn, lanesOf, standings, type Standing } from './on-the-thread';
+
+/** Of each part of the list; what is beyond them waits for its turn, and is counted. */
+const MOST_ITEMS = 20;
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const member = locals.member!;
 	const db = database();
 	const now_ms = serverNow_ms();
 	const { timeZone } = member.program;
-	const [facts, network, latest, thresholds, late] = await Promise.all([
+	const [facts, network, thresholds, late] = await Promise.all([
 		programFacts(db, member.programId, now_ms),
 		streamNetwork(db, member.programId),
-		latestFigures(db, member.programId, !can(member, 'see-unreviewed')),
 		thresholdsOf(db, member.programId),
 		can(member, 'keep-library') ? waitingLateLines(db, member.programId) : []
 	]);
 	const items = agenda(facts, now_ms).filter((i) => i.kind !== 'review' || can(member, 'see-queue'));
-	const said = items.map((item) => ({ when: item.when, at_ms: item.at_ms, kind: item.kind, ...sayItem(item, now_ms, timeZone) }));
-	const factsOf = new Map(facts.sites.map((s) => [s.code, s]));
-	const openAt = new Map([...facts.openVisits].reverse().map((v) => [v.site, v]));
-	const sites = network.sites.map((site) => {
-		const open = openAt.get(site.name);
-		const known = factsOf.get(site.code);
-		const grab = known?.lastGrab_ms == null ? null : nextGrab(known.lastGrab_ms, now_ms, known.spacing);
-		const say = open
-			? `${open.crew.map((n) => n.split(' ')[0]).join(' and ')}, step ${Math.min(open.tied + 1, open.asked)} of ${open.asked}`
-			: grab?.state === 'late'
-				? `late: day ${grab.daysSince}`
-				: siteLine(latest.get(site.id) ?? {}, thresholds);
-		return { ...site, say, state: beadState(open !== undefined, grab), href: `/sites/${site.code}` };
+	const part = (word: string, of: readonly Item[]) => ({
+		word,
+		items: of.slice(0, MOST_ITEMS).map((i) => ({ when: i.when, at_ms: i.at_ms, kind: i.kind, ...sayItem(i, now_ms, timeZone) })),
+		more: Math.max(0, of.length - MOST_ITEMS)
 	});
-	return { late, said, lanes: lanesOf(items, now_ms, timeZone), streams: network.streams, sites };
+	const parts = [
+		part(
+			'Now',
+			items.filter((i) => i.when !== 'later')
+		),
+		part(
+			'Tomorrow and after',
+			items.filter((i) => i.when === 'later')
+		)
+	];
+	const standing = standings(facts, now_ms);
+	const shown = drawn(network.sites, standing);
+	const ids = shown.map((s) => s.id);
+	const latest = await latestFigures(db, member.programId, ids, !can(member, 'see-unreviewed'));
+	const sites = shown.map(({ stands, ...site }) => {
+		const say = sayStanding(stands) ?? siteLine(latest.get(site.id) ?? {}, thresholds);
+		return { ...site, say, state: stands.state, href: `/sites/${site.code}` };
+	});
+	return {
+		late,
+		parts,
+		rail: lanesOf(items, now_ms, timeZone),
+		streams: network.streams,
+		sites,
+		sitesInAll: facts.sites.length
+	};
 };
+
+/** What is said under a site where somebody is, or should have been; null where its last figures say more. */
+function sayStanding(stands: Standing): string | null {
+	if (stands.open) {
+		const { crew, tied, asked } = stands.open;
+		return `${crew.map((n) => n.split(' ')[0]).join(' and ')}, step ${Math.min(tied + 1, asked)} of ${asked}`;
+	}
+	return stands.grab?.state === 'late' ? `late: day ${stands.grab.daysSince}` : null;
+}

@@ -8,11 +8,8 @@
 
 	let { data }: PageProps = $props();
 
-	const parts = $derived([
-		{ word: 'Now', items: data.said.filter((s) => s.when !== 'later') },
-		{ word: 'Tomorrow and after', items: data.said.filter((s) => s.when === 'later') }
-	]);
-	const when = (s: (typeof data.said)[number]) =>
+	type Said = (typeof data.parts)[number]['items'][number];
+	const when = (s: Said) =>
 		s.when === 'late' ? 'late' : s.when === 'later' ? sayDay(s.at_ms, data.program.timeZone) : s.kind === 'bottle' ? sayDuration(s.at_ms - data.now_ms) : 'now';
 
 	onMount(() => {
@@ -24,7 +21,7 @@
 
 <svelte:head><title>Today · Keen Riffle</title></svelte:head>
 
-<div class="top"><ClocksRail lanes={data.lanes} now_ms={data.now_ms} timeZone={data.program.timeZone} /></div>
+<div class="top"><ClocksRail {...data.rail} now_ms={data.now_ms} timeZone={data.program.timeZone} /></div>
 <div class="spread">
 	<section class="thread" aria-labelledby="streams">
 		<h1 id="streams">The {data.streams.find((s) => s.joins === null)?.name ?? 'stream'} and its brooks</h1>
@@ -32,6 +29,11 @@
 		{#if data.sites.length}
 			<Thread streams={data.streams} sites={data.sites} />
 			<p class="small key">Full: done this month. Half: due. Diamond: late. Ring with a dot: someone is there now.</p>
+			{#if data.sitesInAll > data.sites.length}
+				<p class="small">
+					Drawn are the {data.sites.length} of {data.sitesInAll} sites that ask for something first. <a href="/sites">All sites</a>
+				</p>
+			{/if}
 		{:else}
 			<p>No sites yet. They are drawn here, along their streams, as soon as there is one.</p>
 		{/if}
@@ -44,7 +46,7 @@
 				<a href="/library/people/{one.memberId}#late">Take them in or leave them</a>.
 			</p>
 		{/each}
-		{#each parts as part (part.word)}
+		{#each data.parts as part (part.word)}
 			{#if part.items.length}
 				<h2 class="ruled">{part.word}</h2>
 				<ul>
@@ -58,9 +60,10 @@
 						</li>
 					{/each}
 				</ul>
+				{#if part.more}<p class="small">And {part.more} more after these. <a href="/plan">The season shows which rounds reach them</a></p>{/if}
 			{/if}
 		{/each}
-		{#if data.said.length === 0}<p>Nothing is due. A good day to clean the probes.</p>{/if}
+		{#if data.parts.every((p) => p.items.length === 0)}<p>Nothing is due. A good day to clean the probes.</p>{/if}
 	</section>
 </div>
 

@@ -49,8 +49,13 @@ export const siteByCode = async (db: Db, programId: string, code: string) =>
 export const thresholdsOf = async (db: Db, programId: string): Promise<Threshold[]> =>
 	(await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId)))[0]?.settings.thresholds ?? [];
 
-/** The newest figure of each parameter at each site, rejected ones left out; only accepted ones where that is all one may see. */
-export async function latestFigures(db: Db, programId: string, acceptedOnly: boolean): Promise<Map<string, Partial<Record<ParameterCode, Figure>>>> {
+/** The newest figure of each parameter at these sites, rejected ones left out; only accepted ones where that is all one may see. */
+export async function latestFigures(
+	db: Db,
+	programId: string,
+	siteIds: readonly string[],
+	acceptedOnly: boolean
+): Promise<Map<string, Partial<Record<ParameterCode, Figure>>>> {
 	const { rows } = await db.execute<{ site_id: string; parameter: ParameterCode; value: number; qualifier: Qualifier; unit: Unit }>(sql`
 		select s.id as site_id, p.parameter, r.value, r.qualifier, r.unit
 		from site s
@@ -60,7 +65,7 @@ export async function latestFigures(db: Db, programId: string, acceptedOnly: boo
 			where r.program_id = s.program_id and r.site_id = s.id and r.parameter = p.parameter and ${acceptedOnly ? sql`r.status in ('accepted', 'qualified')` : sql`r.status <> 'rejected'`}
 			order by r.at desc limit 1
 		) r
-		where s.program_id = ${programId}`);
+		where s.program_id = ${programId} and s.id = any(${sql.param(siteIds)}::uuid[])`);
 	const latest = new Map<string, Partial<Record<ParameterCode, Figure>>>();
 	for (const r of rows) latest.set(r.site_id, { ...latest.get(r.site_id), [r.parameter]: withQualifier(r.value, r.qualifier, r.unit) });
 	return latest;

@@ -12,7 +12,26 @@ export const USUAL_OVERDUE_h = 2;
 /** What is running, open, due and waiting in a program, for the agenda and the clocks rail. */
 export async function programFacts(db: Db, programId: string, now_ms: number): Promise<ProgramFacts> {
 	const now = new Date(now_ms).toISOString();
+	const until = new Date(now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString();
+	const [overdue_h, clocks, openVisits, sites, rounds, waiting, conflicts, calibrations] = await Promise.all([
+		overdueAfter(db, programId),
+		clockFacts(db, programId, now),
+		openVisitFacts(db, programId),
+		siteFacts(db, programId),
+		roundFacts(db, programId, now, until),
+		waitingFacts(db, programId),
+		conflictFacts(db, programId),
+		calibrationFacts(db, programId, now)
+	]);
+	return { overdue_h, clocks, openVisits, sites, rounds, waiting, conflicts, calibrations };
+}
+
+async function overdueAfter(db: Db, programId: string): Promise<number> {
 	const { rows: own } = await db.execute<{ overdue_h: string | null }>(sql`select settings->>'overdue_h' as overdue_h from program where id = ${programId}`);
+	return Number(own[0]?.overdue_h ?? USUAL_OVERDUE_h);
+}
+
+async function clockFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['clocks']> {
 	const { rows: clocks } = await db.execute<{
 		kind: string;
 		visit_id: string;
@@ -27,6 +46,19 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 		join visit v on v.program_id = c.program_id and v.id = c.visit_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		where c.program_id = ${programId} and c.last_at > ${now}::timestamptz - interval '1 day' order by c.last_at`);
+	return clocks.map((b) => ({
+		kind: b.kind,
+		visitId: b.visit_id,
+		label: b.label,
+		site: b.site,
+		start_ms: +new Date(b.start_at),
+		due_ms: +new Date(b.due_at),
+		last_ms: +new Date(b.last_at),
+		deadline: b.deadline
+	}));
+}
+
+async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['openVisits']> {
 	const { rows: open } = await db.execute<{
 		id: string;
 		site: string;
@@ -45,6 +77,21 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name) as crew
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${programId} and not v.is_finished order by v.started_at`);
+	return open.map((v) => ({
+		visitId: v.id,
+		site: v.site,
+		crew: v.crew,
+		tied: v.tied,
+		asked: v.asked,
+		started_ms: +new Date(v.started_at),
+		heard_ms: +new Date(v.heard ?? v.started_at),
+		waits: v.waits,
+		back_ms: v.back_at === null ? null : Date.parse(v.back_at),
+		isOnPaper: v.is_on_paper
+	}));
+}
+
+async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites']> {
 	const { rows: sites } = await db.execute<{
 		code: string;
 		name: string;
@@ -53,65 +100,53 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 		aim_days: number | null;
 		most_days: number | null;
 	}>(sql`
-		select s.code, s.name, (select max(v.started_at) from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished) as last,
-			c.least_days, c.aim_days, c.most_days
-		from site s
-		left join lateral (
-			select least_days, aim_days, most_days from circuit c where c.program_id = s.program_id and s.id = any(c.site_ids) order by c.aim_days limit 1
-		) c on true
+		with spaced as (
+			select distinct on (site_id) site_id, least_days, aim_days, most_days from circuit c, unnest(c.site_ids) as site_id
+			where c.program_id = ${programId} order by site_id, aim_days
+		)
+		select s.code, s.name, (
+				select v.started_at from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished
+				order by v.started_at desc limit 1
+			) as last, c.least_days, c.aim_days, c.most_days
+		from site s left join spaced c on c.site_id = s.id
 		where s.program_id = ${programId} and s.retired_on is null order by s.code`);
+	return sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last), ...spacingOf(s) }));
+}
+
+async function roundFacts(db: Db, programId: string, now: string, until: string): Promise<ProgramFacts['rounds']> {
 	const { rows: rounds } = await db.execute<{ id: string; name: string; starts_at: Date; sites: string[] }>(sql`
 		select r.id, r.name, r.starts_at, array(select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids) order by array_position(r.site_ids, s.id)) as sites
-		from round r where r.program_id = ${programId} and r.refused_because is null and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${new Date(now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString()}
+		from round r where r.program_id = ${programId} and r.refused_because is null and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${until}
 		order by r.starts_at`);
+	return rounds.map((r) => ({ id: r.id, name: r.name, starts_ms: +new Date(r.starts_at), sites: r.sites }));
+}
+
+async function waitingFacts(db: Db, programId: string): Promise<ProgramFacts['waiting']> {
 	const { rows: waiting } = await db.execute<{ results: string | null; visits: string; oldest: Date | null }>(sql`
 		select sum(awaits_review) as results, count(*) as visits, min(started_at) as oldest from visit where program_id = ${programId} and awaits_review > 0`);
+	return {
+		results: Number(waiting[0]?.results ?? 0),
+		visits: Number(waiting[0]?.visits ?? 0),
+		oldest_ms: waiting[0]?.oldest ? +new Date(waiting[0].oldest) : null
+	};
+}
+
+async function conflictFacts(db: Db, programId: string): Promise<ProgramFacts['conflicts']> {
 	const { rows: conflicts } = await db.execute<{ id: string; site: string }>(sql`
 		select v.id, s.name as site from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${programId} and v.awaits_review > 0 and v.conflicts > 0 order by v.started_at desc limit 5`);
-	return {
-		clocks: clocks.map((b) => ({
-			kind: b.kind,
-			visitId: b.visit_id,
-			label: b.label,
-			site: b.site,
-			start_ms: +new Date(b.start_at),
-			due_ms: +new Date(b.due_at),
-			last_ms: +new Date(b.last_at),
-			deadline: b.deadline
-		})),
-		openVisits: open.map((v) => ({
-			visitId: v.id,
-			site: v.site,
-			crew: v.crew,
-			tied: v.tied,
-			asked: v.asked,
-			started_ms: +new Date(v.started_at),
-			heard_ms: +new Date(v.heard ?? v.started_at),
-			waits: v.waits,
-			back_ms: v.back_at === null ? null : Date.parse(v.back_at),
-			isOnPaper: v.is_on_paper
-		})),
-		overdue_h: Number(own[0]?.overdue_h ?? USUAL_OVERDUE_h),
-		sites: sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last), ...spacingOf(s) })),
-		rounds: rounds.map((r) => ({ id: r.id, name: r.name, starts_ms: +new Date(r.starts_at), sites: r.sites })),
-		waiting: {
-			results: Number(waiting[0]?.results ?? 0),
-			visits: Number(waiting[0]?.visits ?? 0),
-			oldest_ms: waiting[0]?.oldest ? +new Date(waiting[0].oldest) : null
-		},
-		conflicts: conflicts.map((c) => ({ visitId: c.id, site: c.site })),
-		calibrations: await calibrationFacts(db, programId, now)
-	};
+	return conflicts.map((c) => ({ visitId: c.id, site: c.site }));
 }
 
 /** The last calibration and last use of each instrument that has a calibration rule. Use is read from the sheets of recent visits. */
 async function calibrationFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['calibrations']> {
 	const { rows } = await db.execute<{ instrument: string; parameter: string; limit_days: number; last: Date | null; last_used: Date }>(sql`
-		with used as (
-			select f.figure->>'instrument' as code, p.parameter, max(v.started_at) as last_used
-			from visit v, jsonb_each(v.sheet->'readings') as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
+		with recent as materialized (
+			select v.started_at, v.sheet->'readings' as readings from visit v
 			where v.program_id = ${programId} and v.started_at > ${now}::timestamptz - interval '45 days'
+		), used as (
+			select f.figure->>'instrument' as code, p.parameter, max(recent.started_at) as last_used
+			from recent, jsonb_each(recent.readings) as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
 			group by 1, 2
 		)
 		select i.code as instrument, u.parameter, (i.measures->u.parameter->>'calibrationDays')::float8 as limit_days, u.last_used,
