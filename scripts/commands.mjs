@@ -68,7 +68,7 @@ export const prepareDatabase = (env, args = [], options = {}) =>
 
 /** Starts the built application. Resolves once it answers; rejects when it ends first. */
 export function serve(env, { log = 'inherit' } = {}) {
-	const child = spawn(process.execPath, ['build'], { cwd: project, env: { ...process.env, ...env }, stdio: ['ignore', log, 'inherit'] });
+	const child = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: project, env: { ...process.env, ...env }, stdio: ['ignore', log, 'inherit'] });
 	// the code it ended with; one that was stopped on purpose ended well
 	const ended = new Promise((done) => child.on('exit', (code, signal) => done(code ?? (signal === 'SIGTERM' || signal === 'SIGINT' ? 0 : 1))));
 	const answers = async () => {

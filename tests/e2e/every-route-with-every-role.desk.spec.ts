@@ -115,6 +115,16 @@ test.describe('bad input at the door', () => {
 		expect(((await answer.json()) as { message: string }).message).toMatch(/10\.0 MB; at most 4 MB .* nothing was written/);
 	});
 
+	test('nobody guesses the type of a file that is served past the hooks', async ({ request }) => {
+		const page = await (await request.get('/sign-in')).text();
+		const script = /href="([^"]+\.js)"/.exec(page)?.[1] ?? '';
+		for (const path of ['/manifest.webmanifest', script]) {
+			const answer = await request.get(new URL(path, 'http://x/sign-in').pathname);
+			expect(answer.status(), path).toBe(200);
+			expect(answer.headers()['x-content-type-options'], path).toBe('nosniff');
+		}
+	});
+
 	test('the sign-in library’s own ways to change a password are shut: ours refuses weak ones and leaves a line', async ({ request, baseURL }) => {
 		for (const path of ['change-password', 'reset-password', 'update-user', 'sign-up/email', 'sign-in/email/']) {
 			const answer = await request.post(`/api/auth/${path}`, { headers: { origin: baseURL! }, data: { newPassword: 'password1234' } });

@@ -62,7 +62,7 @@ test('streams, sites, cards, teams, people, places and a circuit, each where the
 		Latitude: '50',
 		Longitude: '-20',
 		Elevation: '120',
-		'Landowner’s leave': 'given',
+		'Landowner’s permission': 'given',
 		'Ways to sample': ['wading', 'bank']
 	});
 	await page.goto('/library');
@@ -172,7 +172,7 @@ test('a file is looked at row by row, then written; a shelf is searched, sorted 
 	await page.getByRole('button', { name: 'Look at it' }).click();
 	await expect(page.getByText('there is no “Nowhere” in streams')).toBeVisible();
 	await expect(page.getByText('The row has 4 cells, the headings are 7.')).toBeVisible();
-	await page.getByLabel('Landowner’s leave').selectOption('asked');
+	await page.getByLabel('Landowner’s permission').selectOption('asked');
 	await page.getByLabel('Ways to sample').selectOption('bank');
 	await page.getByRole('button', { name: 'Look at it' }).click();
 	await page.getByRole('button', { name: 'Write 2 rows, leave out 2' }).click();
@@ -188,7 +188,7 @@ test('a file is looked at row by row, then written; a shelf is searched, sorted 
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'KE2' })).toBeVisible();
-	await expect(page.getByText('The landowner’s leave is asked for, not given yet: nobody should be sent here.')).toBeVisible();
+	await expect(page.getByText('The landowner’s permission is asked for, not given yet: nobody should be sent here.')).toBeVisible();
 });
 
 test('a file too large is refused before it is sent', async () => {

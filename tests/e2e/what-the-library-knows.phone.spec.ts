@@ -8,7 +8,7 @@ test('the phone tells on arrival what the library knows of the place, with no ne
 	await context.setOffline(true);
 	await page.getByText('Another site').click();
 	await page.getByRole('button', { name: 'Start at Hobbin 2' }).last().click();
-	await expect(page.getByText(/The landowner’s leave ended on 2026-05-02\./)).toBeVisible();
+	await expect(page.getByText(/The landowner’s permission ended on 2026-05-02\./)).toBeVisible();
 	await page.getByText('This place: photo, getting here, upstream').click();
 	await expect(page.getByText('From the ford, looking down.')).toBeVisible();
 

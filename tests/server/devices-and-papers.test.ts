@@ -18,6 +18,7 @@ import { dayWorks } from '../../src/lib/server/plan/day-works';
 import { loadSeason } from '../../src/lib/server/plan/season';
 import { tripsOf } from '../../src/lib/server/plan/trip';
 import { packSatchel } from '../../src/lib/server/sync/satchel';
+import { beside } from '../../src/lib/server/threads/beside';
 import { aPlan } from './a-plan';
 import { aDevice, now_ms, send } from './a-program';
 
@@ -194,6 +195,13 @@ describe('files', () => {
 		expect(readFile(Array.from({ length: 100_000 }, (_, i) => `h${i}`).join(','), 'sites')).toMatchObject({ why: expect.stringMatching(/headings/) as string });
 		expect(readFile(`code,name\n"${' x'.repeat(150_000)}",y\n`, 'sites')).toMatchObject({ why: expect.stringMatching(/more than 20,000 letters/) as string });
 		expect(performance.now() - began).toBeLessThan(5000);
+	});
+	it('of which too many come at once are answered in words: those that wait have a limit', async () => {
+		const all = await Promise.allSettled(Array.from({ length: 40 }, () => beside('read-file', 'code,name\nA,B\n', 'sites')));
+		const refused = all.filter((a) => a.status === 'rejected');
+		expect(refused).toHaveLength(40 - 18);
+		expect(refused[0]!.reason).toMatchObject({ status: 503, body: { message: expect.stringMatching(/Try again in a minute/) as string } });
+		expect(all[0]).toMatchObject({ status: 'fulfilled', value: { rows: [{ cells: { code: 'A', name: 'B' } }] } });
 	});
 });
 

@@ -17,7 +17,7 @@ const labels = roundLabels({
 });
 
 /** The pages of a PDF as pictures, coarser than any phone takes them. */
-function pictures(pdf: Buffer, dpi: number): PNG[] {
+function pictures(pdf: Uint8Array, dpi: number): PNG[] {
 	const folder = mkdtempSync(join(tmpdir(), 'labels-'));
 	writeFileSync(join(folder, 'labels.pdf'), pdf);
 	execFileSync('pdftoppm', ['-r', String(dpi), '-png', join(folder, 'labels.pdf'), join(folder, 'page')]);
@@ -55,10 +55,8 @@ describe('labels, printed and photographed', () => {
 		['roll', 1, 1, labels.length]
 	])('every code on the %s is read again, and there are no two alike', async (stock, across, down, pageCount) => {
 		const pdf = await printLabels(
-			labels,
-			(site) => `Tessel ${site}`,
-			stock,
-			(code) => `https://streams.example.org/sample?label=${code}`
+			labels.map((l) => ({ ...l, siteName: `Tessel ${l.site}`, address: `https://streams.example.org/sample?label=${l.code}` })),
+			stock
 		);
 		const pages = pictures(pdf, 200);
 		expect(pages).toHaveLength(pageCount);

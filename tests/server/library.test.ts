@@ -52,12 +52,12 @@ describe('one thing of the library', () => {
 		const program = await aLibrary();
 		const { who } = program;
 		const { id, texts } = await textsOf(program, 'sites', 'S1');
-		expect(await keepTexts(db, who, the('sites'), id, { ...texts, leave: 'given', ways: 'wading; bridge', wadingDepth_m: '0,25' }, now_ms)).toEqual({
+		expect(await keepTexts(db, who, the('sites'), id, { ...texts, permission: 'given', ways: 'wading; bridge', wadingDepth_m: '0,25' }, now_ms)).toEqual({
 			ok: true,
 			id
 		});
 		expect((await db.select().from(site).where(eq(site.id, id)))[0]).toMatchObject({
-			leave: 'given',
+			permission: 'given',
 			ways: ['wading', 'bridge'],
 			wadingDepth_m: 0.25,
 			name: 'Site 1'
@@ -65,7 +65,7 @@ describe('one thing of the library', () => {
 		const library = await loadLibrary(db, who.programId);
 		const [line] = await auditOf(db, who, the('sites'), id, library);
 		expect(line!.changes).toEqual([
-			{ label: 'Landowner’s leave', from: 'not needed', to: 'given' },
+			{ label: 'Landowner’s permission', from: 'not needed', to: 'given' },
 			{ label: 'Ways to sample', from: 'wading', to: 'wading; bridge' },
 			{ label: 'Own wading limit, depth', from: '', to: '0.25' }
 		]);
@@ -163,7 +163,7 @@ describe('a file', () => {
 	it('says row by row what it would do, and writes all that it may, or nothing', async () => {
 		const program = await aLibrary();
 		const csv =
-			'Code;Name;Stream;Above its mouth;Latitude;Longitude;Elevation;Landowner’s leave;Ways to sample\nS1;Site one;Stream;2;0;0;200;given;wading\nS2;Site 2;Stream;3,5;0,01;0;210;asked;bank\nS3;Site 3;Nowhere;1;0;0;1;given;bank\nS4;Site 4\n';
+			'Code;Name;Stream;Above its mouth;Latitude;Longitude;Elevation;Landowner’s permission;Ways to sample\nS1;Site one;Stream;2;0;0;200;given;wading\nS2;Site 2;Stream;3,5;0,01;0;210;asked;bank\nS3;Site 3;Nowhere;1;0;0;1;given;bank\nS4;Site 4\n';
 		const seen = await bringIn(program.who, 'sites', csv);
 		expect(seen.plan.lines.map((l) => [l.line, l.name, l.verdict, l.why[0]])).toEqual([
 			[2, 'S1', 'changed', undefined],

@@ -37,7 +37,7 @@ const site = {
 	latitude: '50',
 	longitude: '-20',
 	elevation_m: '120',
-	leave: 'given',
+	permission: 'given',
 	ways: 'wading'
 };
 const person = { name: 'Ada Fenn', initials: 'AF', email: 'ada@fenn.invalid', role: 'coordinator', weekdays: 'Mon; Tue' };
@@ -72,14 +72,14 @@ describe('what is typed', () => {
 		const { objections } = readRow(
 			the('sites'),
 			'x',
-			{ ...site, code: '7 x', latitude: '95', river_km: 'three', leave: 'perhaps', ways: '' },
+			{ ...site, code: '7 x', latitude: '95', river_km: 'three', permission: 'perhaps', ways: '' },
 			lookupIn(small())
 		);
 		expect(objections).toEqual([
 			{ field: 'code', why: 'Code: letters, digits and hyphens, a letter first.' },
 			{ field: 'river_km', why: 'Above its mouth: “three” is not a number.' },
 			{ field: 'latitude', why: 'Latitude lies between -90 and 90 °; 95 does not.' },
-			{ field: 'leave', why: 'Landowner’s leave is one of not needed, given, asked, refused; “perhaps” is not.' },
+			{ field: 'permission', why: 'Landowner’s permission is one of not needed, given, asked, refused; “perhaps” is not.' },
 			{ field: 'ways', why: 'Ways to sample is missing.' }
 		]);
 	});
@@ -139,7 +139,7 @@ describe('texts of any value come back as it', () => {
 		['sites', 'latitude', fc.double({ min: -90, max: 90, noNaN: true }).map((x) => x + 0)],
 		['sites', 'ways', fc.subarray(['wading', 'bank', 'bridge', 'pole'], { minLength: 1 })],
 		['sites', 'opens_min', fc.option(fc.integer({ min: 0, max: 1439 }))],
-		['sites', 'leaveUntil', fc.option(day)],
+		['sites', 'permissionUntil', fc.option(day)],
 		['sites', 'lowWaterAt', fc.option(day.map((d) => `${d} 06:20`))],
 		['people', 'weekdays', fc.subarray([1, 2, 3, 4, 5, 6, 0])],
 		['people', 'away', fc.array(fc.tuple(day, day).map((pair) => ({ from: [...pair].sort()[0]!, to: [...pair].sort()[1]! })))],
@@ -299,8 +299,8 @@ describe('a file of rows', () => {
 
 	it('what the file has no heading for is asked once for all rows', () => {
 		const file = rows({ code: 'KE5', name: 'Kell 5', latitude: '50', longitude: '-20' });
-		expect(plan('sites', file).missing).toEqual(['streamId', 'river_km', 'elevation_m', 'leave', 'ways']);
-		const filled = plan('sites', file, small(), { streamId: 'Kell', river_km: '1', elevation_m: '80', leave: 'asked', ways: 'bank' });
+		expect(plan('sites', file).missing).toEqual(['streamId', 'river_km', 'elevation_m', 'permission', 'ways']);
+		const filled = plan('sites', file, small(), { streamId: 'Kell', river_km: '1', elevation_m: '80', permission: 'asked', ways: 'bank' });
 		expect(filled.lines[0]).toMatchObject({ verdict: 'new', row: { river_km: 1, ways: ['bank'] } });
 		expect(filled.missing).toEqual([]);
 	});

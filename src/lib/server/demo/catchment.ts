@@ -209,8 +209,8 @@ export const siteNotes: Readonly<
 	Record<
 		string,
 		{
-			leave?: string;
-			leaveUntil_days?: number;
+			permission?: string;
+			permissionUntil_days?: number;
 			directions?: string;
 			access?: string;
 			landmarks?: string;
@@ -222,22 +222,27 @@ export const siteNotes: Readonly<
 	>
 > = {
 	TE1: {
-		leave: 'given',
+		permission: 'given',
 		directions: 'Forest road to the second barrier; the key is in the depot. Ten minutes on foot, keep right at the log pile.',
 		access: 'Steep path, rope at the last three metres.',
 		landmarks: 'Split boulder in mid-stream.',
 		photoPoint: 'From the boulder, looking up to the fallen pine.',
 		upstream: 'Plantation, nobody lives there.'
 	},
-	HO1: { leave: 'given', leaveUntil_days: 120, directions: 'Farm track; ask at the house if the gate is locked.', upstream: 'Pasture with cattle in summer.' },
+	HO1: {
+		permission: 'given',
+		permissionUntil_days: 120,
+		directions: 'Farm track; ask at the house if the gate is locked.',
+		upstream: 'Pasture with cattle in summer.'
+	},
 	HO2: {
-		leave: 'given',
-		leaveUntil_days: -12,
+		permission: 'given',
+		permissionUntil_days: -12,
 		directions: 'Same track as Hobbin 1, down to the ford.',
 		photoPoint: 'From the ford, looking down.',
 		upstream: 'The farm crossing and its yard.'
 	},
-	EB1: { leave: 'given', landmarks: 'Willow stakes in two rows.', upstream: 'The restored reach.' },
+	EB1: { permission: 'given', landmarks: 'Willow stakes in two rows.', upstream: 'The restored reach.' },
 	TE3: { upstream: 'The sluice: its keeper opens it without warning.', wadingDepth_m: 0.25 },
 	QU1: { directions: 'Lay-by at the lane, one car.', ways: ['bank', 'pole'], upstream: 'Houses on both sides, an old sewer.' },
 	TE4: {

@@ -76,8 +76,8 @@ export async function loadDemo(db: Db, now_ms: number, onProgress: (share: numbe
 }
 
 const notesOf = (code: string, now_ms: number) => {
-	const { leaveUntil_days, ...notes } = siteNotes[code] ?? {};
-	return { ...notes, ...(leaveUntil_days === undefined ? {} : { leaveUntil: isoDay(now_ms, leaveUntil_days) }) };
+	const { permissionUntil_days, ...notes } = siteNotes[code] ?? {};
+	return { ...notes, ...(permissionUntil_days === undefined ? {} : { permissionUntil: isoDay(now_ms, permissionUntil_days) }) };
 };
 
 async function demoUsers(db: Db): Promise<Map<string, string>> {

@@ -31,7 +31,7 @@ const CAUTION =
 	'Local rules, permits, the landowner’s permission and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
 
 /** The day on one page: when to leave, where to be when, and the last moment at the lab. */
-export const printRoundSheet = (round: PaperRound): Promise<Buffer> => {
+export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
 	const { plan } = round;
 	const site = (id: string) => round.sites.find((s) => s.id === id)!;
 	const lastMoment = plan.firstBottle_min === null || plan.slack.holding_min === null ? null : (plan.plated_min ?? 0) + plan.slack.holding_min;
@@ -71,7 +71,7 @@ export const printRoundSheet = (round: PaperRound): Promise<Buffer> => {
 };
 
 /** A blank sheet for each site, its steps in the order of the card's rules, in case a phone fails. */
-export const printFieldSheets = (round: PaperRound): Promise<Buffer> =>
+export const printFieldSheets = (round: PaperRound): Promise<Uint8Array> =>
 	print(
 		paperPage(
 			`Field sheets, ${round.title}`,
@@ -136,7 +136,7 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 }
 
 /** Who has the bottles, from when to when: what the phones have told is filled in, the rest is lines for a pencil. */
-export function printCustodyForm(round: PaperRound): Promise<Buffer> {
+export function printCustodyForm(round: PaperRound): Promise<Uint8Array> {
 	const bottles = round.sheets.flatMap((sheet) => Object.values(sheet.bottles ?? {}));
 	const hands = round.sheets
 		.flatMap((sheet) => Object.values(sheet.custody ?? {}))

@@ -3,14 +3,14 @@ import { counted, sayPlanDay } from '../../core/interpret';
 import type { BoardRound } from '../plan/season';
 import { paperPage, print, ruledTable } from './print';
 
+type PaperSeasonRound = Pick<BoardRound, 'day' | 'name' | 'state' | 'refusedBecause' | 'quality'> & { codes: string[]; initials: string[] };
+
 export interface PaperSeason {
 	program: string;
 	from: number;
 	to: number;
-	rounds: readonly BoardRound[];
-	/** Codes of a round's sites, and initials of its crew. */
-	codesOf: (round: BoardRound) => string[];
-	crewOf: (round: BoardRound) => string[];
+	/** With the codes of each round's sites, and the initials of its crew. */
+	rounds: readonly PaperSeasonRound[];
 }
 
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
@@ -18,15 +18,15 @@ const DAY_ms = 86_400_000;
 const marks: Record<BoardRound['state'], string> = { done: 'done', missed: 'missed', refused: 'refused', planned: '' };
 
 /** The season to pin on a wall: every round by month, with a blank for what came of it. */
-export function printSeasonSheet({ program, from, to, rounds, codesOf, crewOf }: PaperSeason): Promise<Buffer> {
+export function printSeasonSheet({ program, from, to, rounds }: PaperSeason): Promise<Uint8Array> {
 	const inSeason = rounds.filter((r) => r.day >= from && r.day <= to).sort((a, b) => a.day - b.day);
 	const months = [...new Set(inSeason.map((r) => MONTH.format(r.day * DAY_ms)))];
-	const duplicates = (r: BoardRound) => r.quality.map((q) => q.kind).join(', ');
-	const row = (r: BoardRound): Content[] => [
+	const duplicates = (r: PaperSeasonRound) => r.quality.map((q) => q.kind).join(', ');
+	const row = (r: PaperSeasonRound): Content[] => [
 		sayPlanDay(r.day),
 		r.name,
-		codesOf(r).join(' '),
-		crewOf(r).join(', ') || '________',
+		r.codes.join(' '),
+		r.initials.join(', ') || '________',
 		duplicates(r),
 		{ text: r.refusedBecause ? `refused: ${r.refusedBecause}` : marks[r.state], fontSize: 8.5 }
 	];

@@ -19,25 +19,26 @@ const QUIET = 10;
 const roleWords = { routine: '', duplicate: 'duplicate', blank: 'blank' } as const;
 const kindWords = { bacteria: 'bacteria, sterile', nutrients: 'nutrients', fresh: 'fresh nutrients, nothing added' } as const;
 
-/** The labels of a round as PDF. `addressOf` gives what the matrix code says: an address that opens the bottle in Sample. */
-export async function printLabels(
-	labels: readonly BottleLabel[],
-	nameOf: (site: string) => string,
-	stock: LabelStock,
-	addressOf: (code: string) => string
-): Promise<Buffer> {
+/** A label with the site's name, and what its matrix code says: an address that opens the bottle in Sample. */
+export interface PrintedLabel extends BottleLabel {
+	siteName: string;
+	address: string;
+}
+
+/** The labels of a round as PDF. */
+export async function printLabels(labels: readonly PrintedLabel[], stock: LabelStock): Promise<Uint8Array> {
 	const size = stocks[stock];
 	const code_mm = size.height - 6.5;
 	const codes = new Map<string, string>();
-	for (const { code } of labels) codes.set(code, await matrixCode(addressOf(code), { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }));
-	const cell = (label: BottleLabel): Content => ({
+	for (const { code, address } of labels) codes.set(code, await matrixCode(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }));
+	const cell = (label: PrintedLabel): Content => ({
 		columns: [
 			{ svg: codes.get(label.code)!, width: code_mm * MM },
 			{
 				width: '*',
 				stack: [
 					{ text: label.code, bold: true, fontSize: 10 },
-					{ text: nameOf(label.site), fontSize: 9 },
+					{ text: label.siteName, fontSize: 9 },
 					{ text: [kindWords[label.kind], ...(label.preserved ? [`, ${label.preserved}`] : [])], fontSize: 7.5 },
 					...(label.role === 'routine' ? [] : [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 9 }]),
 					{ text: 'filled at  ____ : ____', fontSize: 8, margin: [0, 3, 0, 0] as [number, number, number, number] },

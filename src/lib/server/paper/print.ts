@@ -12,7 +12,7 @@ pdfmake.setLocalAccessPolicy((path) => path.startsWith(folder));
 pdfmake.addFonts({ Text: { normal: font(400), bold: font(700), italics: font(400), bolditalics: font(700) } });
 
 /** A document as PDF, in our own typeface. Nothing is fetched, and no file but the typeface is read. */
-export const print = (document: TDocumentDefinitions): Promise<Buffer> =>
+export const print = (document: TDocumentDefinitions): Promise<Uint8Array> =>
 	pdfmake.createPdf({ ...document, defaultStyle: { font: 'Text', fontSize: 9, ...document.defaultStyle } }).getBuffer();
 
 /** An A4 page in the house's hand. */

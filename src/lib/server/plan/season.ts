@@ -2,7 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import { sql } from 'drizzle-orm';
 import { limitsOf, type MethodCard } from '../../core/method';
 import { inSentence } from '../../core/interpret';
-import { leaveMissing } from '../../core/library';
+import { permissionMissing } from '../../core/library';
 import {
 	isSouthern,
 	samplerTasks,
@@ -184,9 +184,9 @@ function barredFrom(place_: typeof site.$inferSelect | undefined, today: number)
 	if (!place_) return [];
 	const at = (why: string, from: number | null) => [{ siteId: place_.id, site: place_.name, why, from }];
 	if (place_.retiredOn !== null) return at('it is not visited any more', dayOfDate(place_.retiredOn));
-	const why = leaveMissing(place_, dateOfDay(today));
+	const why = permissionMissing(place_, dateOfDay(today));
 	if (why !== null) return at(inSentence(why), null);
-	return place_.leaveUntil !== null ? at('the permission ends before', dayOfDate(place_.leaveUntil) + 1) : [];
+	return place_.permissionUntil !== null ? at('the permission ends before', dayOfDate(place_.permissionUntil) + 1) : [];
 }
 
 /** What the samplers that stand in the stream ask for. */

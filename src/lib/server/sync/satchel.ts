@@ -1,5 +1,5 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import { leaveMissing } from '../../core/library';
+import { permissionMissing } from '../../core/library';
 import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { readScope } from '../access';
@@ -33,7 +33,7 @@ interface RoundRow extends Record<string, unknown> {
 /** What speaks against going to a site at all, in words; '' where nothing does. */
 function whyBarred(place: typeof site.$inferSelect, today: string): string {
 	if (place.retiredOn !== null) return `Not visited any more since ${place.retiredOn}.`;
-	const why = leaveMissing(place, today);
+	const why = permissionMissing(place, today);
 	return why === null ? '' : `${why}.`;
 }
 

@@ -80,8 +80,8 @@ export const sites = kind({
 		about: words({ label: 'What it is like', help: 'a few words, such as “below the farm crossing”', most: 120 }),
 		directions: words({ label: 'Directions', help: 'where to leave the car, which gate', most: 600 }),
 		access: words({ label: 'Access', help: 'steps, bank, key', most: 300 }),
-		leave: oneOf({ label: 'Landowner’s leave', options: ['not needed', 'given', 'asked', 'refused'] }),
-		leaveUntil: maybeDate({ label: 'Leave ends' }),
+		permission: oneOf({ label: 'Landowner’s permission', options: ['not needed', 'given', 'asked', 'refused'] }),
+		permissionUntil: maybeDate({ label: 'Permission ends' }),
 		landmarks: words({ label: 'Landmarks', help: 'how to know that this is the place', most: 300 }),
 		photoPoint: words({ label: 'Photo point', help: 'where to stand and what to aim at', most: 300 }),
 		hazards: words({ label: 'Hazards', most: 400 }),
@@ -95,7 +95,7 @@ export const sites = kind({
 		retiredOn: maybeDate({ label: 'Not visited since', help: 'its past stays; nothing is planned there any more' })
 	},
 	key: ['code'],
-	columns: ['code', 'name', 'streamId', 'river_km', 'leave', 'about'],
+	columns: ['code', 'name', 'streamId', 'river_km', 'permission', 'about'],
 	filter: 'streamId',
 	nameOf: (row) => row.code,
 	aliases: (row) => [row.code, row.name],
@@ -115,16 +115,18 @@ export const sites = kind({
 		];
 	},
 	doubts: (row, library, today) => [
-		...(leaveMissing(row, today) === null ? [] : [{ field: 'leave' as const, why: `${leaveMissing(row, today)!}: nobody should be sent here.` }]),
+		...(permissionMissing(row, today) === null
+			? []
+			: [{ field: 'permission' as const, why: `${permissionMissing(row, today)!}: nobody should be sent here.` }]),
 		...farFromStream(row, library)
 	]
 });
 
-/** Why the landowner's leave does not let anyone go to a site today, without a full stop; null where it does. */
-export function leaveMissing({ leave, leaveUntil }: { leave: string; leaveUntil: string | null }, today: string): string | null {
-	if (leave === 'refused') return 'The landowner has refused leave';
-	if (leave === 'asked') return 'The landowner’s leave is asked for, not given yet';
-	return leaveUntil !== null && leaveUntil < today ? `The landowner’s leave ended on ${leaveUntil}` : null;
+/** Why the landowner's permission does not let anyone go to a site today, without a full stop; null where it does. */
+export function permissionMissing({ permission, permissionUntil }: { permission: string; permissionUntil: string | null }, today: string): string | null {
+	if (permission === 'refused') return 'The landowner has refused permission';
+	if (permission === 'asked') return 'The landowner’s permission is asked for, not given yet';
+	return permissionUntil !== null && permissionUntil < today ? `The landowner’s permission ended on ${permissionUntil}` : null;
 }
 
 /** A site that lies much further from another on the same stream than the water between them is long. */

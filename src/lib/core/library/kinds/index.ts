@@ -27,5 +27,5 @@ export const kinds: readonly Kind[] = [
 
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
 
-export { leaveMissing } from './catchment';
+export { permissionMissing } from './catchment';
 export { isTimeZone } from './program';

@@ -44,9 +44,9 @@ export const site = pgTable(
 		longitude: doublePrecision().notNull(),
 		directions: text().notNull().default(''),
 		access: text().notNull().default(''),
-		/** The landowner's leave to go there, and the day it ends. */
-		leave: text().notNull().default('not needed'),
-		leaveUntil: text('leave_until'),
+		/** The landowner's permission to go there, and the day it ends. */
+		permission: text('leave').notNull().default('not needed'),
+		permissionUntil: text('leave_until'),
 		landmarks: text().notNull().default(''),
 		photoPoint: text('photo_point').notNull().default(''),
 		upstream: text().notNull().default(''),
@@ -67,7 +67,7 @@ export const site = pgTable(
 		unique().on(t.programId, t.code),
 		foreignKey({ columns: [t.programId, t.streamId], foreignColumns: [stream.programId, stream.id] }),
 		check('river_km_not_negative', sql`${t.river_km} >= 0`),
-		check('leave_known', sql`${t.leave} in ('not needed', 'given', 'asked', 'refused')`),
+		check('leave_known', sql`${t.permission} in ('not needed', 'given', 'asked', 'refused')`),
 		check('tide_whole', sql`(${t.lowWaterAt} is null) = (${t.tideReach_min} is null)`),
 		check('visits_begin_in_order', sql`${t.opens_min} < ${t.closes_min}`),
 		check('on_earth', sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180 and ${t.elevation_m} between -430 and 9000`)

@@ -1,9 +1,9 @@
 import { database } from '$lib/server/db/connect';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
-import { printSeasonSheet } from '$lib/server/paper/for-the-wall';
 import { loadSeason } from '$lib/server/plan/season';
 import { serverNow_ms } from '$lib/server/settings';
+import { beside } from '$lib/server/threads/beside';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) => {
@@ -12,13 +12,15 @@ export const GET: RequestHandler = async ({ locals }) => {
 	const { wire, rounds } = await loadSeason(db, member, serverNow_ms());
 	const { sites } = await streamNetwork(db, member.programId);
 	const people = await peopleOf(db, member.programId);
-	const pdf = await printSeasonSheet({
+	const pdf = await beside('season', {
 		program: member.program.name,
 		from: wire.from,
 		to: wire.to,
-		rounds,
-		codesOf: (r) => r.siteIds.map((id) => sites.find((s) => s.id === id)?.code ?? '?'),
-		crewOf: (r) => r.crew.map((id) => people[id]?.initials ?? '?')
+		rounds: rounds.map(({ day, name, state, refusedBecause, quality, siteIds, crew }) => ({
+			...{ day, name, state, refusedBecause, quality },
+			codes: siteIds.map((id) => sites.find((s) => s.id === id)?.code ?? '?'),
+			initials: crew.map((id) => people[id]?.initials ?? '?')
+		}))
 	});
 	return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="season.pdf"' } });
 };

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { database } from '$lib/server/db/connect';
 import { importFile } from '$lib/server/library/keep';
 import { loadLibrary } from '$lib/server/library/load';
-import { readFile } from '$lib/server/library/read-file';
 import { serverNow_ms } from '$lib/server/settings';
+import { beside } from '$lib/server/threads/beside';
 import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
 
@@ -40,7 +40,7 @@ export const actions: Actions = {
 		const asked = Asked.safeParse({ text: form.get('text') ?? '', defaults: form.get('defaults') ?? '{}', confirmed: form.get('confirmed') });
 		if (!asked.success) return fail(400, { why: asked.error.issues[0]!.message });
 		if (kind.name === 'program') return fail(400, { why: 'A program is not brought in from a file.' });
-		const read = readFile(asked.data.text, kind.name);
+		const read = await beside('read-file', asked.data.text, kind.name);
 		if ('why' in read) return fail(400, { why: read.why });
 		try {
 			const done = await importFile(database(), locals.member!, kind, { rows: read.rows, ...asked.data }, serverNow_ms());

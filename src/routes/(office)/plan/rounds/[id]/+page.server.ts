@@ -5,7 +5,7 @@ import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadRoundDay } from '$lib/server/plan/round-day';
-import { solveDay, TooMuchAtOnce } from '$lib/server/threads/solve-day';
+import { solveDay } from '$lib/server/threads/solve-day';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
 
@@ -18,10 +18,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	const day = z.uuid().safeParse(params.id).success ? await loadRoundDay(db, member, params.id, serverNow_ms()) : null;
 	if (!day) error(404, 'There is no such round in your program’s plan.');
 	const { question } = day;
-	const answers = await solveDay(question, day.alternatives, THIN_min).catch((trouble: unknown) => {
-		if (trouble instanceof TooMuchAtOnce) error(503, trouble.message);
-		throw trouble;
-	});
+	const answers = await solveDay(question, day.alternatives, THIN_min);
 	const round = { ...day, card: null }; // the card is for paper; the page needs none of it
 	return {
 		round,

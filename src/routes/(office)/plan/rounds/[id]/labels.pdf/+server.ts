@@ -2,10 +2,11 @@ import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { labelStocks, printLabels } from '$lib/server/paper/labels';
+import { labelStocks } from '$lib/server/paper/labels';
 import { dateOfDay } from '$lib/server/plan/local-day';
 import { labelsOf, loadRoundDay } from '$lib/server/plan/round-day';
 import { serverNow_ms, settings } from '$lib/server/settings';
+import { beside } from '$lib/server/threads/beside';
 import type { RequestHandler } from './$types';
 
 /** Bottle labels of a round, to be stuck on before anything is filled. */
@@ -16,11 +17,14 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	if (!can(locals.member!, 'see-round', { round })) error(403, 'The labels of a round are for its own team, and for those who answer for all.');
 	const labels = labelsOf(round);
 	if (labels.length === 0) error(404, 'This round’s card asks for no bottle.');
-	const pdf = await printLabels(
-		labels,
-		(code) => round.sites.find((s) => s.code === code)?.name ?? code,
-		stock,
-		(code) => `${settings().ORIGIN}/sample?label=${encodeURIComponent(code)}`
+	const pdf = await beside(
+		'labels',
+		labels.map((l) => ({
+			...l,
+			siteName: round.sites.find((s) => s.code === l.site)?.name ?? l.site,
+			address: `${settings().ORIGIN}/sample?label=${encodeURIComponent(l.code)}`
+		})),
+		stock
 	);
 	return new Response(new Uint8Array(pdf), {
 		headers: {

@@ -6,13 +6,11 @@ import { orderSteps } from '$lib/core/method';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
-import { printCustodyForm, printFieldSheets, printRoundSheet } from '$lib/server/paper/for-the-car';
 import { dateOfDay } from '$lib/server/plan/local-day';
 import { labelsOf, loadRoundDay, sheetsOfRound } from '$lib/server/plan/round-day';
 import { serverNow_ms } from '$lib/server/settings';
+import { beside } from '$lib/server/threads/beside';
 import type { RequestHandler } from './$types';
-
-const papers = { round: printRoundSheet, field: printFieldSheets, custody: printCustodyForm } as const;
 
 /** What a crew carries on paper: the round sheet, blank field sheets, or the custody form. */
 export const GET: RequestHandler = async ({ locals, params, url }) => {
@@ -25,7 +23,7 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	if (!round || !plan) error(404, 'There is no such round in your program’s plan, or no site of it can be reached in time.');
 	const people = await peopleOf(db, member.programId);
 	const order = orderSteps(round.card);
-	const pdf = await papers[what]({
+	const pdf = await beside(what, {
 		title: round.name,
 		date: sayPlanDay(round.day),
 		crew: round.crewIds.map((id) => people[id]?.name ?? '?').join(' and ') || 'Crew: ____________',

@@ -1,0 +1,22 @@
+import { dayAnswers } from '../../core/schedule';
+import { readFile } from '../library/read-file';
+import { printCustodyForm, printFieldSheets, printRoundSheet } from '../paper/for-the-car';
+import { printSeasonSheet } from '../paper/for-the-wall';
+import { printLabels } from '../paper/labels';
+
+/** What takes so long that nobody else should wait for it. What goes in and comes out is plain data: it is copied between threads. */
+export const jobs = {
+	day: dayAnswers,
+	'read-file': readFile,
+	round: printRoundSheet,
+	field: printFieldSheets,
+	custody: printCustodyForm,
+	labels: printLabels,
+	season: printSeasonSheet
+};
+
+export type Jobs = typeof jobs;
+export type JobName = keyof Jobs;
+
+/** Does one by its name. */
+export const doJob = (name: JobName, asked: readonly unknown[]): unknown => (jobs[name] as (...asked: readonly unknown[]) => unknown)(...asked);
