@@ -1,12 +1,12 @@
 import { and, eq } from 'drizzle-orm';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { v7 } from 'uuid';
 import { noteAccess, untoldAccess, markTold } from '../../src/lib/server/auth/access-events';
-import { addUser, choosePassword, joinToken, shutOut } from '../../src/lib/server/auth/library';
+import { addUser, auth, choosePassword, joinToken, shutOut } from '../../src/lib/server/auth/library';
 import { whyWeak } from '../../src/lib/server/auth/new-password';
 import { connectionPool, database, isDatabaseAway } from '../../src/lib/server/db/connect';
 import { entry, lateLine, member, program as programTable, session, verification, visit } from '../../src/lib/server/db/schema';
-import { told } from '../../src/lib/server/log';
+import { log, told } from '../../src/lib/server/log';
 import { setAside, setAsideOf } from '../../src/lib/server/reviews/set-aside';
 import { decideLateLines, waitingLateLines } from '../../src/lib/server/sync/late-decisions';
 import { packSatchel } from '../../src/lib/server/sync/satchel';
@@ -290,6 +290,11 @@ describe('the database', () => {
 			expect(one).toBeInstanceOf(Error);
 			expect(JSON.stringify(told(one))).not.toContain('secret-token');
 		}
+		const written = vi.spyOn(log, 'error').mockImplementation(() => undefined);
+		auth().options.logger.log('error', `INTERNAL_SERVER_ERROR ${String(query)}`, query);
+		expect(written).toHaveBeenCalledOnce();
+		expect(JSON.stringify(written.mock.calls)).not.toContain('secret-token');
+		written.mockRestore();
 	});
 	it('has limits of time for every connection', async () => {
 		const { rows } = await connectionPool().query<{ name: string; setting: string }>(

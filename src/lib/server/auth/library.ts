@@ -6,6 +6,7 @@ import { hashPassword } from 'better-auth/crypto';
 import { eq } from 'drizzle-orm';
 import { database, type Db } from '../db/connect';
 import * as schema from '../db/schema';
+import { libraryTold } from '../log';
 import { settings } from '../settings';
 import { noteAccess } from './access-events';
 
@@ -18,6 +19,7 @@ function make() {
 		baseURL: ORIGIN,
 		secret: KEEN_RIFFLE_SECRET,
 		telemetry: { enabled: false },
+		logger: { log: libraryTold },
 		database: drizzleAdapter(database(), { provider: 'pg', schema }),
 		// whoever holds a session from before a new password was chosen is out
 		emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10, revokeSessionsOnPasswordReset: true },
