@@ -5,12 +5,14 @@
 import pg from 'pg';
 import { database, connectionPool, migrateDatabase } from '../src/lib/server/db/connect';
 import { loadDemo } from '../src/lib/server/demo/load';
+import { bringOver } from '../src/lib/server/projection/bring-over';
 import { serverNow_ms, settings } from '../src/lib/server/settings';
 
 const url = settings().DATABASE_URL;
 const pool = new pg.Pool({ connectionString: url, max: 1 });
 await migrateDatabase(pool, 'src/lib/server/db/migrations');
 await pool.end();
+await bringOver(database(), serverNow_ms());
 
 if (process.argv.includes('--demo')) {
 	let said = -1;

@@ -91,7 +91,7 @@ const isOwn = (member: Member, visit: VisitSubject) => visit.openedBy === member
  * field's; a coordinator does everything.
  */
 function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
-	const isReview = path.startsWith('reviews/');
+	const isReview = /^(reviews|verdicts|reported)\//.test(path);
 	const isLab = /^(bottles\/[^/]+\/(results\/|(atLabAt|platedAt)$)|plates\/|titrations\/|custody\/)/.test(path);
 	switch (member.role) {
 		case 'coordinator':

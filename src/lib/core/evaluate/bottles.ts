@@ -27,6 +27,7 @@ function labFindings(id: string, bottle: BottleSheet): Finding[] {
 	return (Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][]).map(([parameter, found]) =>
 		finding({
 			parameter,
+			way: 'lab',
 			figure: figureIn(found, parameters[parameter].unit),
 			uncertainty: null,
 			readings: 1,

@@ -18,7 +18,7 @@ const PER_DEGREE = measured(0.0191, 0.001); // Standard Methods 2510 B; ISO 7888
 /** Under this the water counts as fresh, PSU. */
 const FRESH_PSU = 0.5;
 
-const derived = { source: 'derived', readings: 1 } as const;
+const derived = { way: 'derived', source: 'derived', readings: 1 } as const;
 
 interface Known {
 	value: Measured;

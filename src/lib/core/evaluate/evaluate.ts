@@ -1,24 +1,26 @@
-import { arithmeticWords, type Folded } from '../logbook';
+import { arithmeticWords, type Folded, type GaugingMethod } from '../logbook';
 import type { MethodCard } from '../method';
 import type { Flag } from '../quality';
 import { sayValue } from '../interpret';
-import { exactly, parameterCodes, type ParameterCode } from '../quantity';
+import { exactly } from '../quantity';
 import { arrivalFlags, conditionFlags } from './arrival';
 import { bottleFindings } from './bottles';
 import type { Context } from './context';
-import { finding as found } from './finding';
+import { comparedFlags } from './compared';
+import { rankOf } from './determination';
+import { finding } from './finding';
 import { derivedFindings } from './derived';
 import { fieldTestFlags } from './field-tests';
 import { handlingFlags } from './handling';
 import { gaugedOtherwise, repeatFlags } from './repeats';
 import { paperFlags } from './paper';
 import { gaugingViews } from './gauging';
-import type { Finding, Flow, Outcome } from './outcome';
+import type { Finding, Flow, GaugingView, Outcome } from './outcome';
 import { withHistory } from './history';
 import { pairFlags } from './pairs';
 import { plateFindings } from './plates';
 import { readingFindings } from './readings';
-import { reviewed } from './reviews';
+import { followingParents, reportedOf, reviewed } from './reviews';
 import { simpleGauging } from './simple-gauging';
 import { missingOf, orderFlags, stepStates } from './steps';
 import { titrationFindings } from './titrations';
@@ -39,20 +41,22 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const others = gauged.filter(([, g]) => !isBySection(wayTaken(g, flow))).map(([id, g]) => ({ id, ...simpleGauging(id, g, wayTaken(g, flow).method, card) }));
 	const readings = readingFindings(folded, card, context);
 	const titrations = titrationFindings(folded, card);
-	const derived = derivedFindings([...readings.findings, ...titrations.findings], sheet, card, context);
 	const bottles = bottleFindings(sheet, card, context);
 	const plates = plateFindings(sheet, card);
 	/** The first gauging is the visit's flow; what was gauged again stands beside it. */
-	const flows = [...gaugings.flatMap(bySection), ...others.flatMap((o) => o.findings.map((finding) => ({ id: o.id, finding })))].sort(firstGaugedFirst);
-	const findings = firstOfEach([
-		...readings.findings,
-		...titrations.findings,
-		...derived.findings,
-		...flows.slice(0, 1).map((f) => f.finding),
-		...bottles.findings,
-		...plates.findings
-	]);
-	const { results, flags: changed } = reviewed(findings, folded);
+	const flows = [
+		...gaugings.flatMap((g) => bySection(g, wayTaken(sheet.gaugings?.[g.id], flow).method)),
+		...others.flatMap((o) => o.findings.map((finding) => ({ id: o.id, finding })))
+	].sort(firstGaugedFirst);
+	const found = inOrder(
+		[...readings.findings, ...titrations.findings, ...flows.map((f) => f.finding), ...bottles.findings, ...plates.findings],
+		readings.flags
+	);
+	const reportedFirst = reportedOf(reviewed(found, folded).judged, folded).filter((d) => d.isReported);
+	const derived = derivedFindings(reportedFirst, sheet, card, context);
+	const { judged, flags: changed } = reviewed([...found, ...derived.findings], folded);
+	const determinations = followingParents(reportedOf(judged, folded));
+	const results = determinations.filter((d) => d.isReported);
 	const steps = stepStates(sheet, card, gaugings, results);
 	const flags: Flag[] = [
 		...arrivalFlags(sheet, card, gaugings, context),
@@ -67,9 +71,10 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		...repeatFlags(sheet, flows, card),
 		...bottles.flags,
 		...handlingFlags(sheet, card, context),
-		...fieldTestFlags(folded, card, findings),
+		...fieldTestFlags(folded, card, results),
 		...paperFlags(sheet),
 		...plates.flags,
+		...comparedFlags(determinations, card),
 		...pairFlags(sheet, card, context.duplicatesBefore),
 		...conflictFlags(folded),
 		...changed
@@ -77,6 +82,7 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const { usual } = context.site;
 	return {
 		folded,
+		determinations,
 		results,
 		gaugings,
 		flows,
@@ -88,19 +94,25 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	};
 }
 
-/** One figure for each parameter, in the parameters' order: where there are several ways, the first that gave one. */
-function firstOfEach(findings: readonly Finding[]): Finding[] {
-	const first = new Map<ParameterCode, Finding>();
-	for (const finding of findings) if (!first.has(finding.parameter)) first.set(finding.parameter, finding);
-	return parameterCodes.flatMap((code) => first.get(code) ?? []);
+/** A gauging that was made again stands behind everything. */
+const AGAIN = 1000;
+
+/** Determinations in the order in which they would be reported, whatever their parameter; of one way the first stays first. */
+function inOrder(findings: readonly Finding[], flags: readonly Flag[]): Finding[] {
+	const isOut = ({ place }: Finding) => flags.some((f) => (f.code === 'calibration-old' || f.code === 'calibration-missing') && f.path.startsWith(`${place}/`));
+	const isSecondGauging = ({ parameter, place }: Finding) => parameter === 'discharge' && place !== firstFlow;
+	const firstFlow = findings.find((f) => f.parameter === 'discharge')?.place;
+	const rank = new Map(findings.map((f) => [f, isSecondGauging(f) ? AGAIN : rankOf(f, isOut(f))]));
+	return [...findings].sort((a, b) => rank.get(a)! - rank.get(b)!);
 }
 
 /** A gauging of a section gives a discharge once both edges are known. */
-function bySection({ id, provisional, arithmetic, discharge_m3s, expanded_percent, verticals, working }: Outcome['gaugings'][number]): Flow[] {
+function bySection({ id, provisional, arithmetic, discharge_m3s, expanded_percent, verticals, working }: GaugingView, method: GaugingMethod): Flow[] {
 	if (provisional || discharge_m3s === null) return [];
 	const counted = verticals.filter((v) => v.share_percent !== null).length;
-	const finding = found({
+	const found = finding({
 		parameter: 'discharge',
+		way: method === 'sweep' ? 'sweep' : 'section',
 		figure: exactly(discharge_m3s, 'm3_s'),
 		uncertainty: expanded_percent === null ? null : Math.abs((expanded_percent / 100) * discharge_m3s),
 		readings: counted,
@@ -109,7 +121,7 @@ function bySection({ id, provisional, arithmetic, discharge_m3s, expanded_percen
 		working,
 		place: `gaugings/${id}`
 	});
-	return [{ id, finding }];
+	return [{ id, finding: found }];
 }
 
 const firstGaugedFirst = (a: Flow, b: Flow) => (a.id === 'main' ? -1 : b.id === 'main' ? 1 : a.id < b.id ? -1 : 1);

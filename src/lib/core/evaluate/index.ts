@@ -4,7 +4,7 @@ export { evaluate } from './evaluate';
 export type { Context, InstrumentFacts, Usual } from './context';
 // what it says
 export type { Flow, GaugingView, Missing, Outcome, Result, ReviewStatus, RunningClock, StepState, VerticalView } from './outcome';
-export { judgedText, undoubted } from './reviews';
+export { judgedText, undoubted, verdictPath } from './reviews';
 export { earlierDuplicates } from './earlier-duplicates';
 export { pathsOf, slotsAsked } from './steps';
 export { titrated } from './titrations';

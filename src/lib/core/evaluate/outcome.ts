@@ -3,16 +3,19 @@ import type { Arithmetic, Folded } from '../logbook';
 import type { InterpolatedVariance, NextVertical } from '../discharge';
 import type { Limits95 } from '../interpret';
 import type { Figure, ParameterCode, Working } from '../quantity';
-import type { Flag } from '../quality';
+import type { Flag, Way } from '../quality';
 
 export type ReviewStatus = 'waiting' | 'accepted' | 'qualified' | 'rejected';
 
 /** A figure before anybody has judged it. */
-export type Finding = Omit<Result, 'status' | 'review'>;
+export type Finding = Omit<Result, 'status' | 'review' | 'isReported' | 'choice'>;
 
-/** One parameter's figure for the visit: the mean of its readings, a derived figure, or what the lab found. */
+/** A determination: one parameter's figure found in one way, as the mean of its readings, a derived figure, or what the lab found. */
 export interface Result {
 	parameter: ParameterCode;
+	way: Way;
+	/** With the parameter the determination's own name, which stays. */
+	from: string;
 	/** In the parameter's own unit. */
 	figure: Figure;
 	/** Two standard uncertainties, in the same unit; null when the method has none. */
@@ -33,6 +36,10 @@ export interface Result {
 	isSimulated: boolean;
 	status: ReviewStatus;
 	review: { verdict: string; reason: string; by: string; at: string } | null;
+	/** Whether it is the one of its parameter that is reported. */
+	isReported: boolean;
+	/** Why, where a reviewer chose it. */
+	choice: { reason: string; by: string; at: string } | null;
 }
 
 /** Something with an earliest, a due and a last moment: a bottle still good, a plate to be read, a kit that develops, a net that dries. */
@@ -103,6 +110,9 @@ export interface Missing {
 /** What `evaluate` knows of a visit. */
 export interface Outcome {
 	folded: Folded;
+	/** Every figure that was found, in the parameters' order; of each parameter the reported one first. */
+	determinations: Result[];
+	/** The reported ones: one for each parameter. */
 	results: Result[];
 	gaugings: GaugingView[];
 	/** What was gauged, the first gauging first. */

@@ -40,6 +40,7 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 	return [
 		found({
 			parameter: 'e-coli',
+			way: 'plates',
 			figure: withQualifier(number, side, 'cfu_100mL'),
 			uncertainty: side === null && lower !== null && upper !== null ? (upper - lower) / 2 : null,
 			readings: platesUsed,

@@ -1,6 +1,6 @@
 import type { MethodCard } from '../method';
 import { instantOf, type Folded } from '../logbook';
-import { readingUncertainty, type Flag } from '../quality';
+import { readingUncertainty, type Flag, type Way } from '../quality';
 import {
 	amount,
 	exactly,
@@ -31,19 +31,29 @@ export function readingFindings({ sheet, lines }: Folded, card: MethodCard, { in
 	const flags: Flag[] = [];
 	const said = new Set<string>();
 	for (const [code, slots] of Object.entries(sheet.readings ?? {}) as [ParameterCode, Slots][]) {
-		const written = Object.keys(slots).map((slot) => lines.get(`readings/${code}/${slot}`)!.live!.at);
-		const seen = readingsOf(slots, code, written.join(' '), card, instruments);
-		if (seen.finding) findings.push(seen.finding);
-		for (const doubt of seen.flags) {
-			const same = JSON.stringify([doubt.code, doubt.evidence]); // three readings with one meter are one doubt about it
-			if (!said.has(same)) flags.push(doubt);
-			said.add(same);
+		for (const group of byWay(slots, code, card)) {
+			const written = Object.keys(group).map((slot) => lines.get(`readings/${code}/${slot}`)!.live!.at);
+			const seen = readingsOf(group, code, written.join(' '), card, instruments);
+			if (seen.finding) findings.push(seen.finding);
+			for (const doubt of seen.flags) {
+				const same = JSON.stringify([doubt.code, doubt.evidence]); // three readings with one meter are one doubt about it
+				if (!said.has(same)) flags.push(doubt);
+				said.add(same);
+			}
 		}
 	}
 	return { findings, flags };
 }
 
 type Slots = Record<string, Figure>;
+
+const isKitSlot = (slot: string, code: ParameterCode, card: MethodCard) => card.steps.some((s) => s.tool === 'kit' && s.parameter === code && s.id === slot);
+
+/** Readings that belong together: what a colour kit showed is not averaged with what an instrument says. */
+function byWay(slots: Slots, code: ParameterCode, card: MethodCard): Slots[] {
+	const [kits, others] = [true, false].map((kit) => Object.entries(slots).filter(([slot]) => isKitSlot(slot, code, card) === kit));
+	return [...(others!.length ? [Object.fromEntries(others!)] : []), ...kits!.map(([slot, figure]) => ({ [slot]: figure }))];
+}
 
 /** One parameter's readings; `written`: the clock readings at which each was, with a space between. */
 const readingsOf = remembered(findingOf);
@@ -63,10 +73,13 @@ function findingOf(slots: Slots, code: ParameterCode, written: string, card: Met
 	const facts = instrumentOf(instruments, code_)?.measures[code];
 	const numbers = steps.map((s) => s.number);
 	const { expanded, isAccuracyUnknown } = readingUncertainty(numbers, facts ?? {});
-	const block = blockOf(code, figures, card);
+	/** The kit's step, where it was read off one. */
+	const off = Object.keys(slots).find((slot) => isKitSlot(slot, code, card));
+	const block = off === undefined ? null : blockOf(code, figures, card);
 	const replicates = figures.length === 1 ? 'one reading' : `mean of ${figures.length} readings`;
 	const finding = found({
 		parameter: code,
+		way: wayOf(code, off !== undefined),
 		figure,
 		uncertainty: block ?? expanded,
 		readings: figures.length,
@@ -79,10 +92,17 @@ function findingOf(slots: Slots, code: ParameterCode, written: string, card: Met
 					: replicates,
 		working:
 			figures.length > 1 && amount(figure).qualifier === null ? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[code].unit].symbol } : null,
-		place: `readings/${code}`,
+		place: off === undefined ? `readings/${code}` : `readings/${code}/${off}`,
 		isSimulated: figures.some(isFromStandIn)
 	});
 	return { finding, flags };
+}
+
+/** How a reading was made: off a chart, by eye down a tube or a disc, or with an instrument, whether it was named or not. */
+function wayOf(code: ParameterCode, isOffChart: boolean): Way {
+	if (isOffChart) return 'kit';
+	if (code === 'tube-depth') return 'tube';
+	return code === 'disc-depth' ? 'disc' : 'meter';
 }
 
 /** Half of the wider step to a neighbouring block of the card's chart, in the parameter's own unit; null where the figure is not off a chart. */

@@ -1,5 +1,5 @@
 import { instantOf, type Folded, type Verdict } from '../logbook';
-import { amount, parameters, writeExactly, writeFigure, type ParameterCode } from '../quantity';
+import { amount, parameterCodes, parameters, writeExactly, writeFigure, type ParameterCode } from '../quantity';
 import { isAboutPeople, type Flag } from '../quality';
 import type { Result, ReviewStatus } from './outcome';
 import type { Finding } from './outcome';
@@ -13,30 +13,73 @@ export const judgedText = (finding: Pick<Finding, 'figure' | 'parameter'>): stri
 const judgedBefore = ({ figure, parameter }: Pick<Finding, 'figure' | 'parameter'>): string =>
 	writeExactly(figure, amount(figure).number.toFixed(parameters[parameter].decimals));
 
+/** A determination with what reviewers said of it. */
+export type Judged = Omit<Result, 'isReported' | 'choice'>;
+
 /**
- * Findings with what reviewers said of them. A figure that changed after its review waits again, and says so. A figure that was
- * worked out from others follows them: rejected with them, and no better than qualified where one of them is.
+ * Determinations with what reviewers said of them; those of one parameter stand in the order in which they would be reported. A
+ * figure that changed after its review waits again, and says so.
  */
-export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded): { results: Result[]; flags: Flag[] } {
+export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded): { judged: Judged[]; flags: Flag[] } {
 	const flags: Flag[] = [];
-	const results = findings.map((finding): Result => {
-		const path = `reviews/${finding.parameter}`;
-		const verdict = sheet.reviews?.[finding.parameter];
+	const judged = findings.map((finding): Judged => {
+		const { parameter } = finding;
+		const { path, verdict } = wordOn(finding, findings, sheet);
 		const entry = lines.get(path)?.live;
 		if (!verdict || !entry) return { ...finding, status: 'waiting', review: null };
 		const review = { verdict: verdict.verdict, reason: verdict.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() };
-		const now = judgedText(finding);
-		if (verdict.judged === now || verdict.judged === judgedBefore(finding)) return { ...finding, status: statusOf[verdict.verdict], review };
-		flags.push({
-			code: 'changed-since-review',
-			path,
-			parameter: finding.parameter,
-			evidence: { parameter: parameters[finding.parameter].name, judged: verdict.judged, now }
-		});
+		if (isOf(verdict, finding)) return { ...finding, status: statusOf[verdict.verdict], review };
+		const evidence = { parameter: parameters[parameter].name, judged: verdict.judged, now: judgedText(finding) };
+		flags.push({ code: 'changed-since-review', path, parameter, evidence });
 		return { ...finding, status: 'waiting', review };
 	});
-	const statusOfParent = new Map(results.map((r) => [r.parameter, r.status]));
-	return { results: results.map((r) => ({ ...r, status: asParents(r, statusOfParent) })), flags };
+	return { judged, flags };
+}
+
+const isOf = (verdict: Verdict, finding: Finding) => verdict.judged === judgedText(finding) || verdict.judged === judgedBefore(finding);
+
+/**
+ * Where the word on a determination stands. Older logbooks have one for each parameter: it is about the figure that it quotes, and
+ * where none is like that any more, about the one that would be reported.
+ */
+function wordOn(finding: Finding, all: readonly Finding[], { verdicts, reviews }: Folded['sheet']): { path: string; verdict: Verdict | undefined } {
+	const { parameter, from } = finding;
+	const own = verdicts?.[parameter]?.[from];
+	const older = reviews?.[parameter];
+	if (own || !older) return { path: verdictPath(finding), verdict: own };
+	const same = all.filter((f) => f.parameter === parameter);
+	const meant = same.find((f) => isOf(older, f)) ?? same[0];
+	return { path: `reviews/${parameter}`, verdict: meant === finding ? older : undefined };
+}
+
+/** The place in the sheet of a reviewer's word on a determination. */
+export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'from'>): string => `verdicts/${parameter}/${from}`;
+
+/**
+ * Says of each parameter which determination is reported: the one that a reviewer chose, else the first in the order; never one that
+ * was rejected, while there is another.
+ */
+export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded): Result[] {
+	return parameterCodes.flatMap((parameter): Result[] => {
+		const all = judged.filter((d) => d.parameter === parameter);
+		const left = all.filter((d) => d.status !== 'rejected');
+		const asked = sheet.reported?.[parameter];
+		const entry = lines.get(`reported/${parameter}`)?.live;
+		const wanted = left.find((d) => d.from === asked?.from);
+		const first = wanted ?? left[0] ?? all[0];
+		const choice = wanted && asked && entry ? { reason: asked.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() } : null;
+		return [...all.filter((d) => d === first), ...all.filter((d) => d !== first)].map((d) => ({
+			...d,
+			isReported: d === first,
+			choice: d === first ? choice : null
+		}));
+	});
+}
+
+/** A figure that was worked out from others follows them: rejected with them, and no better than qualified where one of them is. */
+export function followingParents(determinations: readonly Result[]): Result[] {
+	const of = new Map(determinations.filter((d) => d.isReported).map((d) => [d.parameter, d.status]));
+	return determinations.map((d) => ({ ...d, status: asParents(d, of) }));
 }
 
 function asParents({ parents, status }: Result, of: ReadonlyMap<string, ReviewStatus>): ReviewStatus {

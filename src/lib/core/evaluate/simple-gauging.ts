@@ -1,7 +1,7 @@
 import { FLOAT_COEFFICIENT_GIVE, floatCoefficient, floatDischarge, flumeDischarge, USUAL_SUBMERGENCE, volumetricDischarge } from '../discharge';
 import { limitsOf, type Limits, type MethodCard } from '../method';
 import type { GaugingMethod, Sheet } from '../logbook';
-import { coverage, type Flag } from '../quality';
+import { coverage, type Flag, type Way } from '../quality';
 import { exactly, follows, inPlaceUnit, measured, writeNumber, type Working } from '../quantity';
 import { mean, quantile, standardDeviation } from '../statistics';
 import { finding as found } from './finding';
@@ -30,9 +30,10 @@ const lacking = (id: string, lacks: string, flags: Flag[] = []): Told => ({
 	flags: [...flags, { ...at(id), code: 'gauging-incomplete', evidence: { lacks } }]
 });
 
-function flow(id: string, discharge_m3s: number, uncertainty: number | null, readings: number, basis: string, working: Working | null): Finding {
+function flow(id: string, way: Way, discharge_m3s: number, uncertainty: number | null, readings: number, basis: string, working: Working | null): Finding {
 	return found({
 		parameter: 'discharge',
+		way,
 		figure: exactly(discharge_m3s, 'm3_s'),
 		uncertainty,
 		readings,
@@ -73,7 +74,7 @@ function byFloats(id: string, { floats, wettedWidth_m }: GaugingSheet, limits: L
 	);
 	const by = floats.coefficient !== undefined || limits.floatCoefficient !== undefined ? '' : ` at ${writeNumber(Number(depth_m!.toFixed(2)))} m of depth`;
 	const basis = `${runTimes_s.length} ${runTimes_s.length === 1 ? 'float' : 'floats'} over ${writeNumber(length_m)} m, surface speed × ${writeNumber(Number(coefficient.toFixed(3)))}${by}`;
-	return { findings: [flow(id, worked.discharge_m3s, sure?.uncertainty ?? null, runTimes_s.length, basis, worked.working)], flags };
+	return { findings: [flow(id, 'float', worked.discharge_m3s, sure?.uncertainty ?? null, runTimes_s.length, basis, worked.working)], flags };
 }
 
 /** How many times longer or shorter than the others a run may be before it is asked about. */
@@ -103,7 +104,7 @@ function byBucket(id: string, gauging: GaugingSheet): Told {
 	const worked = volumetricDischarge({ fills });
 	const uncertainty = ofMean(fills.map((f) => f.volume_L / 1000 / f.time_s));
 	const basis = fills.length === 1 ? 'one fill of a bucket' : `${fills.length} fills of a bucket`;
-	return { findings: [flow(id, worked.discharge_m3s, uncertainty, fills.length, basis, worked.working)], flags };
+	return { findings: [flow(id, 'bucket', worked.discharge_m3s, uncertainty, fills.length, basis, worked.working)], flags };
 }
 
 function throughFlume(id: string, { flume }: GaugingSheet, limits: Limits): Told {
@@ -126,5 +127,5 @@ function throughFlume(id: string, { flume }: GaugingSheet, limits: Limits): Told
 	if (reasons.some((r) => r !== 'submerged'))
 		flags.push({ ...at(id), code: 'flume-out-of-range', evidence: { head_m, low_m: rating.minimumHead_m, high_m: rating.maximumHead_m } });
 	const which = flume.rating ? `${flume.rating.name}, ` : 'flume, ';
-	return { findings: valid ? [flow(id, discharge_m3s, null, 1, `${which}head ${writeNumber(head_m)} m`, null)] : [], flags };
+	return { findings: valid ? [flow(id, 'flume', discharge_m3s, null, 1, `${which}head ${writeNumber(head_m)} m`, null)] : [], flags };
 }

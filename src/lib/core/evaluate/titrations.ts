@@ -54,6 +54,7 @@ export function titrationFindings({ sheet, lines }: Folded, card: MethodCard): {
 		findings: [
 			found({
 				parameter: 'dissolved-oxygen',
+				way: 'titration',
 				figure: exactly(middle.number, 'mg_L'),
 				uncertainty: howSure(steps, mean(drop_mgL)!, limits.drop_percent),
 				readings: steps.length,

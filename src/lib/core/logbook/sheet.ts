@@ -36,6 +36,9 @@ export const Verdict = z
 	.refine((v) => v.verdict === 'accept' || v.reason.trim() !== '', { error: 'to qualify or reject needs a reason', path: ['reason'] });
 export type Verdict = z.infer<typeof Verdict>;
 
+/** Which determination of a parameter a reviewer wants reported, by where in the sheet it comes from. */
+const Choice = z.strictObject({ from: SheetId, reason: Text.trim().min(1, 'say why this one').max(500, 'at most 500 letters') });
+
 export const SheetSchema = z.object({
 	opening: leaf(Opening),
 	arrival,
@@ -84,7 +87,11 @@ export const SheetSchema = z.object({
 			looked: z.record(SheetId, leaf(YesNo)).optional()
 		})
 		.optional(),
-	reviews: z.partialRecord(z.enum(parameterCodes), leaf(Verdict)).optional()
+	/** As it was once: the word on whichever figure of the parameter was reported then. */
+	reviews: z.partialRecord(z.enum(parameterCodes), leaf(Verdict)).optional(),
+	/** The word on each determination, by where in the sheet it comes from. */
+	verdicts: z.partialRecord(z.enum(parameterCodes), z.record(SheetId, leaf(Verdict))).optional(),
+	reported: z.partialRecord(z.enum(parameterCodes), leaf(Choice)).optional()
 });
 
 /** A visit's sheet: what its live entries say, at the places the schema names. */

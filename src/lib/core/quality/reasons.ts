@@ -1,4 +1,5 @@
 import type { Unit } from '../quantity';
+import type { Way } from './ways';
 
 /*
  * The one catalogue of doubts. Each code has its weight and the evidence that goes with it; the sentence for it stands in
@@ -87,6 +88,7 @@ export interface Evidence {
 	'titration-bubble': { bottle: string };
 	'floc-unsettled': { bottle: string; after_s: number; settle_s: number };
 	'titrated-late': { bottle: string; after_h: number; limit_h: number };
+	'ways-apart': { parameter: string; reported: string; by: Way; other: string; otherBy: Way; guessed_percent: number };
 	'titrations-apart': { lowest: string; highest: string; limit: string };
 	'disc-spoiled': { why: string };
 	'disc-turned': { lost: string; seen: string };
@@ -180,6 +182,7 @@ export const weights = {
 	'titration-bubble': 'spoils',
 	'floc-unsettled': 'ask',
 	'titrated-late': 'ask',
+	'ways-apart': 'ask',
 	'titrations-apart': 'ask',
 	'disc-spoiled': 'ask',
 	'disc-turned': 'ask',

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { judgedText } from '../../core/evaluate';
+import { judgedText, verdictPath } from '../../core/evaluate';
 import type { Verdict } from '../../core/logbook';
 import { withQualifier, type ParameterCode, type Qualifier, type Unit } from '../../core/quantity';
 import type { FlagCode } from '../../core/quality';
@@ -17,6 +17,7 @@ interface ToJudge extends Record<string, unknown> {
 	visit_id: string;
 	started_at: string;
 	parameter: ParameterCode;
+	comes_from: string;
 	value: number;
 	qualifier: Qualifier;
 	unit: Unit;
@@ -26,17 +27,17 @@ interface ToJudge extends Record<string, unknown> {
 /** The demo's reviewer has judged everything but the last weeks, with a reason where there was a doubt. */
 export async function reviewVisits(tx: Db, programId: string, reviewer: Writer & { member: Member }, now_ms: number, chance: Chance): Promise<void> {
 	const { rows } = await tx.execute<ToJudge>(sql`
-		select r.visit_id, v.started_at, r.parameter, r.value, r.qualifier, r.unit,
+		select r.visit_id, v.started_at, r.parameter, r.comes_from, r.value, r.qualifier, r.unit,
 			array(select f.code from flag f where f.program_id = r.program_id and f.visit_id = r.visit_id and f.parameter = r.parameter) as flags
 		from result r join visit v on v.program_id = r.program_id and v.id = r.visit_id
-		where r.program_id = ${programId} and v.started_at < ${new Date(now_ms - REVIEWED_AFTER_days * DAY_ms).toISOString()}
+		where r.program_id = ${programId} and r.is_reported and v.started_at < ${new Date(now_ms - REVIEWED_AFTER_days * DAY_ms).toISOString()}
 			and not exists (select 1 from flag f where f.program_id = r.program_id and f.visit_id = r.visit_id and f.code = 'two-values')
 		order by v.started_at, r.parameter`);
 	const entries = rows.map((row) => {
 		const reviewedAt_ms = Math.min(now_ms - DAY_ms, Date.parse(row.started_at) + 9 * DAY_ms);
 		const { entries: written, write } = logbookWriter({ id: row.visit_id, startedAt_ms: reviewedAt_ms }, chance);
 		const judged = judgedText({ parameter: row.parameter, figure: withQualifier(row.value, row.qualifier, row.unit) });
-		write(reviewer, 0, `reviews/${row.parameter}`, { ...opinion(row), judged });
+		write(reviewer, 0, verdictPath({ parameter: row.parameter, from: row.comes_from }), { ...opinion(row), judged });
 		return written[0]!;
 	});
 	for (let i = 0; i < entries.length; i += AT_ONCE) {

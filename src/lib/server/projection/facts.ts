@@ -166,7 +166,7 @@ export async function usualBefore(
 	const { rows } = await db.execute<{ visit_id: string; parameter: ParameterCode; low: number; high: number; visits: number }>(sql`
 		select q.id as visit_id, r.parameter, min(r.value) as low, max(r.value) as high, count(*)::int as visits
 		from jsonb_to_recordset(${asked}::jsonb) as q(id uuid, site_id uuid, at timestamptz)
-		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.status <> 'rejected' and not r.is_simulated
+		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.is_reported and r.status <> 'rejected' and not r.is_simulated
 			and r.at < q.at and r.at > q.at - ${HISTORY}::interval
 		group by q.id, r.parameter`);
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
-import { evaluate, withHistory, type Context, type Outcome } from '../../core/evaluate';
-import { fold, instantOf } from '../../core/logbook';
+import { evaluate, verdictPath, withHistory, type Context, type Outcome } from '../../core/evaluate';
+import { fold, instantOf, type Verdict } from '../../core/logbook';
 import type { Flag } from '../../core/quality';
-import { amount } from '../../core/quantity';
+import { amount, type ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
 import { tripsOf } from '../plan/trip';
 import { usualBefore, visitFacts, type VisitFacts } from './facts';
@@ -66,7 +66,7 @@ async function refreshUsual(db: Db, programId: string, siteIds: readonly string[
 	await db.execute(sql`
 		insert into site_usual (program_id, site_id, parameter, low, high, visits)
 		select program_id, site_id, parameter, min(value), max(value), count(distinct visit_id) from result
-		where program_id = ${programId} and site_id = ${sites} and status <> 'rejected' and not is_simulated group by 1, 2, 3`);
+		where program_id = ${programId} and site_id = ${sites} and is_reported and status <> 'rejected' and not is_simulated group by 1, 2, 3`);
 }
 
 export interface Worked {
@@ -103,7 +103,7 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 	if (worked.length === 0) return;
 	await db.execute(sql`delete from result where program_id = ${programId} and visit_id = ${ids(worked)}`);
 	const results = worked.flatMap(({ visit, outcome }) =>
-		outcome.results.map((r) => {
+		outcome.determinations.map((r) => {
 			const { number: value, qualifier } = amount(r.figure);
 			return {
 				...r,
@@ -112,6 +112,8 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 				unit: r.figure.unit,
 				lower: r.limits?.lower ?? null,
 				upper: r.limits?.upper ?? null,
+				comes_from: r.from,
+				is_reported: r.isReported,
 				is_simulated: r.isSimulated,
 				site_id: visit.siteId,
 				at: visit.startedAt,
@@ -119,15 +121,16 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 				figure: undefined,
 				limits: undefined,
 				working: undefined,
-				review: undefined
+				review: undefined,
+				choice: undefined
 			};
 		})
 	);
 	if (results.length === 0) return;
 	await db.execute(sql`
-		insert into result (program_id, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
-		select ${programId}, site_id, parameter, at, visit_id, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated
-		from jsonb_to_recordset(${rows(results)}) as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, value float8,
+		insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
+		select ${programId}, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated
+		from jsonb_to_recordset(${rows(results)}) as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, comes_from text, way text, is_reported bool, value float8,
 			qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int, source result_source, basis text,
 			status review_status, is_simulated bool)`);
 }
@@ -168,20 +171,26 @@ async function writeFlags(db: Db, programId: string, worked: readonly Worked[]):
 async function writeReviews(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
 	if (worked.length === 0) return;
 	await db.execute(sql`delete from review where program_id = ${programId} and visit_id = ${ids(worked)}`);
-	const reviews = worked.flatMap(({ visit, outcome: { folded } }) =>
-		Object.entries(folded.sheet.reviews ?? {}).flatMap(([parameter, said]) => {
-			const entry = folded.lines.get(`reviews/${parameter}`)?.live;
+	const reviews = worked.flatMap(({ visit, outcome: { folded } }) => {
+		const line = (path: string, parameter: string, comes_from: string, said: Verdict | undefined) => {
+			const entry = folded.lines.get(path)?.live;
 			if (!entry || !said) return [];
-			return [
-				{ visit_id: visit.id, parameter, entry_id: entry.id, verdict: said.verdict, reason: said.reason, by: entry.by, at: new Date(instantOf(entry.at)) }
-			];
-		})
-	);
+			const { verdict, reason } = said;
+			return [{ visit_id: visit.id, parameter, comes_from, entry_id: entry.id, verdict, reason, by: entry.by, at: new Date(instantOf(entry.at)) }];
+		};
+		const { reviews: older, verdicts } = folded.sheet;
+		return [
+			...Object.entries(older ?? {}).flatMap(([parameter, said]) => line(`reviews/${parameter}`, parameter, '', said)),
+			...Object.entries(verdicts ?? {}).flatMap(([parameter, all]) =>
+				Object.entries(all).flatMap(([from, said]) => line(verdictPath({ parameter: parameter as ParameterCode, from }), parameter, from, said))
+			)
+		];
+	});
 	if (reviews.length === 0) return;
 	await db.execute(sql`
-		insert into review (program_id, visit_id, parameter, entry_id, verdict, reason, by_member_id, at)
-		select ${programId}, visit_id, parameter, entry_id, verdict, reason, by, at
-		from jsonb_to_recordset(${rows(reviews)}) as r(visit_id uuid, parameter text, entry_id uuid, verdict verdict, reason text, by uuid, at timestamptz)`);
+		insert into review (program_id, visit_id, parameter, comes_from, entry_id, verdict, reason, by_member_id, at)
+		select ${programId}, visit_id, parameter, comes_from, entry_id, verdict, reason, by, at
+		from jsonb_to_recordset(${rows(reviews)}) as r(visit_id uuid, parameter text, comes_from text, entry_id uuid, verdict verdict, reason text, by uuid, at timestamptz)`);
 }
 
 async function writeClocks(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {

@@ -1,7 +1,6 @@
 import { v7 } from 'uuid';
-import { judgedText, undoubted } from '../../core/evaluate';
+import { judgedText, undoubted, verdictPath, type Result } from '../../core/evaluate';
 import { tick, type Entry, type Verdict } from '../../core/logbook';
-import type { ParameterCode } from '../../core/quantity';
 import { can, type Member } from '../access';
 import type { Db } from '../db/connect';
 import { usualBefore, visitFacts } from '../projection/facts';
@@ -18,28 +17,44 @@ export async function workedVisit(db: Db, programId: string, visitId: string, no
 
 export type Done = { ok: true } | { ok: false; why: string };
 
-/** A reviewer's word on one result, written as a line of the visit's logbook. */
-export async function judgeResult(db: Db, member: Member, visitId: string, said: Verdict & { parameter: ParameterCode }, now_ms: number): Promise<Done> {
+/** A determination by its parameter and where it comes from; without the latter the reported one. */
+type Which = Pick<Result, 'parameter'> & { from?: string | undefined };
+
+const found = (worked: Worked | null, { parameter, from }: Which): Result | undefined =>
+	worked?.outcome.determinations.find((d) => d.parameter === parameter && (from === undefined ? d.isReported : d.from === from));
+
+/** A reviewer's word on one determination, written as a line of the visit's logbook. */
+export async function judgeResult(db: Db, member: Member, visitId: string, said: Verdict & Which, now_ms: number): Promise<Done> {
 	const worked = await workedVisit(db, member.programId, visitId, now_ms);
-	const result = worked?.outcome.results.find((r) => r.parameter === said.parameter);
+	const result = found(worked, said);
 	if (!worked || !result) return { ok: false, why: 'This visit has no such result.' };
 	const stands = judgedText(result);
 	if (stands !== said.judged) return { ok: false, why: `The figure changed while you were reading: it was ${said.judged} and is now ${stands}. Look again.` };
-	const path = `reviews/${said.parameter}`;
-	const was = worked.outcome.folded.lines.get(path)?.live?.id ?? null;
-	return writeLines(db, member, worked, [{ path, op: 'set', value: { verdict: said.verdict, reason: said.reason, judged: said.judged }, was }], now_ms);
+	const { verdict, reason, judged } = said;
+	return writeLines(db, member, worked, [setAt(worked, verdictPath(result), { verdict, reason, judged })], now_ms);
 }
+
+/** Which determination of a parameter is reported, where a reviewer wants another than the rule's. */
+export async function chooseReported(db: Db, member: Member, visitId: string, said: Which & { reason: string }, now_ms: number): Promise<Done> {
+	const worked = await workedVisit(db, member.programId, visitId, now_ms);
+	const result = found(worked, said);
+	if (!worked || !result) return { ok: false, why: 'This visit has no such result.' };
+	if (result.status === 'rejected') return { ok: false, why: 'What was rejected is not reported. Judge it otherwise first.' };
+	return writeLines(db, member, worked, [setAt(worked, `reported/${said.parameter}`, { from: result.from, reason: said.reason })], now_ms);
+}
+
+const setAt = ({ outcome }: Worked, path: string, value: unknown): NewLine => ({
+	path,
+	op: 'set',
+	value,
+	was: outcome.folded.lines.get(path)?.live?.id ?? null
+});
 
 /** Accepts in one go every result of a visit that waits and that nothing is doubtful about. Says how many those were. */
 export async function acceptUndoubted(db: Db, member: Member, visitId: string, now_ms: number): Promise<Done> {
 	const worked = await workedVisit(db, member.programId, visitId, now_ms);
 	if (!worked) return { ok: false, why: 'The program has no such visit.' };
-	const lines = undoubted(worked.outcome).map((result) => ({
-		path: `reviews/${result.parameter}`,
-		op: 'set' as const,
-		value: { verdict: 'accept', reason: '', judged: judgedText(result) },
-		was: worked.outcome.folded.lines.get(`reviews/${result.parameter}`)?.live?.id ?? null
-	}));
+	const lines = undoubted(worked.outcome).map((r) => setAt(worked, verdictPath(r), { verdict: 'accept', reason: '', judged: judgedText(r) }));
 	return writeLines(db, member, worked, lines, now_ms);
 }
 

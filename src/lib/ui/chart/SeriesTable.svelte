@@ -15,7 +15,7 @@
 </script>
 
 <script lang="ts">
-	import { sayDay, sayVerdict, verdictOn } from '$lib/core/interpret';
+	import { sayDay, sayVerdict, verdictOn, wayWords } from '$lib/core/interpret';
 	import { parameters, units, withQualifier, writeFigure, type Parameter } from '$lib/core/quantity';
 
 	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
@@ -41,7 +41,9 @@
 		</table>
 	{:else}
 		<table>
-			<thead><tr><th>Day</th><th class="number">{known.name}</th><th class="number">±, or 95 % limits</th><th>says</th><th>review</th></tr></thead>
+			<thead
+				><tr><th>Day</th><th class="number">{known.name}</th><th class="number">±, or 95 % limits</th><th>found by</th><th>says</th><th>review</th></tr></thead
+			>
 			<tbody>
 				{#each points.toReversed() as p (p.visitId)}
 					<tr class:struck={p.status === 'rejected'}>
@@ -51,6 +53,7 @@
 						<td class="number">{writeFigure(figure(p), known.decimals)}</td>
 						<td class="number">{p.lower === null ? (p.uncertainty?.toPrecision(2) ?? '') : `${p.lower.toPrecision(2)} to ${p.upper?.toPrecision(2) ?? '…'}`}</td
 						>
+						<td>{wayWords[p.way]}</td>
 						<td>{threshold ? sayVerdict(verdictOn(figure(p), p.uncertainty, p.lower === null ? null : { lower: p.lower, upper: p.upper }, threshold)) : ''}</td>
 						<td>{p.isSimulated ? 'simulated, ' : ''}{p.status === 'waiting' ? 'waits' : p.status}</td>
 					</tr>

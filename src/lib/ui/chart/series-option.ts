@@ -1,4 +1,5 @@
-import type { Threshold } from '$lib/core/interpret';
+import { wayChanges, wayWords, type Threshold } from '$lib/core/interpret';
+import type { Way } from '$lib/core/quality';
 import type { Parameter } from '$lib/core/quantity';
 
 export interface ChartPoint {
@@ -9,6 +10,7 @@ export interface ChartPoint {
 	lower: number | null;
 	upper: number | null;
 	isSimulated: boolean;
+	way: Way;
 	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
 }
 
@@ -41,6 +43,15 @@ export interface SeriesChartInput {
 	to_ms: number;
 	colours: ChartColours;
 }
+
+/** Upright lines where the figures began to be found another way: a step there may come from that. */
+const changesOfWay = (points: readonly ChartPoint[], colours: ChartColours) => ({
+	silent: true,
+	symbol: 'none',
+	lineStyle: { color: colours.ink2, type: 'dashed', width: 1 },
+	label: { formatter: '{b}', position: 'insideEndTop', color: colours.ink2, fontSize: 12 },
+	data: wayChanges(points).map(({ at_ms, to }) => ({ name: `by ${wayWords[to]}`, xAxis: at_ms }))
+});
 
 /** A series as a drawing: results as marks in time order, non-detects as open marks at their limit, a use's bands behind. */
 export function seriesOption({ parameter, unitSymbol, threshold, points, stretches, from_ms, to_ms, colours }: SeriesChartInput) {
@@ -102,7 +113,8 @@ export function seriesOption({ parameter, unitSymbol, threshold, points, stretch
 				data: good.map((p) => [p.at_ms, p.value]),
 				symbol: 'none',
 				lineStyle: { color: colours.water, width: 1, opacity: 0.45 },
-				...(stretches.length ? {} : { markArea: bands(threshold, colours, lowest) })
+				...(stretches.length ? {} : { markArea: bands(threshold, colours, lowest) }),
+				markLine: changesOfWay(good, colours)
 			},
 			marks(
 				'measured',

@@ -5,7 +5,7 @@
 	import type { Unit } from '$lib/core/quantity';
 
 	export interface Props {
-		result: Omit<Result, never>;
+		result: Result;
 		flags: Flag[];
 		threshold: Threshold | null;
 		/** The unit that the card shows it in. */
@@ -23,21 +23,24 @@
 
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { flagSentence, sayDay, saySure, sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
+	import { flagSentence, sayDay, saySure, sayVerdict, sayWorking, verdictOn, wayWords } from '$lib/core/interpret';
 	import { weightOf } from '$lib/core/quality';
 	import { parameters, units } from '$lib/core/quantity';
+
+	const name = (r: Result) => (r.isReported ? r.parameter : `${r.parameter}-${r.from}`);
 
 	let { result, flags, threshold, unit, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
 
 	const known = $derived(parameters[result.parameter]);
 	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
 	const says = $derived(threshold ? sayVerdict(verdictOn(result.figure, result.uncertainty, result.limits, threshold)) : '');
-	const reasonId = $derived(`reason-${result.parameter}`);
+	const id = $derived(name(result));
+	const reasonId = $derived(`reason-${id}`);
 </script>
 
-<article id={result.parameter} class={result.status}>
+<article {id} class={result.status} class:other={!result.isReported}>
 	<div class="figure">
-		<h3>{known.name}</h3>
+		<h3>{result.isReported ? known.name : `Also found by ${wayWords[result.way]}`}</h3>
 		<p>
 			<b class:struck={result.status === 'rejected'}>{sure.figure}</b>
 			{#if sure.uncertainty}<span class="small">± {sure.uncertainty} {units[unit].symbol}</span>{/if}
@@ -46,6 +49,7 @@
 		</p>
 		{#if result.isSimulated}<p class="say ask">Simulated: a stand-in gave it, it says nothing of a stream.</p>{/if}
 		<small>{result.basis}</small>
+		{#if result.choice}<p class="small">Reported because {nameOf(result.choice.by)} chose it: {result.choice.reason}</p>{/if}
 		{#if result.working}<details>
 				<summary>how</summary>
 				<p class="working">{sayWorking(result.working)}</p>
@@ -64,16 +68,17 @@
 			<p class="small">{words[result.status]}</p>
 		{/if}
 		{#if mayJudge}
-			<form method="POST" action="?/judge#{result.parameter}" use:enhance>
+			<form method="POST" action="?/judge#{id}" use:enhance>
 				<input type="hidden" name="parameter" value={result.parameter} />
+				<input type="hidden" name="from" value={result.from} />
 				<input type="hidden" name="judged" value={judged} />
-				<label class="visually-hidden" for={reasonId}>Reason, for {known.name}</label>
+				<label class="visually-hidden" for={reasonId}>Reason, for {known.name}{result.isReported ? '' : ` by ${wayWords[result.way]}`}</label>
 				<input
 					id={reasonId}
 					name="reason"
 					class="input-line"
 					maxlength="500"
-					placeholder="reason, when qualified or rejected"
+					placeholder={result.isReported ? 'reason, when qualified or rejected' : 'reason, when qualified, rejected or reported'}
 					value={refused?.reason ?? ''}
 					aria-invalid={refused ? 'true' : undefined}
 					aria-describedby="{reasonId}-why"
@@ -81,6 +86,9 @@
 				<button class="act" name="verdict" value="accept">Accept</button>
 				<button class="act" name="verdict" value="qualify">Qualify</button>
 				<button class="act plain" name="verdict" value="reject">Reject</button>
+				{#if !result.isReported && result.status !== 'rejected'}
+					<button class="act plain wide" formaction="?/report#{result.parameter}">Report this one, for the reason given</button>
+				{/if}
 				<p id="{reasonId}-why" class="wrong" role="alert">{refused?.why ?? ''}</p>
 			</form>
 		{/if}
@@ -94,6 +102,14 @@
 		gap: 6px 20px;
 		padding: 10px 0;
 		border-bottom: 1px solid var(--rule);
+	}
+	.other {
+		margin-left: 22px;
+		grid-template-columns: 208px minmax(0, 1fr);
+	}
+	.wide {
+		grid-column: 1 / -1;
+		justify-self: start;
 	}
 	.figure b {
 		font-size: 21px;
@@ -137,7 +153,8 @@
 		display: none;
 	}
 	@media (max-width: 720px) {
-		article {
+		article,
+		.other {
 			grid-template-columns: 1fr;
 		}
 		form {

@@ -6,7 +6,10 @@
 
 	export interface Props {
 		parameters: ParameterCode[];
+		/** What was found at this step, and what follows from it. */
 		results: Result[];
+		/** What is reported: where that is another figure, it is said. */
+		reported?: readonly Result[];
 		thresholds: Threshold[];
 		/** Says in which units figures are shown. */
 		card: Pick<MethodCard, 'shown'>;
@@ -14,11 +17,11 @@
 </script>
 
 <script lang="ts">
-	import { saySure, sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
+	import { saySure, sayVerdict, sayWorking, verdictOn, wayWords } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
 	import { parameters as known, units } from '$lib/core/quantity';
 
-	let { parameters, results, thresholds, card }: Props = $props();
+	let { parameters, results, reported = results, thresholds, card }: Props = $props();
 
 	const shown = $derived(parameters.flatMap((p) => results.filter((r) => r.parameter === p)));
 	const say = (r: Result) => {
@@ -36,11 +39,13 @@
 
 {#if shown.length}
 	<div class="say" role="status">
-		{#each shown as result (result.parameter)}
+		{#each shown as result (`${result.parameter} ${result.from}`)}
+			{@const instead = result.isReported ? undefined : reported.find((r) => r.parameter === result.parameter)}
 			<p>
 				<b>{result.parameter === 'oxygen-saturation' ? `${say(result)} of what this water can hold` : `${known[result.parameter].name}: ${say(result)}`}</b
 				>{#if word(result)}, {word(result)}{/if}<br />
 				{#if result.isSimulated}<b>Simulated: it says nothing of a stream.</b><br />{/if}
+				{#if instead}<span>Kept beside what is reported, {say(instead)} by {wayWords[instead.way]}.</span><br />{/if}
 				<span class="small">{result.basis.charAt(0).toUpperCase() + result.basis.slice(1)}.</span>
 				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span>{/if}
 			</p>

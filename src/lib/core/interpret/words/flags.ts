@@ -1,5 +1,6 @@
 import type { Evidence, Flag, FlagCode } from '../../quality';
 import { writeNumber } from '../../quantity';
+import { wayWords } from './way';
 
 const colonies = (n: number) => (n === 1 ? 'one colony' : `${n} colonies`);
 const to = (words: string) => words || 'your coordinator and the authority';
@@ -115,6 +116,8 @@ const sentences: { [C in FlagCode]: (evidence: Evidence[C]) => string } = {
 	'titration-bubble': (e) => `Bottle ${e.bottle} had a bubble: air went on giving oxygen. Start again with a fresh bottle.`,
 	'floc-unsettled': (e) => `Bottle ${e.bottle} was acidified ${say_s(e.after_s)} after fixing; the floc needs ${say_s(e.settle_s)} to settle.`,
 	'titrated-late': (e) => `Bottle ${e.bottle} was titrated ${plain(e.after_h, 1)} h after fixing; ${e.limit_h} h is the most.`,
+	'ways-apart': (e) =>
+		`${e.parameter}: ${e.reported} by ${wayWords[e.by]}, ${e.other} by ${wayWords[e.otherBy]}; they lie further apart than both are sure${e.guessed_percent > 0 ? ` (± ${e.guessed_percent} % where nobody said how sure one is)` : ''}. Both are kept, the first is reported. Do one of them again, or say which is wrong.`,
 	'titrations-apart': (e) =>
 		`The titrations lie apart, ${e.lowest} and ${e.highest}; within ${e.limit} is usual. One drop too many is the usual slip: titrate a third.`,
 	'disc-spoiled': (e) => `The disc could not be read rightly: ${e.why}. Keep it if it must be, or read it again.`,

@@ -18,6 +18,7 @@ const words: Record<string, string> = {
 	volume_mL: 'volume',
 	atLabAt: 'time at the lab',
 	access: 'how it was sampled',
+	mgLPerDrop: 'mg/L for each drop',
 	at: 'time'
 };
 const isMadeUp = (id: string) => /^[0-9a-f]{8}-[0-9a-f]{4}-/.test(id);
@@ -32,11 +33,14 @@ const spoken = (key: string) =>
 export function sayPlace(path: string): string {
 	const [branch = '', id = '', ...rest] = path.split('/');
 	if (branch === 'readings' && isParameterCode(id)) return [parameters[id].name, ...rest.map(spoken)].join(': ');
+	if ((branch === 'reviews' || branch === 'verdicts') && isParameterCode(id)) return [`${parameters[id].name}, review`, ...rest].join(' of ');
+	if (branch === 'reported' && isParameterCode(id)) return `${parameters[id].name}, which one is reported`;
 	if (Object.hasOwn(forms, branch) && id !== '') {
 		const question = forms[branch as FormName].find((q) => q.id === id);
 		const choice = question?.choices.find((c) => c.id === rest[0])?.word;
 		return [question?.ask ?? id, choice].filter(Boolean).join(': ');
 	}
+	if (branch === 'titrations') return [`titration, ${id} bottle`, ...rest.map(spoken)].join(', ');
 	if (branch === 'bottles') return [`bottle ${id.replaceAll('-', ' ')}`, ...rest.map(spoken)].join(', ');
 	if (branch === 'gaugings') {
 		const inner = rest

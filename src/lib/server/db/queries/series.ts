@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { ParameterCode, Qualifier, Unit } from '../../../core/quantity';
+import type { Way } from '../../../core/quality';
 import type { Db } from '../connect';
 
 export interface SeriesPoint {
@@ -12,6 +13,8 @@ export interface SeriesPoint {
 	lower: number | null;
 	upper: number | null;
 	isSimulated: boolean;
+	/** How it was found. */
+	way: Way;
 	/** What the stream carried on that visit, where it was gauged. */
 	discharge_m3_s: number | null;
 	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
@@ -36,7 +39,8 @@ export interface Stretch {
 
 export type Series = { kind: 'points'; points: SeriesPoint[] } | { kind: 'stretches'; stretches: Stretch[] };
 
-const seen = (acceptedOnly: boolean) => (acceptedOnly ? sql`and r.status in ('accepted', 'qualified')` : sql``);
+/** Of each visit the determination that is reported, where one may see it. */
+const seen = (acceptedOnly: boolean) => (acceptedOnly ? sql`and r.is_reported and r.status in ('accepted', 'qualified')` : sql`and r.is_reported`);
 
 /** One parameter's results at a site over a span: point by point, or where they are many, the spread in equal stretches of time. */
 export async function seriesOf(db: Db, programId: string, siteId: string, parameter: ParameterCode, span: Span, acceptedOnly: boolean): Promise<Series> {
@@ -61,8 +65,8 @@ export async function pointsOf(
 	most: number
 ): Promise<SeriesPoint[]> {
 	const { rows } = await db.execute<Omit<SeriesPoint, 'at_ms' | 'visitId' | 'isSimulated'> & { at: Date; visit_id: string; is_simulated: boolean }>(sql`
-		select r.at, r.value, r.qualifier, r.unit, r.uncertainty, r.lower, r.upper, r.is_simulated, r.status, r.visit_id, q.value as discharge_m3_s from result r
-		left join result q on q.program_id = r.program_id and q.visit_id = r.visit_id and q.parameter = 'discharge' and q.qualifier is null and q.status <> 'rejected'
+		select r.at, r.value, r.qualifier, r.unit, r.uncertainty, r.lower, r.upper, r.is_simulated, r.way, r.status, r.visit_id, q.value as discharge_m3_s from result r
+		left join result q on q.program_id = r.program_id and q.visit_id = r.visit_id and q.parameter = 'discharge' and q.is_reported and q.qualifier is null and q.status <> 'rejected'
 		where r.program_id = ${programId} and r.site_id = ${siteId} and r.parameter = ${parameter} and r.at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
 		order by r.at desc limit ${most}`);
 	return rows.map(({ at, visit_id, is_simulated, ...r }) => ({ ...r, at_ms: +new Date(at), visitId: visit_id, isSimulated: is_simulated })).reverse();

@@ -15,11 +15,12 @@ import {
 	text,
 	timestamp,
 	unique,
+	uniqueIndex,
 	uuid
 } from 'drizzle-orm/pg-core';
 import type { LabDeadline } from '../../../core/custody';
 import type { Entry, Sheet } from '../../../core/logbook';
-import type { Evidence, FlagCode } from '../../../core/quality';
+import type { Evidence, FlagCode, Way } from '../../../core/quality';
 import { site } from './catchment';
 import { methodCardVersion, round } from './method';
 import { member, program, team } from './program';
@@ -108,7 +109,7 @@ export const source = pgEnum('result_source', ['field', 'derived', 'lab']);
 export const qualifier = pgEnum('qualifier', ['below', 'above']);
 export const status = pgEnum('review_status', ['waiting', 'accepted', 'qualified', 'rejected']);
 
-/** One parameter's figure of one visit, in the parameter's own unit: what charts and exports read. */
+/** The determinations of each visit, in the parameter's own unit; charts and exports show the reported ones. */
 export const result = pgTable(
 	'result',
 	{
@@ -117,6 +118,11 @@ export const result = pgTable(
 		parameter: text().notNull(),
 		at: at('at').notNull(),
 		visitId: uuid('visit_id').notNull(),
+		/** Where in the sheet it comes from: with the parameter the determination's own name. */
+		from: text('comes_from').notNull().default(''),
+		way: text().$type<Way>().notNull().default('meter'),
+		/** Whether it is the one of its parameter that charts and exports show. */
+		isReported: boolean('is_reported').notNull().default(true),
 		value: doublePrecision().notNull(),
 		qualifier: qualifier(),
 		unit: text().notNull(),
@@ -132,9 +138,12 @@ export const result = pgTable(
 		isSimulated: boolean('is_simulated').notNull().default(false)
 	},
 	(t) => [
-		primaryKey({ columns: [t.programId, t.siteId, t.parameter, t.at, t.visitId] }),
+		primaryKey({ columns: [t.programId, t.siteId, t.parameter, t.at, t.visitId, t.from] }),
 		foreignKey({ columns: [t.programId, t.visitId], foreignColumns: [visit.programId, visit.id] }),
-		index().on(t.programId, t.visitId)
+		index().on(t.programId, t.visitId),
+		uniqueIndex('result_reported')
+			.on(t.programId, t.visitId, t.parameter)
+			.where(sql`is_reported`)
 	]
 );
 
@@ -221,6 +230,8 @@ export const review = pgTable(
 		programId: uuid('program_id').notNull(),
 		visitId: uuid('visit_id').notNull(),
 		parameter: text().notNull(),
+		/** The determination that was judged; empty in older logbooks, where the word was on the reported one. */
+		from: text('comes_from').notNull().default(''),
 		entryId: uuid('entry_id').notNull(),
 		verdict: verdict().notNull(),
 		reason: text().notNull(),
@@ -228,7 +239,7 @@ export const review = pgTable(
 		at: at('at').notNull()
 	},
 	(t) => [
-		primaryKey({ columns: [t.programId, t.visitId, t.parameter] }),
+		primaryKey({ columns: [t.programId, t.visitId, t.parameter, t.from] }),
 		foreignKey({ columns: [t.programId, t.visitId], foreignColumns: [visit.programId, visit.id] }),
 		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] }),
 		check('doubt_has_reason', sql`${t.verdict} = 'accept' or length(trim(${t.reason})) > 0`)

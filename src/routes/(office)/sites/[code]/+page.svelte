@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { sayDay, saySure, sayVerdict, verdictOn, type TrendPoint } from '$lib/core/interpret';
+	import { counted, sayDay, saySure, sayVerdict, verdictOn, waysCounted, wayWords, type TrendPoint } from '$lib/core/interpret';
 	import { parameters, units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
@@ -18,6 +18,7 @@
 	const limits = $derived(last?.lower == null ? null : { lower: last.lower, upper: last.upper });
 	const sure = $derived(lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, known.unit, limits) : null);
 	const verdict = $derived(lastFigure && last && data.threshold ? verdictOn(lastFigure, last.uncertainty, limits, data.threshold) : null);
+	const ways = $derived(waysCounted(points.filter((p) => p.status !== 'rejected')));
 	const here = $derived(data.onStream.findIndex((s) => s.id === data.site.id));
 
 	const address = (change: Record<string, string>) => {
@@ -120,6 +121,12 @@
 					Triangle: simulated, and left out of the trend.{/if}{#if data.acceptedOnly}
 					You see reviewed results.{/if}
 			</p>
+			{#if ways.length > 1}
+				<p class="small">
+					Found by {ways.map((w) => `${wayWords[w.way]} (${w.points})`).join(', ')}. Dashed lines mark a change of way: a step or a trend there may come from
+					it, not from the stream.
+				</p>
+			{/if}
 			<noscript><p>The chart needs scripts; <a href={address({ view: 'table' })}>the table</a> does not.</p></noscript>
 		{/if}
 		{#if points.length + stretches.length > 0}<TrendLine points={trendPoints} workOut={workOutTrend} unitSymbol={units[known.unit].symbol} />{/if}
@@ -135,8 +142,8 @@
 					<a href="/visits/{visit.id}">{sayDay(visit.started_ms, data.program.timeZone, true)}</a>
 					{visit.crew.join(', ')}
 					<small
-						>{visit.isFinished ? (visit.awaitsReview ? `${visit.awaitsReview} results wait for review` : 'judged') : 'still open'}{visit.flags
-							? `, ${visit.flags} doubts`
+						>{visit.isFinished ? (visit.awaitsReview ? `${counted(visit.awaitsReview, 'result')} to be reviewed` : 'judged') : 'still open'}{visit.flags
+							? `, ${counted(visit.flags, 'doubt')}`
 							: ''}</small
 					>
 				</li>

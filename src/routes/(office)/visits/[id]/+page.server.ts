@@ -1,7 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { undoubted } from '$lib/core/evaluate';
-import { typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
+import { SheetId, typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
 import { sectionUnits } from '$lib/core/method';
 import { parameterCodes } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
@@ -9,20 +9,27 @@ import { database } from '$lib/server/db/connect';
 import { thresholdsOf } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { visitById } from '$lib/server/db/queries/visits';
-import { acceptUndoubted, judgeResult, mayJudge, strikeEntry, workedVisit, type Done } from '$lib/server/reviews/judge';
+import { acceptUndoubted, chooseReported, judgeResult, mayJudge, strikeEntry, workedVisit, type Done } from '$lib/server/reviews/judge';
 import { setAside, setAsideOf } from '$lib/server/reviews/set-aside';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 import { logLines } from './lines';
 
+const which = { parameter: z.enum(parameterCodes), from: SheetId.optional() };
+
 const Judged = z
 	.object({
-		parameter: z.enum(parameterCodes),
+		...which,
 		verdict: z.enum(verdicts, { error: 'Say accept, qualify or reject.' }),
 		reason: z.string().trim().max(500, 'At most 500 letters.').default(''),
 		judged: z.string().max(120)
 	})
 	.refine((j) => j.verdict === 'accept' || j.reason !== '', { error: 'To qualify or reject needs a reason, so that the crew learns what was wrong.' });
+
+const Reported = z.object({
+	...which,
+	reason: z.string().trim().min(1, 'Say why this one is reported instead.').max(500, 'At most 500 letters.')
+});
 
 const Struck = z.object({ entryId: z.uuid(), reason: z.string().trim().min(1, 'Say why it is struck.').max(500, 'At most 500 letters.') });
 
@@ -57,7 +64,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		isBlind,
 		card: { title, version, shown, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
 		...(isBlind
-			? { sheet: {}, outcome: { ...outcome, results: [], gaugings: [], flows: [], flags: [], clocks: [], missing: [] }, logbook: [] }
+			? { sheet: {}, outcome: { ...outcome, determinations: [], results: [], gaugings: [], flows: [], flags: [], clocks: [], missing: [] }, logbook: [] }
 			: { sheet: folded.sheet, outcome, logbook: logLines(folded, member.program.timeZone) }),
 		people: await peopleOf(db, member.programId),
 		thresholds: await thresholdsOf(db, member.programId),
@@ -71,6 +78,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 export const actions: Actions = {
 	acceptUndoubted: (event) => act(event, z.object({}), () => acceptUndoubted(database(), event.locals.member!, event.params.id, serverNow_ms())),
 	judge: (event) => act(event, Judged, (said) => judgeResult(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
+	report: (event) => act(event, Reported, (said) => chooseReported(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
 	setAside: (event) => {
 		if (!can(event.locals.member!, 'plan')) error(403, 'Setting lines aside is for coordinators.');
 		return act(event, Aside, ({ entryId, reason, back }) =>
@@ -86,7 +94,12 @@ async function act<T extends z.ZodType>(event: RequestEvent, schema: T, deed: (s
 		[...(await event.request.formData())].flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : []))
 	);
 	const said = schema.safeParse(given);
-	const refused = (why: string) => fail(400, { why, at: given['parameter'] ?? given['entryId'] ?? '', reason: given['reason'] ?? '' });
+	const refused = (why: string) =>
+		fail(400, {
+			why,
+			at: given['parameter'] === undefined ? (given['entryId'] ?? '') : `${given['parameter']} ${given['from'] ?? ''}`,
+			reason: given['reason'] ?? ''
+		});
 	if (!said.success) return refused(said.error.issues.map((i) => i.message).join(' '));
 	const done = await deed(said.data);
 	return done.ok ? { done: true } : refused(done.why);

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { accessWords } from '$lib/core/logbook';
 	import { enhance } from '$app/forms';
-	import { judgedText } from '$lib/core/evaluate';
+	import { judgedText, type Result } from '$lib/core/evaluate';
 	import { flagSentence, inSentence, sayDay, sayTime } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
 	import { convert, significant, units } from '$lib/core/quantity';
-	import { weightOf } from '$lib/core/quality';
+	import { weightOf, type Flag } from '$lib/core/quality';
 	import { inColumn } from '$lib/ui/gauge/as-read';
 	import CrossSection from '$lib/ui/gauge/CrossSection.svelte';
 	import AsSeen from '$lib/ui/review/AsSeen.svelte';
@@ -20,10 +20,22 @@
 	const gauging = $derived(outcome.gaugings[0]);
 	const asRead = $derived(data.card.asRead);
 	const general = $derived(outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter)));
+	/** The doubts about a determination; those about its parameter as such stand with the reported one. */
+	const flagsOf = (result: Result) => {
+		const same = outcome.determinations.filter((d) => d.parameter === result.parameter);
+		const isAt = (f: Flag, { place }: Result) => f.path === place || f.path.startsWith(`${place}/`);
+		return outcome.flags.filter((f) => f.parameter === result.parameter && (isAt(f, result) || (result.isReported && !same.some((d) => isAt(f, d)))));
+	};
 	const refused = $derived(form?.why === undefined ? null : { why: form.why, at: form.at ?? '', reason: form.reason ?? '' });
 	const nameOf = (id: string) => data.people[id]?.name ?? 'someone';
 	const initialsOf = (id: string) => data.people[id]?.initials ?? '?';
 	const titleOf = (stepId: string) => data.card.steps.find((c) => c.id === stepId)?.title ?? stepId;
+	const lead = $derived.by(() => {
+		const { crew, access, reason } = data.sheet.arrival ?? {};
+		const initials = Object.values(crew ?? {}).flatMap((c) => c?.initials ?? []);
+		const parts = [initials.join(', '), access ? accessWords[access] : ''].filter(Boolean).join(', ');
+		return parts === '' ? '' : `${parts}${reason ? `: ${reason}` : '.'}`;
+	});
 	const untied = $derived(outcome.steps.filter((s) => s.state === 'open').map((s) => titleOf(s.id)));
 </script>
 
@@ -45,11 +57,7 @@
 		</p>
 	{:else}
 		<p class="lead">
-			{Object.values(data.sheet.arrival?.crew ?? {})
-				.map((c) => c?.initials)
-				.join(', ')}{data.sheet.arrival?.access ? `, ${accessWords[data.sheet.arrival.access]}` : ''}{data.sheet.arrival?.reason
-				? `: ${data.sheet.arrival.reason}`
-				: '.'}
+			{lead}
 			{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied.map(inSentence).join(', ')}{/if}.{/if}
 		</p>
 		{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
@@ -62,17 +70,17 @@
 						<button class="act main">Accept the {data.undoubted} that nothing is doubtful about</button>
 					</form>
 				{/if}
-				{#each outcome.results as result (result.parameter)}
+				{#each outcome.determinations as result (`${result.parameter} ${result.from}`)}
 					<ResultLine
 						{result}
-						flags={outcome.flags.filter((f) => f.parameter === result.parameter)}
+						flags={flagsOf(result)}
 						threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
 						unit={shownUnit(data.card, result.parameter)}
 						judged={judgedText(result)}
 						mayJudge={data.mayJudge && data.visit.isFinished}
 						{nameOf}
 						{timeZone}
-						refused={refused?.at === result.parameter ? refused : null}
+						refused={refused?.at === `${result.parameter} ${result.from}` ? refused : null}
 					/>
 				{:else}
 					<p>Nothing was measured{data.visit.isFinished ? '' : ' yet'}.</p>

@@ -1,7 +1,7 @@
 <script module lang="ts">
-	import type { Outcome } from '$lib/core/evaluate';
+	import type { Outcome, Result } from '$lib/core/evaluate';
 	import type { MethodCard, Step } from '$lib/core/method';
-	import type { Flag } from '$lib/core/quality';
+	import type { Flag, Way } from '$lib/core/quality';
 	import type { Satchel } from '$lib/core/satchel';
 	import type { FieldApp } from '$lib/field/field-app.svelte';
 	import type { VisitLog } from '$lib/field/visit-log.svelte';
@@ -32,11 +32,11 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { v7 } from 'uuid';
-	import { slotsAsked } from '$lib/core/evaluate';
+	import { colourPath, slotsAsked } from '$lib/core/evaluate';
 	import { isoDay } from '$lib/core/interpret';
 	import type { Sheet, Technique } from '$lib/core/logbook';
 	import { limitsOf, sectionUnits } from '$lib/core/method';
-	import type { Unit } from '$lib/core/quantity';
+	import type { ParameterCode, Unit } from '$lib/core/quantity';
 	import { dryingDays, isSouthern } from '$lib/core/schedule';
 	import { mayCall } from '$lib/field/alarms.svelte';
 	import { canListen, simulatedPort } from '$lib/field/devices/meter-port';
@@ -55,6 +55,12 @@
 
 	let { step, card, app, log, satchel, outcome, hand, flags, lastUsed, otherKits, hrefOf, onset, onstrike, onretype }: Props = $props();
 
+	/** What was found of a parameter in the way of this step; what follows from it where it is the reported one. */
+	function foundHere(way: Way, parameter: ParameterCode): Result[] {
+		const own = outcome.determinations.filter((d) => d.parameter === parameter && d.way === way);
+		const following = own.some((d) => d.isReported) ? outcome.results.filter((r) => r.parents.includes(parameter)) : [];
+		return [...own, ...following];
+	}
 	const sheet = $derived<Sheet>(log.folded.sheet);
 	const me = $derived(satchel.member.initials);
 	const timeZone = $derived(satchel.program.timeZone);
@@ -195,7 +201,8 @@
 					? (['conductance25', 'salinity'] as const)
 					: [])
 		]}
-		results={outcome.results}
+		results={foundHere('meter', step.parameter)}
+		reported={outcome.results}
 		thresholds={satchel.thresholds}
 		{card}
 	/>
@@ -203,12 +210,24 @@
 	{#await import('$lib/ui/sample/KitTool.svelte') then { default: KitTool }}
 		<KitTool {step} others={otherKits} {isOnPaper} {hand} {hrefOf} onstart={() => void mayCall()} />
 	{/await}
-	<MeansNow parameters={[step.parameter]} results={outcome.results} thresholds={satchel.thresholds} {card} />
+	<MeansNow
+		parameters={[step.parameter]}
+		results={foundHere('kit', step.parameter).filter((d) => d.place === colourPath(step))}
+		reported={outcome.results}
+		thresholds={satchel.thresholds}
+		{card}
+	/>
 {:else if step.tool === 'titration'}
 	{#await import('$lib/ui/sample/TitrationTool.svelte') then { default: TitrationTool }}
 		<TitrationTool {step} titrations={sheet.titrations} {isOnPaper} {hand} onstart={() => void mayCall()} />
 	{/await}
-	<MeansNow parameters={['dissolved-oxygen', 'oxygen-saturation']} results={outcome.results} thresholds={satchel.thresholds} {card} />
+	<MeansNow
+		parameters={['dissolved-oxygen', 'oxygen-saturation']}
+		results={foundHere('titration', 'dissolved-oxygen')}
+		reported={outcome.results}
+		thresholds={satchel.thresholds}
+		{card}
+	/>
 {:else if step.tool === 'disc'}
 	{#await import('$lib/ui/sample/DiscTool.svelte') then { default: DiscTool }}
 		<DiscTool {...common} unit={step.unit} disc={sheet.disc} {hand} />

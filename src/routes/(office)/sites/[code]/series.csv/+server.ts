@@ -23,6 +23,7 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		[`lower_95_${unit}`]: p.lower ?? '',
 		[`upper_95_${unit}`]: p.upper ?? '',
 		simulated: p.isSimulated ? 'yes' : '',
+		found_by: p.way,
 		review: p.status,
 		visit: p.visitId
 	}));
@@ -37,7 +38,8 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		'visit',
 		`lower_95_${unit}`,
 		`upper_95_${unit}`,
-		'simulated'
+		'simulated',
+		'found_by'
 	];
 	return new Response(stringify(rows, { header: true, columns, bom: true }), {
 		headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${site.code}-${parameter ?? 'nothing'}.csv"` }

@@ -1,0 +1,136 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { drizzle } from 'drizzle-orm/node-postgres';
+import { eq, sql } from 'drizzle-orm';
+import pg from 'pg';
+import { describe, expect, it } from 'vitest';
+import { v7 } from 'uuid';
+import { database, migrateDatabase, type Db } from '../../src/lib/server/db/connect';
+import { pointsOf } from '../../src/lib/server/db/queries/series';
+import * as schema from '../../src/lib/server/db/schema';
+import { entry, result, review } from '../../src/lib/server/db/schema';
+import { bringOver } from '../../src/lib/server/projection/bring-over';
+import { rebuildProgram } from '../../src/lib/server/projection/rebuild';
+import { chooseReported, judgeResult } from '../../src/lib/server/reviews/judge';
+import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
+
+const db = database();
+
+/** A meter's oxygen and two titrations of the same water, far from each other. */
+async function aVisit(program: AProgram): Promise<string> {
+	const { monitor } = program.members;
+	const visitId = v7({ msecs: now_ms });
+	const write = aDevice(monitor, visitId);
+	const titration = (n: number, drops: number) => [write(`titrations/${n}/drops`, drops), write(`titrations/${n}/mgLPerDrop`, 0.5)];
+	const answer = await send(monitor, [
+		write('opening', anOpening(program)),
+		write('readings/dissolved-oxygen/left', { value: 10.8, unit: 'mg_L' }),
+		...titration(1, 5),
+		...titration(2, 6),
+		write('leaving/at', new Date(now_ms).toISOString())
+	]);
+	expect(answer.refused).toEqual([]);
+	return visitId;
+}
+
+const kept = (of: Db, programId: string) =>
+	of
+		.select({ parameter: result.parameter, from: result.from, way: result.way, value: result.value, isReported: result.isReported, status: result.status })
+		.from(result)
+		.where(eq(result.programId, programId))
+		.orderBy(result.at, result.parameter, result.from);
+
+const drawn = async ({ programId, siteId }: AProgram) => {
+	const span = { from: new Date(now_ms - 86_400_000), to: new Date(now_ms + 86_400_000) };
+	return (await pointsOf(db, programId, siteId, 'dissolved-oxygen', span, false, 10)).map(({ way, value, status }) => ({ way, value, status }));
+};
+
+describe('determinations', () => {
+	it('are all kept; charts and exports have the reported one, and its way', async () => {
+		const program = await aProgram();
+		await aVisit(program);
+		expect(await kept(db, program.programId)).toEqual([
+			{ parameter: 'dissolved-oxygen', from: 'readings.dissolved-oxygen', way: 'meter', value: 10.8, isReported: true, status: 'waiting' },
+			{ parameter: 'dissolved-oxygen', from: 'titrations', way: 'titration', value: 2.5, isReported: false, status: 'waiting' }
+		]);
+		expect(await drawn(program)).toEqual([{ way: 'meter', value: 10.8, status: 'waiting' }]);
+	});
+
+	it('are judged one by one; what was rejected gives way to the other', async () => {
+		const program = await aProgram();
+		const { reviewer } = program.members;
+		const visitId = await aVisit(program);
+		const said = { parameter: 'dissolved-oxygen', reason: 'the probe was dry' } as const;
+		expect(await judgeResult(db, reviewer, visitId, { ...said, from: 'readings.dissolved-oxygen', verdict: 'reject', judged: '10.8 mg/L' }, now_ms)).toEqual({
+			ok: true
+		});
+		expect(await judgeResult(db, reviewer, visitId, { ...said, from: 'titrations', verdict: 'accept', judged: '2.5 mg/L' }, now_ms)).toEqual({ ok: true });
+		expect((await kept(db, program.programId)).map(({ way, isReported, status }) => [way, isReported, status])).toEqual([
+			['meter', false, 'rejected'],
+			['titration', true, 'accepted']
+		]);
+		expect(await drawn(program)).toEqual([{ way: 'titration', value: 2.5, status: 'accepted' }]);
+		expect(await db.select().from(review).where(eq(review.visitId, visitId)).orderBy(review.from)).toMatchObject([
+			{ from: 'readings.dissolved-oxygen', verdict: 'reject' },
+			{ from: 'titrations', verdict: 'accept' }
+		]);
+	});
+
+	it('one is reported instead of another by a reviewer, with why, and by nobody else', async () => {
+		const program = await aProgram();
+		const { reviewer, monitor, bench } = program.members;
+		const visitId = await aVisit(program);
+		const wish = { parameter: 'dissolved-oxygen', from: 'titrations', reason: 'the membrane was torn' } as const;
+		for (const other of [monitor, bench]) expect(await chooseReported(db, other, visitId, wish, now_ms)).toMatchObject({ ok: false });
+		expect(await chooseReported(db, reviewer, visitId, { ...wish, from: 'plates' }, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringMatching(/no such result/) as string
+		});
+		expect(await chooseReported(db, reviewer, visitId, wish, now_ms)).toEqual({ ok: true });
+		expect(await drawn(program)).toEqual([{ way: 'titration', value: 2.5, status: 'waiting' }]);
+		const before = await kept(db, program.programId);
+		await rebuildProgram(db, program.programId, now_ms);
+		expect(await kept(db, program.programId)).toEqual(before);
+	});
+});
+
+describe('a database of the version before', () => {
+	it('comes over: nothing of its logbook changes, its figures and words on them stand, and what was not kept is there', async () => {
+		const here = new URL(process.env['DATABASE_URL']!);
+		const name = `older_${Date.now().toString(36)}`;
+		await db.execute(sql.raw(`create database ${name}`));
+		const pool = new pg.Pool({ connectionString: Object.assign(new URL(here), { pathname: `/${name}` }).href, max: 4 });
+		const folder = mkdtempSync(join(tmpdir(), 'older-'));
+		try {
+			cpSync('src/lib/server/db/migrations', folder, { recursive: true });
+			const journal = JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as { entries: { tag: string }[] };
+			const until = journal.entries.findIndex((e) => e.tag === '0008_determinations');
+			writeFileSync(join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: journal.entries.slice(0, until) }));
+			await migrateDatabase(pool, folder);
+			await pool.query(readFileSync('tests/server/dumps/before-determinations.sql', 'utf8'));
+			const older = drizzle(pool, { schema });
+			const lines = await older.select().from(entry).orderBy(entry.seq);
+			await migrateDatabase(pool, 'src/lib/server/db/migrations');
+			expect(await bringOver(older, now_ms)).toBe(1);
+
+			const { programId } = (await older.select().from(result).limit(1))[0]!;
+			expect((await kept(older, programId)).map((r) => [r.parameter, r.way, r.value, r.isReported, r.status])).toEqual([
+				['dissolved-oxygen', 'meter', 9.1, true, 'waiting'],
+				['oxygen-saturation', 'derived', expect.any(Number), true, 'waiting'],
+				['water-temperature', 'meter', 9, true, 'accepted'],
+				['dissolved-oxygen', 'meter', 10.8, true, 'qualified'],
+				['dissolved-oxygen', 'titration', 2.5, false, 'waiting'],
+				['oxygen-saturation', 'derived', expect.any(Number), true, 'waiting'],
+				['water-temperature', 'meter', 10, true, 'waiting']
+			]);
+			expect(await older.select().from(review)).toHaveLength(2);
+			expect(await older.select().from(entry).orderBy(entry.seq)).toEqual(lines);
+			expect(await bringOver(older, now_ms)).toBe(0);
+		} finally {
+			await pool.end();
+			rmSync(folder, { recursive: true });
+			await db.execute(sql.raw(`drop database ${name}`));
+		}
+	});
+});
