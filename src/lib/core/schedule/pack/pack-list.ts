@@ -1,5 +1,6 @@
 import { blankWater } from '../../custody';
 import type { MethodCard } from '../../method';
+import { forSteps } from './for-steps';
 
 /** What a round is packed from. */
 export interface PackQuestion {
@@ -73,9 +74,10 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 		people * sites.length,
 		`${people} ${people === 1 ? 'person' : 'people'} × ${sites.length} ${sites.length === 1 ? 'site' : 'sites'}`
 	);
-	if (preserved.length) {
-		const added = [...new Set(preserved.map((b) => b.preserved))].join(' and ');
-		add('eyes', 'people', 'eye protection', people, `${added} is used`);
+	const hurts = [...preserved.map((b) => b.preserved!), ...(card.steps.some((s) => s.tool === 'titration') ? ['alkali and acid of the titration'] : [])];
+	if (hurts.length) {
+		const added = [...new Set(hurts)].join(' and ');
+		add('eyes', 'people', 'eye protection', people, `${added}: used at the stream`);
 		add('eyewash', 'people', 'eyewash bottle, full', 1, `${added} in an eye is rinsed at once, for a quarter of an hour`);
 	}
 	add('vest', 'people', 'buoyancy vests and throw bag', people, 'one each; nobody goes alone');
@@ -86,8 +88,7 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 	}
 	for (const tool of instruments) add(`tool-${tool.code}`, 'instruments', `${tool.kind} ${tool.code}`, 1, 'the card asks for its figures');
 	if (instruments.length) add('rinse', 'instruments', 'jar of tap water for the probes', sites.length * RINSE_mL_A_SITE, `${RINSE_mL_A_SITE} mL a site`, 'mL');
-	if (card.steps.some((s) => s.tool === 'flow')) add('tape', 'instruments', 'tape, wading rod, two pegs', 1, 'the flow is measured');
-	if (card.steps.some((s) => s.tool === 'tube')) add('tube', 'instruments', 'clarity tube', 1, 'the card asks for clarity');
+	if (sites.length > 0) for (const { id, what, count, because } of forSteps(card, sites.length)) add(id, 'instruments', what, count, because);
 	add('sheet', 'paper', 'blank data sheets', sites.length + 1, 'one for each site and a spare, should a phone fail');
 	if (all > 0) add('custody', 'paper', 'custody form', 1, 'in a bag inside the lid of the cooler');
 	add('pencil', 'paper', 'pencils', 2, 'ink runs, and one falls in');

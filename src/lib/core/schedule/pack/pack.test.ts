@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
-import { streamVisit } from '../../method';
+import { fullVisit, streamVisit } from '../../method';
 import { gearWarnings, packList, type GearQuestion, type PackQuestion } from '..';
 
 const nutrients = {
@@ -33,6 +33,28 @@ describe('the counted list', () => {
 		expect([count(question, 'blank-deionised-water'), count(question, 'blank-sterile-buffered-water')]).toEqual([250, 250]);
 		const plain = { ...question, card: streamVisit };
 		expect([count(plain, 'vial-nutrients'), count(plain, 'eyes')]).toEqual([0, 0]);
+	});
+
+	it('has what the card’s titration and kits use up: bottles, reagents, tests, and the waste bottle', () => {
+		const full = { ...question, card: fullVisit };
+		const asked = fullVisit.steps.find((s) => s.tool === 'titration')!;
+		const kits = fullVisit.steps.filter((s) => s.tool === 'kit');
+		expect(count(full, 'glass-bottle')).toBe(3 * (asked.tool === 'titration' ? asked.bottles.length : 0) + 1);
+		for (const id of ['fixing', 'titration-acid', 'titrant', 'starch', 'waste']) expect(count(full, id), id).toBe(1);
+		expect(kits.length).toBeGreaterThan(0);
+		for (const kit of kits) expect([count(full, `kit-${kit.id}`), count(full, `chart-${kit.id}`)]).toEqual([4, 1]);
+		expect(packList(full).find((l) => l.id === 'eyes')!.because).toMatch(/alkali and acid of the titration/);
+		expect(count(question, 'titrant')).toBe(0);
+	});
+
+	it.each([
+		['verticals', 'tape'],
+		['float', 'floats'],
+		['flume', 'flume'],
+		['bucket', 'bucket']
+	] as const)('has for a flow by %s the %s', (method, id) => {
+		const card = { steps: streamVisit.steps.map((s) => (s.tool === 'flow' ? { ...s, method } : s)) };
+		expect(count({ ...question, card }, id)).toBeGreaterThan(0);
 	});
 
 	it('always counts bottles = analyses × samples, labels for each of them, gloves for each person and site', () => {
