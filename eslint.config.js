@@ -19,15 +19,27 @@ const coreImports = (foldersUp) => ({
 });
 
 /** Who may import whom: core ← workers, field, server, ui ← routes. */
-const layers = { core: [], workers: ['core'], field: ['core'], server: ['core'], ui: ['core'], routes: ['core', 'workers', 'field', 'server', 'ui'] };
+const layers = {
+	core: [],
+	workers: ['core'],
+	field: ['core'],
+	server: ['core'],
+	ui: ['core'],
+	routes: ['core', 'workers', 'field', 'server', 'ui']
+};
 
 export default ts.config(
-	{ ignores: ['build/', '**/.svelte-kit/', '.data/', 'node_modules/', 'test-results/', 'src/lib/server/db/migrations/'] },
+	{
+		ignores: ['build/', '**/.svelte-kit/', '.data/', 'node_modules/', 'test-results/', 'src/lib/server/db/migrations/']
+	},
 	js.configs.recommended,
 	...ts.configs.strictTypeChecked,
 	...svelte.configs.recommended,
 	{
-		languageOptions: { globals: { ...globals.browser, ...globals.node }, parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] } },
+		languageOptions: {
+			globals: { ...globals.browser, ...globals.node },
+			parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] }
+		},
 		rules: {
 			'@typescript-eslint/no-non-null-assertion': 'off', // an index that a line above has checked
 			'@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
@@ -47,7 +59,10 @@ export default ts.config(
 		plugins: { boundaries },
 		settings: {
 			'import/resolver': { typescript: { project: './tsconfig.json' } },
-			'boundaries/elements': Object.keys(layers).map((type) => ({ type, pattern: type === 'routes' ? 'src/routes' : `src/lib/${type}` }))
+			'boundaries/elements': Object.keys(layers).map((type) => ({
+				type,
+				pattern: type === 'routes' ? 'src/routes' : `src/lib/${type}`
+			}))
 		},
 		rules: {
 			'boundaries/dependencies': [
@@ -71,18 +86,37 @@ export default ts.config(
 		rules: {
 			// core is pure: no network, clock, chance or page; another subject is entered by its index
 			...coreImports(1),
-			'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'navigator', 'process', 'localStorage', 'performance', 'crypto'],
+			'no-restricted-globals': [
+				'error',
+				'window',
+				'document',
+				'fetch',
+				'navigator',
+				'process',
+				'localStorage',
+				'performance',
+				'crypto'
+			],
 			'no-restricted-syntax': [
 				'error',
-				{ selector: "MemberExpression[object.name='Date'][property.name='now']", message: 'time comes in as an argument' },
+				{
+					selector: "MemberExpression[object.name='Date'][property.name='now']",
+					message: 'time comes in as an argument'
+				},
 				{ selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'time comes in as an argument' },
-				{ selector: "MemberExpression[object.name='Math'][property.name='random']", message: 'chance comes in as a seed' }
+				{
+					selector: "MemberExpression[object.name='Math'][property.name='random']",
+					message: 'chance comes in as a seed'
+				}
 			]
 		}
 	},
 	// a file in a folder within a subject goes up one more to leave it
 	{ files: ['src/lib/core/*/*/**/*.ts'], ignores: ['src/lib/core/**/*.test.ts'], rules: coreImports(2) },
-	{ files: ['**/*.js', '**/*.mjs', '**/*.cjs', '*.config.ts', 'src/service-worker.ts'], extends: [ts.configs.disableTypeChecked] },
+	{
+		files: ['**/*.js', '**/*.mjs', '**/*.cjs', '*.config.ts', 'src/service-worker.ts'],
+		extends: [ts.configs.disableTypeChecked]
+	},
 	// asymmetric matchers of the test runner are untyped
 	{ files: ['**/*.test.ts'], rules: { '@typescript-eslint/no-unsafe-assignment': 'off' } },
 	{ files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },

@@ -20,7 +20,14 @@ export default defineConfig({
 		trace: process.env['TRACE'] ? 'retain-on-failure' : 'off', // recording every test costs a third of the time
 		launchOptions: {
 			executablePath: '/usr/bin/chromium',
-			args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update', '--disable-quic', '--no-first-run', '--disable-sync']
+			args: [
+				'--no-sandbox',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--disable-quic',
+				'--no-first-run',
+				'--disable-sync'
+			]
 		}
 	},
 	projects: [

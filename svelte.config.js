@@ -24,7 +24,10 @@ export default {
 			}
 		},
 		typescript: {
-			config: (config) => ({ ...config, include: [...config.include, '../tests/**/*.ts', '../scripts/**/*.ts', '../bench/**/*.ts', '../*.ts'] })
+			config: (config) => ({
+				...config,
+				include: [...config.include, '../tests/**/*.ts', '../scripts/**/*.ts', '../bench/**/*.ts', '../*.ts']
+			})
 		}
 	}
 };

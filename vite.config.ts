@@ -6,7 +6,10 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	test: {
 		projects: [
-			{ extends: true, test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/vectors/*.test.ts'], environment: 'node' } },
+			{
+				extends: true,
+				test: { name: 'unit', include: ['src/**/*.test.ts', 'tests/vectors/*.test.ts'], environment: 'node' }
+			},
 			{
 				extends: true,
 				test: {

@@ -6,6 +6,9 @@ export default defineConfig({
 		ssr: true,
 		outDir: 'build/threads',
 		emptyOutDir: true,
-		rollupOptions: { input: { 'work.thread': 'src/lib/server/threads/work.thread.ts' }, output: { format: 'es', entryFileNames: '[name].js' } }
+		rollupOptions: {
+			input: { 'work.thread': 'src/lib/server/threads/work.thread.ts' },
+			output: { format: 'es', entryFileNames: '[name].js' }
+		}
 	}
 });

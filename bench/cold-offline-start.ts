@@ -79,9 +79,16 @@ async function serveBarePage(): Promise<{ url: string; child: ChildProcess }> {
 	const within = resolve('node_modules/.cache/bare-page'); // inside the project, where its modules are found
 	const out = join(within, 'build');
 	const env = { ...process.env, BARE_PAGE_OUT: out, BARE_PAGE_KIT: join(within, 'kit') };
-	execFileSync(resolve('node_modules/.bin/vite'), ['build', '--logLevel', 'silent'], { cwd: 'bench/bare-page', env, stdio: 'pipe' });
+	execFileSync(resolve('node_modules/.bin/vite'), ['build', '--logLevel', 'silent'], {
+		cwd: 'bench/bare-page',
+		env,
+		stdio: 'pipe'
+	});
 	const port = 20_000 + Math.floor(Math.random() * 20_000);
-	const child = spawn(process.execPath, [out], { env: { ...env, PORT: String(port), HOST: '127.0.0.1' }, stdio: 'ignore' });
+	const child = spawn(process.execPath, [out], {
+		env: { ...env, PORT: String(port), HOST: '127.0.0.1' },
+		stdio: 'ignore'
+	});
 	const url = `http://127.0.0.1:${String(port)}/`;
 	for (let answered = false; !answered;)
 		answered = await fetch(url).then(

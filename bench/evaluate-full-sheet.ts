@@ -16,7 +16,11 @@ export const evaluateFullSheet: Bench = {
 		const built = (await build({
 			configFile: false,
 			logLevel: 'silent',
-			build: { write: false, minify: true, lib: { entry: resolve('bench/evaluate-in-page.ts'), formats: ['iife'], name: 'bench' } }
+			build: {
+				write: false,
+				minify: true,
+				lib: { entry: resolve('bench/evaluate-in-page.ts'), formats: ['iife'], name: 'bench' }
+			}
 		})) as Rolldown.RolldownOutput[];
 		const script = [built].flat()[0]!.output[0].code;
 		const browser = await chromium.launch(chromiumOptions);

@@ -12,6 +12,7 @@ for (let run = 0; run < RUNS; run++) {
 	const began = performance.now();
 	const outcome = evaluate(fold(entries), streamVisit, context);
 	times.push(performance.now() - began);
-	if (outcome.gaugings[0]?.verticals.length !== 30 || outcome.results.length < 12) throw new Error('not the sheet that was meant');
+	if (outcome.gaugings[0]?.verticals.length !== 30 || outcome.results.length < 12)
+		throw new Error('not the sheet that was meant');
 }
 Object.assign(globalThis, { evaluateTimes: times });

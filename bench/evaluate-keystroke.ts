@@ -14,7 +14,9 @@ export const evaluateKeystroke: Bench = {
 	needs: 'nothing',
 	run: async () => {
 		const sheet = fullSheet();
-		const places = sheet.map((e) => e.path).filter((path) => path.endsWith('velocity_m_s') || path.startsWith('readings/') || path.startsWith('remarks/'));
+		const places = sheet
+			.map((e) => e.path)
+			.filter((path) => path.endsWith('velocity_m_s') || path.startsWith('readings/') || path.startsWith('remarks/'));
 		let entries: Entry[] = sheet;
 		let folded = fold(entries);
 		evaluate(folded, streamVisit, context);
@@ -45,5 +47,11 @@ export const evaluateKeystroke: Bench = {
 function keystroke(k: number, path: string, sheet: readonly Entry[]): Entry {
 	const before = sheet.find((e) => e.path === path)!;
 	const value = typeof before.value === 'number' ? before.value + 0.01 : before.value;
-	return { ...before, id: before.id.replace(/^01890000/, `01891${String(k).padStart(3, '0')}`), at: before.at.replace(/^./, '9'), value, was: before.id };
+	return {
+		...before,
+		id: before.id.replace(/^01890000/, `01891${String(k).padStart(3, '0')}`),
+		at: before.at.replace(/^./, '9'),
+		value,
+		was: before.id
+	};
 }

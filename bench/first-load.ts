@@ -17,7 +17,8 @@ const firstLoad = (name: string, path: string, isThere: (page: Page) => Promise<
 		const page = await context.newPage();
 		const scripts: Promise<number>[] = [];
 		page.on('response', (answer) => {
-			if (/javascript/.test(answer.headers()['content-type'] ?? '')) scripts.push(answer.body().then((body) => gzipSync(body, { level: 9 }).length));
+			if (/javascript/.test(answer.headers()['content-type'] ?? ''))
+				scripts.push(answer.body().then((body) => gzipSync(body, { level: 9 }).length));
 		});
 		await page.goto(`${url}${path}`);
 		await isThere(page);
@@ -27,7 +28,9 @@ const firstLoad = (name: string, path: string, isThere: (page: Page) => Promise<
 	}
 });
 
-export const sampleFirstLoad = firstLoad('sample-first-load', '/sample', (page) => page.getByText(/^Packed /).waitFor());
+export const sampleFirstLoad = firstLoad('sample-first-load', '/sample', (page) =>
+	page.getByText(/^Packed /).waitFor()
+);
 
 export const packFirstLoad = firstLoad('pack-first-load', '/pack', async (page) => {
 	await page.getByRole('link', { name: /round/ }).first().click();

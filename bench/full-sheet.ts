@@ -17,7 +17,10 @@ export function fullSheet(): Entry[] {
 	for (const code of parameterCodes.slice(0, 12)) {
 		const [low, high] = parameters[code].plausible;
 		for (const [i, slot] of ['left', 'middle', 'right'].entries())
-			lines.push([`readings/${code}/${slot}`, { value: low + ((high - low) * (i + 4)) / 12, unit: parameters[code].unit }]);
+			lines.push([
+				`readings/${code}/${slot}`,
+				{ value: low + ((high - low) * (i + 4)) / 12, unit: parameters[code].unit }
+			]);
 	}
 	for (let i = 1; i <= 30; i++) {
 		const place = `gaugings/main/verticals/v${String(i)}`;

@@ -25,6 +25,7 @@ export const kendall20000: Bench = {
 /** The definition, as a person would write it. */
 export function plainS(values: readonly number[]): number {
 	let s = 0;
-	for (let i = 0; i < values.length; i++) for (let j = i + 1; j < values.length; j++) s += Math.sign(values[j]! - values[i]!);
+	for (let i = 0; i < values.length; i++)
+		for (let j = i + 1; j < values.length; j++) s += Math.sign(values[j]! - values[i]!);
 	return s;
 }

@@ -18,7 +18,8 @@ async function atTheFlow(browser: Browser, url: string): Promise<Page> {
 		await navigator.serviceWorker.ready;
 	});
 	await context.setOffline(true);
-	if (await page.locator('details:not([open]) > summary', { hasText: 'Another site' }).count()) await page.getByText('Another site').click();
+	if (await page.locator('details:not([open]) > summary', { hasText: 'Another site' }).count())
+		await page.getByText('Another site').click();
 	await page.getByRole('button', { name: 'Start at Hobbin 2' }).last().click();
 	await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
 	await page.goto(page.url().replace('/arrive', '/flow'));
@@ -66,7 +67,8 @@ export const sampleLatency40: Bench = {
 		const page = await atTheFlow(browser, url);
 		await keep(page, '0');
 		for (let i = 1; i <= VERTICALS; i++)
-			for (const figure of [i / 4, 0.2 + (i % 7) / 40, 0.15 + (i % 5) / 20]) await keep(page, String(Number(figure.toFixed(2))));
+			for (const figure of [i / 4, 0.2 + (i % 7) / 40, 0.15 + (i % 5) / 20])
+				await keep(page, String(Number(figure.toFixed(2))));
 		await page.getByRole('textbox', { name: /^Far edge of the water/ }).click();
 		await keep(page, String((VERTICALS + 1) / 4));
 		await page.getByRole('img', { name: new RegExp(`of ${String(VERTICALS)} verticals`) }).waitFor();

@@ -40,6 +40,9 @@ function directly(counts: readonly number[]): number[] {
 	const total = counts.reduce((a, b) => a + b, 0);
 	return Array.from({ length: total }, (_, i) => {
 		const n = i + 1;
-		return counts.reduce((sum, x) => sum + 1 - (total - x < n ? 0 : Math.exp(lnChoose(total - x, n) - lnChoose(total, n))), 0);
+		return counts.reduce(
+			(sum, x) => sum + 1 - (total - x < n ? 0 : Math.exp(lnChoose(total - x, n) - lnChoose(total, n))),
+			0
+		);
 	});
 }

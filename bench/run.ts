@@ -43,7 +43,11 @@ const benches: Bench[] = [
 
 const json = process.argv.includes('--json');
 const only = process.argv.includes('--only') ? process.argv[process.argv.indexOf('--only') + 1] : undefined;
-const where: Where = { url: process.env['ORIGIN']!, databaseUrl: process.env['DATABASE_URL']!, scratch: process.env['BENCH_SCRATCH']! };
+const where: Where = {
+	url: process.env['ORIGIN']!,
+	databaseUrl: process.env['DATABASE_URL']!,
+	scratch: process.env['BENCH_SCRATCH']!
+};
 
 const chosen = benches.filter((b) => only === undefined || b.name === only);
 if (chosen.length === 0) {
@@ -51,7 +55,9 @@ if (chosen.length === 0) {
 	process.exit(2);
 }
 if (!json)
-	console.log(`${'name'.padEnd(32)}${'ours'.padStart(10)}${'theirs'.padStart(10)}  ${'unit'.padEnd(5)}${'ratio'.padStart(7)}${'reach'.padStart(7)}  theirs is`);
+	console.log(
+		`${'name'.padEnd(32)}${'ours'.padStart(10)}${'theirs'.padStart(10)}  ${'unit'.padEnd(5)}${'ratio'.padStart(7)}${'reach'.padStart(7)}  theirs is`
+	);
 for (const bench of chosen) {
 	const { ours, theirs, note } = await bench.run(where);
 	const ratio = ours / theirs;

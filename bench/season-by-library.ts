@@ -45,12 +45,15 @@ function asProgram(facts: SeasonFacts): string {
 		for (const day of days) {
 			if (day - facts.from <= 2 * circuit.spacing.aim_days) add('start', day, endCost(day - facts.from));
 			for (const next of days)
-				if (next - day >= circuit.spacing.least_days && next - day <= 2 * circuit.spacing.aim_days) add(day, next, gapCost(circuit, next - day));
+				if (next - day >= circuit.spacing.least_days && next - day <= 2 * circuit.spacing.aim_days)
+					add(day, next, gapCost(circuit, next - day));
 			if (facts.to - day <= 2 * circuit.spacing.aim_days) add(day, null, endCost(facts.to - day));
 		}
 		rows.push(`${(leaving.get('start') ?? []).join(' + ')} = 1`);
 		for (const day of days)
-			rows.push(`${(visits.get(`${circuit.id} ${day}`) ?? []).join(' + ')} ${(leaving.get(day) ?? []).map((n) => `- ${n}`).join(' ')} = 0`);
+			rows.push(
+				`${(visits.get(`${circuit.id} ${day}`) ?? []).join(' + ')} ${(leaving.get(day) ?? []).map((n) => `- ${n}`).join(' ')} = 0`
+			);
 	}
 	for (const arc of all) if (arc.cost) objective.push(`${arc.cost} ${arc.name}`);
 	const at = (circuit: Circuit, day: number) => visits.get(`${circuit.id} ${day}`) ?? [];

@@ -52,7 +52,11 @@ const proposes = (sites: number, limit_s: number): Bench => ({
 		const board = new Board(facts, proposal.rounds);
 		const broken = proposal.rounds.flatMap((r) => board.breaches(r)).filter((b) => b.rule !== 'too-far');
 		if (broken.length) throw new Error(`a rule is broken: ${JSON.stringify(broken[0])}`);
-		return Promise.resolve({ ours, theirs: limit_s * 1000, note: `${proposal.rounds.length} rounds, no rule broken, ${proposal.unmet.length} wishes not met` });
+		return Promise.resolve({
+			ours,
+			theirs: limit_s * 1000,
+			note: `${proposal.rounds.length} rounds, no rule broken, ${proposal.unmet.length} wishes not met`
+		});
 	}
 });
 

@@ -12,7 +12,11 @@ export const seasonalKendallMonthly100y: Bench = {
 	theirs: 'plain double loop a season',
 	needs: 'nothing',
 	run: async () => {
-		const observations = loggerRecord(YEARS * MONTHS).map((value, i) => ({ year: 1920 + Math.floor(i / MONTHS), season: i % MONTHS, value }));
+		const observations = loggerRecord(YEARS * MONTHS).map((value, i) => ({
+			year: 1920 + Math.floor(i / MONTHS),
+			season: i % MONTHS,
+			value
+		}));
 		let [ours, theirs] = ['', ''];
 		const times = {
 			ours: bestOf(20, () => {
@@ -28,7 +32,9 @@ export const seasonalKendallMonthly100y: Bench = {
 
 /** S, the covariances and the slopes as their definitions read, for a record without gaps. */
 function plainly(observations: readonly Required<SeasonValue>[]): string {
-	const months = Array.from({ length: MONTHS }, (_, m) => observations.filter((o) => o.season === m).map((o) => o.value!));
+	const months = Array.from({ length: MONTHS }, (_, m) =>
+		observations.filter((o) => o.season === m).map((o) => o.value!)
+	);
 	let s = 0;
 	let variance = 0;
 	const slopes: number[] = [];
@@ -49,7 +55,9 @@ function plainly(observations: readonly Required<SeasonValue>[]): string {
 	for (let g = 0; g < MONTHS; g++)
 		for (let h = g + 1; h < MONTHS; h++) {
 			let k = 0;
-			for (let i = 0; i < YEARS; i++) for (let j = i + 1; j < YEARS; j++) k += Math.sign((months[g]![j]! - months[g]![i]!) * (months[h]![j]! - months[h]![i]!));
+			for (let i = 0; i < YEARS; i++)
+				for (let j = i + 1; j < YEARS; j++)
+					k += Math.sign((months[g]![j]! - months[g]![i]!) * (months[h]![j]! - months[h]![i]!));
 			const products = ranks[g]!.reduce((sum, r, i) => sum + r * ranks[h]![i]!, 0);
 			variance += (2 * (k + 4 * products - YEARS * (YEARS + 1) ** 2)) / 3;
 		}

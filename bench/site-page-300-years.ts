@@ -40,7 +40,11 @@ export const sitePage300Years: Bench = {
 };
 
 /** A site with a monthly visit and eleven parameters a visit for so many years. */
-async function siteWithYears(pool: pg.Pool, code: string, years: number): Promise<{ programId: string; siteId: string }> {
+async function siteWithYears(
+	pool: pg.Pool,
+	code: string,
+	years: number
+): Promise<{ programId: string; siteId: string }> {
 	const { rows } = await pool.query<{ program_id: string; stream_id: string; card: string; member: string }>(
 		`select s.program_id, s.stream_id, (select id from method_card_version limit 1) as card, (select id from member where role = 'coordinator' limit 1) as member from site s limit 1`
 	);
@@ -72,7 +76,11 @@ const firstByte = (address: string, cookie: string): Promise<number> =>
 			answer.once('data', () => {
 				const ms = performance.now() - began;
 				answer.resume();
-				answer.on('end', () => (answer.statusCode === 200 ? resolve(ms) : reject(new Error(`${address} answered ${String(answer.statusCode)}`))));
+				answer.on('end', () =>
+					answer.statusCode === 200
+						? resolve(ms)
+						: reject(new Error(`${address} answered ${String(answer.statusCode)}`))
+				);
 			});
 		})
 			.on('error', reject)

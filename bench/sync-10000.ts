@@ -30,7 +30,9 @@ export const sync10000: Bench = {
 		const theirs: number[] = [];
 		for (let run = 0; run < RUNS; run++) {
 			const entries = tenThousand(me);
-			const batches = Array.from({ length: ENTRIES / AT_ONCE }, (_, i) => entries.slice(i * AT_ONCE, (i + 1) * AT_ONCE));
+			const batches = Array.from({ length: ENTRIES / AT_ONCE }, (_, i) =>
+				entries.slice(i * AT_ONCE, (i + 1) * AT_ONCE)
+			);
 			ours.push(
 				await timed(async () => {
 					for (const batch of batches) {
@@ -38,7 +40,8 @@ export const sync10000: Bench = {
 						const taken = (await answer.json()) as { accepted: string[]; refused: unknown[]; cursor: string };
 						const { accepted, refused } = taken;
 						cursor = taken.cursor;
-						if (accepted.length !== batch.length) throw new Error(`only ${String(accepted.length)} taken: ${JSON.stringify(refused[0])}`);
+						if (accepted.length !== batch.length)
+							throw new Error(`only ${String(accepted.length)} taken: ${JSON.stringify(refused[0])}`);
 					}
 				})
 			);
@@ -54,7 +57,11 @@ export const sync10000: Bench = {
 };
 
 const post = (url: string, cookie: string, body: object) =>
-	fetch(`${url}/api/sync`, { method: 'POST', headers: { cookie, 'content-type': 'application/json' }, body: JSON.stringify(body) });
+	fetch(`${url}/api/sync`, {
+		method: 'POST',
+		headers: { cookie, 'content-type': 'application/json' },
+		body: JSON.stringify(body)
+	});
 
 /** Visits as a crew writes them: an opening, readings, a section. */
 function tenThousand(me: { id: string; site: string; card: string }): Entry[] {
@@ -77,17 +84,21 @@ function lineOf(line: number, me: { site: string; card: string }): [string, unkn
 	if (line < 20) return [`readings/water-temperature/r${String(line)}`, { value: 9 + line / 20, unit: 'degC' }];
 	const vertical = Math.floor((line - 20) / 3);
 	const place = `gaugings/main/verticals/v${String(vertical)}`;
-	return line % 3 === 2 ? [`${place}/distance_m`, 0.3 * (vertical + 1)] : line % 3 === 0 ? [`${place}/depth_m`, 0.3] : [`${place}/velocity_m_s`, 0.4];
+	return line % 3 === 2
+		? [`${place}/distance_m`, 0.3 * (vertical + 1)]
+		: line % 3 === 0
+			? [`${place}/depth_m`, 0.3]
+			: [`${place}/velocity_m_s`, 0.4];
 }
 
 /** The same rows into the same table, for visits that are there, by COPY: ids and visits renamed so that nothing clashes. */
 async function copySame(pool: pg.Pool, me: { program_id: string }, entries: readonly Entry[]): Promise<number> {
 	const client = await pool.connect();
 	const visits = new Map<string, string>();
-	const { rows } = await client.query<{ last_seq: string }>('update logbook_tip set last_seq = last_seq + $2 where program_id = $1 returning last_seq', [
-		me.program_id,
-		entries.length
-	]);
+	const { rows } = await client.query<{ last_seq: string }>(
+		'update logbook_tip set last_seq = last_seq + $2 where program_id = $1 returning last_seq',
+		[me.program_id, entries.length]
+	);
 	const firstSeq = Number(rows[0]!.last_seq) - entries.length;
 	for (const e of entries) if (!visits.has(e.visitId)) visits.set(e.visitId, v7());
 	await client.query(
@@ -118,7 +129,11 @@ async function copySame(pool: pg.Pool, me: { program_id: string }, entries: read
 	const ms = await timed(() =>
 		pipeline(
 			Readable.from(pieces),
-			client.query(copyFrom('copy entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, skew_ms) from stdin'))
+			client.query(
+				copyFrom(
+					'copy entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, skew_ms) from stdin'
+				)
+			)
 		)
 	);
 	client.release();

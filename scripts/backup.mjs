@@ -23,7 +23,14 @@ try {
 		await step('Backup', async () => {
 			await run(
 				postgresProgram('pg_dump'),
-				['--format=custom', '--compress=6', '--no-owner', '--no-privileges', `--file=${part}`, `--dbname=${database.url}`],
+				[
+					'--format=custom',
+					'--compress=6',
+					'--no-owner',
+					'--no-privileges',
+					`--file=${part}`,
+					`--dbname=${database.url}`
+				],
 				{
 					failing: 'pg_dump'
 				}
@@ -34,7 +41,11 @@ try {
 			return `${(statSync(part).size / 1e6).toFixed(1)} MB`;
 		});
 		// every block of it is unpacked and thrown away
-		await step('Read through', async () => void (await run(postgresProgram('pg_restore'), ['--file=/dev/null', part], { failing: 'Reading the backup' })));
+		await step(
+			'Read through',
+			async () =>
+				void (await run(postgresProgram('pg_restore'), ['--file=/dev/null', part], { failing: 'Reading the backup' }))
+		);
 		renameSync(part, file);
 		say(`${file} holds everything up to now. Keep it on another machine.`);
 	} finally {

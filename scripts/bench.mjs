@@ -3,7 +3,16 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort } from './cluster.mjs';
-import { bin, prepareDatabase, project, readyBuild, readyDatabase, readyMachine, serve, serverEnvironment } from './commands.mjs';
+import {
+	bin,
+	prepareDatabase,
+	project,
+	readyBuild,
+	readyDatabase,
+	readyMachine,
+	serve,
+	serverEnvironment
+} from './commands.mjs';
 import { run } from './run.mjs';
 import { endOn, toStderr } from './say.mjs';
 
@@ -17,7 +26,11 @@ try {
 	const database = await readyDatabase({ folderName: '.data/bench', database: `bench_${Date.now().toString(36)}` });
 	release = database.release;
 	await readyBuild();
-	const env = { ...serverEnvironment({ ...database, port: await freePort() }), KEEN_RIFFLE_LOG: 'error', BENCH_SCRATCH: scratch };
+	const env = {
+		...serverEnvironment({ ...database, port: await freePort() }),
+		KEEN_RIFFLE_LOG: 'error',
+		BENCH_SCRATCH: scratch
+	};
 	await prepareDatabase(env, ['--demo']);
 	const served = serve(env, { log: 'ignore' });
 	child = served.child;

@@ -5,7 +5,16 @@ import { join } from 'node:path';
 import { run } from './run.mjs';
 import { step } from './say.mjs';
 
-const SOURCES = ['src', 'static', 'package.json', 'package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.threads.config.ts', 'tsconfig.json'];
+const SOURCES = [
+	'src',
+	'static',
+	'package.json',
+	'package-lock.json',
+	'svelte.config.js',
+	'vite.config.ts',
+	'vite.threads.config.ts',
+	'tsconfig.json'
+];
 
 export async function buildIfStale(project) {
 	const stamp = join(project, 'build', '.sources');
@@ -15,7 +24,10 @@ export async function buildIfStale(project) {
 		const bin = (name) => join(project, 'node_modules', '.bin', name);
 		await run(bin('svelte-kit'), ['sync'], { cwd: project, failing: 'svelte-kit sync' });
 		await run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: project, failing: 'vite build' });
-		await run(bin('vite'), ['build', '--logLevel', 'warn', '--config', 'vite.threads.config.ts'], { cwd: project, failing: 'vite build of the threads' });
+		await run(bin('vite'), ['build', '--logLevel', 'warn', '--config', 'vite.threads.config.ts'], {
+			cwd: project,
+			failing: 'vite build of the threads'
+		});
 		writeFileSync(stamp, sources);
 	});
 }
@@ -28,7 +40,9 @@ function fingerprint(project) {
 		const isFile = /\.\w+$/.test(source);
 		if (isFile) add(path);
 		else
-			for (const entry of readdirSync(path, { recursive: true, withFileTypes: true }).sort((a, b) => (a.parentPath + a.name < b.parentPath + b.name ? -1 : 1)))
+			for (const entry of readdirSync(path, { recursive: true, withFileTypes: true }).sort((a, b) =>
+				a.parentPath + a.name < b.parentPath + b.name ? -1 : 1
+			))
 				if (entry.isFile()) add(join(entry.parentPath, entry.name));
 	}
 	return hash.digest('hex');

@@ -62,7 +62,9 @@ async function start(pg, data, root, port) {
 	} catch (error) {
 		const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-8).join('\n') : '';
 		const full = /No space left on device/.test(tail) ? 'The disk is full. Make room and start again.\n' : '';
-		throw new Stop(`${full}The database did not start. Nothing in it was changed. Its own words:\n${tail || error.message}`);
+		throw new Stop(
+			`${full}The database did not start. Nothing in it was changed. Its own words:\n${tail || error.message}`
+		);
 	}
 }
 
@@ -80,7 +82,9 @@ export async function runningCluster(folder, database = 'keen_riffle') {
 
 /** A program of PostgreSQL, of the newest version on this machine: it reads what older ones wrote. */
 export function postgresProgram(name) {
-	const versions = existsSync(BINARIES) ? readdirSync(BINARIES).filter((v) => existsSync(join(BINARIES, v, 'bin', name))) : [];
+	const versions = existsSync(BINARIES)
+		? readdirSync(BINARIES).filter((v) => existsSync(join(BINARIES, v, 'bin', name)))
+		: [];
 	const newest = versions.sort((a, b) => Number(a) - Number(b)).at(-1);
 	if (!newest) throw new Stop('PostgreSQL is not installed: please have the Debian package postgresql installed.');
 	return join(BINARIES, newest, 'bin', name);
@@ -88,7 +92,9 @@ export function postgresProgram(name) {
 
 /** The programs of the version that made the cluster; the newest there is for a new one. */
 function binariesFor(data) {
-	const versions = existsSync(BINARIES) ? readdirSync(BINARIES).filter((v) => existsSync(join(BINARIES, v, 'bin', 'initdb'))) : [];
+	const versions = existsSync(BINARIES)
+		? readdirSync(BINARIES).filter((v) => existsSync(join(BINARIES, v, 'bin', 'initdb')))
+		: [];
 	const file = join(data, 'PG_VERSION');
 	const made = existsSync(file) ? readFileSync(file, 'utf8').trim() : null;
 	if (made !== null && !versions.includes(made))
@@ -108,14 +114,18 @@ async function createDatabase(bin, port, password, database, fresh) {
 			failing: 'The database'
 		});
 	if (fresh) await psql(`drop database if exists ${database} with (force)`);
-	if ((await psql(`select 1 from pg_database where datname = '${database}'`)).trim() !== '1') await psql(`create database ${database}`);
+	if ((await psql(`select 1 from pg_database where datname = '${database}'`)).trim() !== '1')
+		await psql(`create database ${database}`);
 }
 
 /** pg_ctl and initdb as the user they may run as, from a folder that user can stand in. */
 const asUser = (program, args, folder) =>
-	asRoot ? run('runuser', ['-u', 'postgres', '--', program, ...args], { cwd: '/', failing: program }) : run(program, args, { cwd: folder, failing: program });
+	asRoot
+		? run('runuser', ['-u', 'postgres', '--', program, ...args], { cwd: '/', failing: program })
+		: run(program, args, { cwd: folder, failing: program });
 
-const postgresIds = () => ['-u', '-g'].map((flag) => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' })));
+const postgresIds = () =>
+	['-u', '-g'].map((flag) => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' })));
 
 /**
  * After a power cut the lock file may name a process that is gone, or one that has nothing to do with a database; either
@@ -147,7 +157,11 @@ export const mustBeFree = (port) =>
 	new Promise((resolve, reject) => {
 		const server = createServer();
 		server.on('error', () =>
-			reject(new Stop(`Port ${port} is taken by another program. Stop it, or choose another: PORT=${port + 10} npm run demo. Nothing was changed.`))
+			reject(
+				new Stop(
+					`Port ${port} is taken by another program. Stop it, or choose another: PORT=${port + 10} npm run demo. Nothing was changed.`
+				)
+			)
 		);
 		server.listen(port, '127.0.0.1', () => server.close(resolve));
 	});

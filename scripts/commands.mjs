@@ -64,13 +64,24 @@ export function serverEnvironment({ url, folder, port, origin = `http://127.0.0.
 }
 
 export const prepareDatabase = (env, args = [], options = {}) =>
-	run(bin('tsx'), ['scripts/prepare-database.ts', ...args], { cwd: project, env, failing: 'Preparing the database', ...options });
+	run(bin('tsx'), ['scripts/prepare-database.ts', ...args], {
+		cwd: project,
+		env,
+		failing: 'Preparing the database',
+		...options
+	});
 
 /** Starts the built application. Resolves once it answers; rejects when it ends first. */
 export function serve(env, { log = 'inherit' } = {}) {
-	const child = spawn(process.execPath, ['scripts/serve.mjs'], { cwd: project, env: { ...process.env, ...env }, stdio: ['ignore', log, 'inherit'] });
+	const child = spawn(process.execPath, ['scripts/serve.mjs'], {
+		cwd: project,
+		env: { ...process.env, ...env },
+		stdio: ['ignore', log, 'inherit']
+	});
 	// the code it ended with; one that was stopped on purpose ended well
-	const ended = new Promise((done) => child.on('exit', (code, signal) => done(code ?? (signal === 'SIGTERM' || signal === 'SIGINT' ? 0 : 1))));
+	const ended = new Promise((done) =>
+		child.on('exit', (code, signal) => done(code ?? (signal === 'SIGTERM' || signal === 'SIGINT' ? 0 : 1)))
+	);
 	const answers = async () => {
 		for (;;) {
 			if (child.exitCode !== null) throw new Error(`The application ended with ${child.exitCode} before it answered.`);

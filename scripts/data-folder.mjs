@@ -17,8 +17,14 @@ export async function dataFolder(project, name = '.data') {
 	if (process.getuid() !== 0) return made(wanted);
 	made(wanted);
 	if (await postgresCanEnter(wanted)) return wanted;
-	if (named) throw new Stop(`The database's own user cannot enter ${wanted}. Set KEEN_RIFFLE_DATA to a folder that user postgres can reach.`);
-	const elsewhere = join('/var/lib/keen-riffle', `${createHash('sha256').update(project).digest('hex').slice(0, 8)}${name}`);
+	if (named)
+		throw new Stop(
+			`The database's own user cannot enter ${wanted}. Set KEEN_RIFFLE_DATA to a folder that user postgres can reach.`
+		);
+	const elsewhere = join(
+		'/var/lib/keen-riffle',
+		`${createHash('sha256').update(project).digest('hex').slice(0, 8)}${name}`
+	);
 	say(`The database's own user cannot enter ${wanted}; the data are in ${elsewhere}.`);
 	return made(elsewhere);
 }
@@ -50,7 +56,9 @@ export function takeFolder(folder) {
 	if (existsSync(lock)) {
 		const pid = Number(readFileSync(lock, 'utf8'));
 		if (pid !== process.pid && isAlive(pid))
-			throw new Stop(`The data in ${folder} are in use by process ${pid}. Stop that one first, or set KEEN_RIFFLE_DATA to another folder.`);
+			throw new Stop(
+				`The data in ${folder} are in use by process ${pid}. Stop that one first, or set KEEN_RIFFLE_DATA to another folder.`
+			);
 	}
 	writeFileSync(lock, String(process.pid));
 	return () => rmSync(lock, { force: true });

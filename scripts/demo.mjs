@@ -1,6 +1,15 @@
 /* npm run demo: the whole product with demo data, from nothing, on one machine. */
 import { mustBeFree } from './cluster.mjs';
-import { prepareDatabase, readyBuild, readyDatabase, readyMachine, serve, serverEnvironment, bin, project } from './commands.mjs';
+import {
+	prepareDatabase,
+	readyBuild,
+	readyDatabase,
+	readyMachine,
+	serve,
+	serverEnvironment,
+	bin,
+	project
+} from './commands.mjs';
 import { run } from './run.mjs';
 import { endOn, say, step } from './say.mjs';
 

@@ -31,7 +31,13 @@ const subjects = [
 
 const program = ts.createProgram(
 	subjects.map((s) => join(core, s, 'index.ts')),
-	{ target: ts.ScriptTarget.ES2022, module: ts.ModuleKind.ESNext, moduleResolution: ts.ModuleResolutionKind.Bundler, skipLibCheck: true, noEmit: true }
+	{
+		target: ts.ScriptTarget.ES2022,
+		module: ts.ModuleKind.ESNext,
+		moduleResolution: ts.ModuleResolutionKind.Bundler,
+		skipLibCheck: true,
+		noEmit: true
+	}
 );
 const checker = program.getTypeChecker();
 
@@ -53,13 +59,19 @@ function formulasOf(subject: string): Formula[] {
 		const whole = ts.isVariableDeclaration(declaration) ? declaration.parent.parent : declaration;
 		const code = whole.getText(file).replace(/^export /, '');
 		return [
-			{ name: symbol.name, says: sentence(ts.displayPartsToString(symbol.getDocumentationComment(checker))), code, file: relative(project, file.fileName) }
+			{
+				name: symbol.name,
+				says: sentence(ts.displayPartsToString(symbol.getDocumentationComment(checker))),
+				code,
+				file: relative(project, file.fileName)
+			}
 		];
 	});
 }
 
 const isFunction = (d: ts.Declaration) =>
-	ts.isFunctionDeclaration(d) || (ts.isVariableDeclaration(d) && d.initializer !== undefined && ts.isArrowFunction(d.initializer));
+	ts.isFunctionDeclaration(d) ||
+	(ts.isVariableDeclaration(d) && d.initializer !== undefined && ts.isArrowFunction(d.initializer));
 
 const sentence = (doc: string) => doc.replace(/\{@link (\w+)\}/g, '`$1`').replace(/\n(?!\n)/g, ' ');
 
@@ -104,7 +116,11 @@ function cardPart(card: MethodCard): string {
 	const settings = [
 		...Object.entries(Limits.shape).map(([name, field]) => {
 			const value = limits[name as keyof typeof limits];
-			return [name, typeof value === 'object' ? JSON.stringify(value) : String(value ?? 'none'), field.description ?? ''];
+			return [
+				name,
+				typeof value === 'object' ? JSON.stringify(value) : String(value ?? 'none'),
+				field.description ?? ''
+			];
 		}),
 		['bacteria_h', String(card.holding.bacteria_h), 'hours from filling a bacteria bottle to plating it'],
 		['withoutIce_h', String(card.holding.withoutIce_h), 'hours that a bottle may stand without ice'],
@@ -112,7 +128,9 @@ function cardPart(card: MethodCard): string {
 	];
 	return `## Card: ${card.title}, version ${card.version}\n\n${card.summary}\n\n| step | how | why it stands here | what leaving without it costs |\n|---|---|---|---|\n${steps
 		.map(({ step, because }) => `| ${step.title} | ${step.how} | ${because.join(' ')} | ${step.costIfMissing ?? ''} |`)
-		.join('\n')}\n\n### Settings, as shipped\n\n| setting | value | meaning |\n|---|---|---|\n${settings.map((row) => `| ${row.join(' | ')} |`).join('\n')}`;
+		.join(
+			'\n'
+		)}\n\n### Settings, as shipped\n\n| setting | value | meaning |\n|---|---|---|\n${settings.map((row) => `| ${row.join(' | ')} |`).join('\n')}`;
 }
 
 const parameterPart = `## Parameters\n\nPossible: outside it a figure is refused. Plausible: outside it the person is asked.\n\n| parameter | kept in | possible | plausible |\n|---|---|---|---|\n${Object.values(

@@ -14,7 +14,9 @@ export function checkNode() {
 }
 
 const provided = {
-	postgresql: () => existsSync('/usr/lib/postgresql') && readdirSync('/usr/lib/postgresql').some((v) => existsSync(`/usr/lib/postgresql/${v}/bin/initdb`)),
+	postgresql: () =>
+		existsSync('/usr/lib/postgresql') &&
+		readdirSync('/usr/lib/postgresql').some((v) => existsSync(`/usr/lib/postgresql/${v}/bin/initdb`)),
 	chromium: () => existsSync('/usr/bin/chromium'),
 	'poppler-utils': () => existsSync('/usr/bin/pdftoppm'),
 	'fonts-liberation': () => existsSync('/usr/share/fonts/truetype/liberation')
@@ -61,7 +63,11 @@ export async function nodeModules(project) {
 		throw new Stop(`${project} cannot be written to, so the node modules cannot be installed there.`);
 	}
 	await step('Node modules', async () => {
-		await run('npm', ['ci', '--no-audit', '--no-fund'], { cwd: project, env: { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' }, failing: 'npm ci' });
+		await run('npm', ['ci', '--no-audit', '--no-fund'], {
+			cwd: project,
+			env: { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
+			failing: 'npm ci'
+		});
 		writeFileSync(stamp, lock);
 	});
 }

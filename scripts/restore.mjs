@@ -17,7 +17,11 @@ try {
 	const file = resolve(given);
 	if (!existsSync(file)) throw new Stop(`There is no ${file}.`);
 	await readyMachine();
-	await step('The file is whole', async () => void (await run(postgresProgram('pg_restore'), ['--file=/dev/null', file], { failing: 'Reading the backup' })));
+	await step(
+		'The file is whole',
+		async () =>
+			void (await run(postgresProgram('pg_restore'), ['--file=/dev/null', file], { failing: 'Reading the backup' }))
+	);
 	const database = await readyDatabase();
 	release = database.release;
 	const tables = await tablesIn(database.url);
@@ -26,11 +30,18 @@ try {
 			`There are ${tables} tables in this place already. A backup is restored into an empty one: set KEEN_RIFFLE_DATA to a new folder. Nothing was changed.`
 		);
 	await step('Restore', async () => {
-		await run(postgresProgram('pg_restore'), ['--single-transaction', '--exit-on-error', '--no-owner', '--no-privileges', `--dbname=${database.url}`, file], {
-			failing: 'pg_restore'
-		});
+		await run(
+			postgresProgram('pg_restore'),
+			['--single-transaction', '--exit-on-error', '--no-owner', '--no-privileges', `--dbname=${database.url}`, file],
+			{
+				failing: 'pg_restore'
+			}
+		);
 	});
-	await step('Database up to date', async () => void (await prepareDatabase(serverEnvironment({ ...database, port: 0 }))));
+	await step(
+		'Database up to date',
+		async () => void (await prepareDatabase(serverEnvironment({ ...database, port: 0 })))
+	);
 	say('Restored. Start it as before; everybody signs in anew where the secret is another one.');
 } catch (error) {
 	endOn(error);
@@ -42,7 +53,9 @@ async function tablesIn(connectionString) {
 	const client = new pg.Client({ connectionString });
 	await client.connect();
 	try {
-		const { rows } = await client.query(`select count(*)::int as tables from pg_tables where schemaname not in ('pg_catalog', 'information_schema')`);
+		const { rows } = await client.query(
+			`select count(*)::int as tables from pg_tables where schemaname not in ('pg_catalog', 'information_schema')`
+		);
 		return rows[0].tables;
 	} finally {
 		await client.end();

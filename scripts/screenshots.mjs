@@ -2,7 +2,16 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort } from './cluster.mjs';
-import { bin, prepareDatabase, project, readyBuild, readyDatabase, readyMachine, serve, serverEnvironment } from './commands.mjs';
+import {
+	bin,
+	prepareDatabase,
+	project,
+	readyBuild,
+	readyDatabase,
+	readyMachine,
+	serve,
+	serverEnvironment
+} from './commands.mjs';
 import { run } from './run.mjs';
 import { endOn, step } from './say.mjs';
 
@@ -11,10 +20,17 @@ let child;
 
 try {
 	await readyMachine({ also: ['chromium', 'fonts-liberation'] });
-	const database = await readyDatabase({ folderName: '.data/screenshots', database: `shots_${Date.now().toString(36)}` });
+	const database = await readyDatabase({
+		folderName: '.data/screenshots',
+		database: `shots_${Date.now().toString(36)}`
+	});
 	release = database.release;
 	await readyBuild();
-	const env = { ...serverEnvironment({ ...database, port: await freePort() }), KEEN_RIFFLE_NOW: '2026-05-14T11:20:00Z', KEEN_RIFFLE_LOG: 'error' };
+	const env = {
+		...serverEnvironment({ ...database, port: await freePort() }),
+		KEEN_RIFFLE_NOW: '2026-05-14T11:20:00Z',
+		KEEN_RIFFLE_LOG: 'error'
+	};
 	await step('Demo data', async () => void (await prepareDatabase(env, ['--demo'])));
 	const served = serve(env, { log: 'ignore' });
 	child = served.child;

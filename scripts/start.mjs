@@ -8,12 +8,17 @@ let release = async () => undefined;
 try {
 	const missing = ['KEEN_RIFFLE_SECRET', 'ORIGIN'].filter((name) => !process.env[name]);
 	if (missing.length)
-		throw new Stop(`Not started: ${missing.join(' and ')} must be set. The secret is 32 letters or more; the origin is the address in the browser bar.`);
+		throw new Stop(
+			`Not started: ${missing.join(' and ')} must be set. The secret is 32 letters or more; the origin is the address in the browser bar.`
+		);
 	await readyMachine();
 	const database = await readyDatabase();
 	release = database.release;
 	await readyBuild();
-	const env = { ...serverEnvironment({ ...database, port, origin: process.env.ORIGIN }), HOST: process.env.HOST ?? '127.0.0.1' };
+	const env = {
+		...serverEnvironment({ ...database, port, origin: process.env.ORIGIN }),
+		HOST: process.env.HOST ?? '127.0.0.1'
+	};
 	await step('Database up to date', async () => void (await prepareDatabase(env)));
 	const { child, ended, ready } = serve(env);
 	for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));

@@ -7,7 +7,10 @@ import type { Role } from '../src/lib/server/db/schema';
 const base = process.env['ORIGIN']!;
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-background-networking', '--disable-sync'] });
+const browser = await chromium.launch({
+	executablePath: '/usr/bin/chromium',
+	args: ['--no-sandbox', '--disable-background-networking', '--disable-sync']
+});
 
 const take = async (page: Page, name: string) => {
 	await page.evaluate(() => document.fonts.ready);
@@ -20,7 +23,10 @@ async function as(role: Role, viewport: typeof desk, mode: 'paper' | 'sun' | 'du
 	const context = await browser.newContext({ viewport, baseURL: base, hasTouch: viewport === phone });
 	await context.addInitScript(`localStorage.setItem('keen-riffle-mode', '${mode}')`);
 	const { email } = demoSignIns.find((s) => s.role === role)!;
-	const answer = await context.request.post('/api/auth/sign-in/email', { headers: { origin: base }, data: { email, password: DEMO_PASSWORD } });
+	const answer = await context.request.post('/api/auth/sign-in/email', {
+		headers: { origin: base },
+		data: { email, password: DEMO_PASSWORD }
+	});
 	if (!answer.ok()) throw new Error(`sign-in answered ${String(answer.status())}`);
 	return context.newPage();
 }
@@ -163,7 +169,12 @@ if (!answer.ok()) throw new Error(`sign-in answered ${String(answer.status())}`)
 const strips = await crew.newPage();
 await strips.goto('/sample');
 await strips.getByText(/^Packed /).waitFor();
-const developing = await strips.getByRole('listitem').filter({ hasText: 'Tessel 1' }).getByRole('link').first().getAttribute('href');
+const developing = await strips
+	.getByRole('listitem')
+	.filter({ hasText: 'Tessel 1' })
+	.getByRole('link')
+	.first()
+	.getAttribute('href');
 await strips.goto(`${developing!}/nitrate`);
 await strips.getByRole('heading', { name: /Which block of the chart/ }).waitFor();
 await take(strips, 'sample-strip');

@@ -4,7 +4,16 @@
  */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { bin, prepareDatabase, project, readyBuild, readyDatabase, readyMachine, serve, serverEnvironment } from './commands.mjs';
+import {
+	bin,
+	prepareDatabase,
+	project,
+	readyBuild,
+	readyDatabase,
+	readyMachine,
+	serve,
+	serverEnvironment
+} from './commands.mjs';
 import { freePort } from './cluster.mjs';
 import { run } from './run.mjs';
 import { endOn, say, step } from './say.mjs';
@@ -52,9 +61,19 @@ const vitest = (name, projectName, env) =>
 	runner(
 		name,
 		'vitest',
-		['run', '--project', projectName, '--reporter=dot', '--reporter=json', `--outputFile.json=test-results/${projectName}.json`],
+		[
+			'run',
+			'--project',
+			projectName,
+			'--reporter=dot',
+			'--reporter=json',
+			`--outputFile.json=test-results/${projectName}.json`
+		],
 		`${projectName}.json`,
-		(r) => [r.numPassedTests, r.numFailedTests + r.testResults.filter((t) => t.status === 'failed' && t.assertionResults.length === 0).length],
+		(r) => [
+			r.numPassedTests,
+			r.numFailedTests + r.testResults.filter((t) => t.status === 'failed' && t.assertionResults.length === 0).length
+		],
 		env
 	);
 
@@ -85,10 +104,17 @@ try {
 			await step('Demo for the browser', async () => void (await prepareDatabase(browserEnv, ['--demo'])));
 			const { child, ready } = serve(browserEnv);
 			await ready;
-			await runner('Browser', 'playwright', ['test'], 'browser.json', ({ stats }) => [stats.expected, stats.unexpected + stats.flaky], {
-				...browserEnv,
-				BASE_URL: env.ORIGIN
-			});
+			await runner(
+				'Browser',
+				'playwright',
+				['test'],
+				'browser.json',
+				({ stats }) => [stats.expected, stats.unexpected + stats.flaky],
+				{
+					...browserEnv,
+					BASE_URL: env.ORIGIN
+				}
+			);
 			child.kill('SIGTERM');
 		}
 	}

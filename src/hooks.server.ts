@@ -26,13 +26,20 @@ export const handle: Handle = async ({ event, resolve }) => {
 	try {
 		const response = await answer(event, resolve);
 		return dressed(
-			event.locals.isDatabaseAway && response.status >= 500 ? new Response(response.body, { status: 503, headers: waiting(response.headers) }) : response
+			event.locals.isDatabaseAway && response.status >= 500
+				? new Response(response.body, { status: 503, headers: waiting(response.headers) })
+				: response
 		);
 	} catch (trouble) {
 		if (!isDatabaseAway(trouble)) throw trouble;
 		log.error({ err: trouble, path: event.url.pathname }, AWAY);
 		if (isApi(event)) return dressed(json({ message: AWAY }, { status: 503, headers: waiting() }));
-		return dressed(new Response(AWAY, { status: 503, headers: waiting(new Headers({ 'content-type': 'text/plain; charset=utf-8' })) }));
+		return dressed(
+			new Response(AWAY, {
+				status: 503,
+				headers: waiting(new Headers({ 'content-type': 'text/plain; charset=utf-8' }))
+			})
+		);
 	}
 };
 
@@ -59,7 +66,8 @@ async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resol
 async function byLibrary(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
 	const ask = () => svelteKitHandler({ event, resolve, auth: auth(), building });
 	if (!event.url.pathname.startsWith('/api/auth')) return ask();
-	if (event.url.pathname !== '/api/auth/sign-in/email') return json({ message: 'There is nothing at this address.' }, { status: 404 });
+	if (event.url.pathname !== '/api/auth/sign-in/email')
+		return json({ message: 'There is nothing at this address.' }, { status: 404 });
 	const body: unknown = await event.request
 		.clone()
 		.json()
@@ -68,7 +76,8 @@ async function byLibrary(event: RequestEvent, resolve: Parameters<Handle>[0]['re
 }
 
 const LAST_WORDS_ms = 200;
-const AWAY = 'The database does not answer just now. Nothing is lost: what is on a phone stays there. Try again in a minute.';
+const AWAY =
+	'The database does not answer just now. Nothing is lost: what is on a phone stays there. Try again in a minute.';
 
 function waiting(headers = new Headers()): Headers {
 	headers.set('retry-after', '30');
@@ -102,12 +111,15 @@ async function memberOf(event: RequestEvent): Promise<Membership | null> {
 const isApi = (event: RequestEvent) => event.url.pathname.startsWith('/api/');
 
 function notSignedIn(event: RequestEvent): Response {
-	if (isApi(event)) return json({ message: 'Sign in first. What is on this device stays there until then.' }, { status: 401 });
+	if (isApi(event))
+		return json({ message: 'Sign in first. What is on this device stays there until then.' }, { status: 401 });
 	redirect(303, `/sign-in?to=${encodeURIComponent(event.url.pathname + event.url.search)}`);
 }
 
 function notAllowed(event: RequestEvent, member: Membership): Response {
-	const message = member.removedAt ? 'You no longer belong to this program. What you wrote is kept.' : `This is not open to you as ${member.role}.`;
+	const message = member.removedAt
+		? 'You no longer belong to this program. What you wrote is kept.'
+		: `This is not open to you as ${member.role}.`;
 	if (isApi(event)) return json({ message }, { status: 403 });
 	error(403, message);
 }

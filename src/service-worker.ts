@@ -24,7 +24,10 @@ const kept = caches.open(CACHE);
 worker.addEventListener('install', (event) => {
 	// a browser that can takes what never changes straight from the cache, without waking this worker
 	if ('addRoutes' in event)
-		void (event as StaticRoutes).addRoutes({ condition: { urlPattern: { pathname: '/_app/immutable/*' } }, source: { cacheName: CACHE } });
+		void (event as StaticRoutes).addRoutes({
+			condition: { urlPattern: { pathname: '/_app/immutable/*' } },
+			source: { cacheName: CACHE }
+		});
 	event.waitUntil(
 		caches
 			.open(CACHE)
@@ -37,7 +40,11 @@ worker.addEventListener('activate', (event) => {
 	event.waitUntil(
 		caches
 			.keys()
-			.then((names) => Promise.all(names.filter((name) => name.startsWith('keen-riffle-') && name !== CACHE).map((name) => caches.delete(name))))
+			.then((names) =>
+				Promise.all(
+					names.filter((name) => name.startsWith('keen-riffle-') && name !== CACHE).map((name) => caches.delete(name))
+				)
+			)
 			.then(() => worker.clients.claim())
 	);
 });

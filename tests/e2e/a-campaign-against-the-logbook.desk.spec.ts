@@ -105,7 +105,8 @@ test('nothing is lost and nothing doubled, whatever breaks', async () => {
 		while (devices.some((d) => d.written.length < LINES_A_DEVICE || d.queue.length > 0)) {
 			turns++;
 			expect(turns).toBeLessThan(2000);
-			for (const device of devices) if (device.written.length < LINES_A_DEVICE) write(device, 1 + Math.floor(chance.uniform() * 8));
+			for (const device of devices)
+				if (device.written.length < LINES_A_DEVICE) write(device, 1 + Math.floor(chance.uniform() * 8));
 			const exchanges = devices.filter((d) => d.queue.length > 0).map((d) => exchange(application.url, d));
 			if (kills < KILLS && turns % 4 === 0) {
 				kills++;
@@ -118,11 +119,16 @@ test('nothing is lost and nothing doubled, whatever breaks', async () => {
 		}
 		expect(kills).toBe(KILLS);
 		for (const device of devices) {
-			const { rows } = await pool.query<{ id: string; n: string }>('select id, count(*) as n from entry where visit_id = $1 group by id', [device.visitId]);
+			const { rows } = await pool.query<{ id: string; n: string }>(
+				'select id, count(*) as n from entry where visit_id = $1 group by id',
+				[device.visitId]
+			);
 			expect(rows.every((r) => r.n === '1')).toBe(true);
 			expect(rows.map((r) => r.id).sort()).toEqual([...device.written].sort());
 		}
-		const { rows } = await pool.query<{ twice: string }>('select count(*) - count(distinct (program_id, seq)) as twice from entry');
+		const { rows } = await pool.query<{ twice: string }>(
+			'select count(*) - count(distinct (program_id, seq)) as twice from entry'
+		);
 		expect(rows[0]!.twice).toBe('0');
 	} finally {
 		application.stop();
@@ -156,39 +162,37 @@ async function aProgramWithPasswords(databaseUrl: string): Promise<string[]> {
 	const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
 	await migrateDatabase(pool, 'src/lib/server/db/migrations');
 	const [program, site, stream, card, version, team] = Array.from({ length: 6 }, () => v7());
-	await pool.query(`insert into program (id, code, name, time_zone, settings) values ($1, 'c', 'Campaign', 'Etc/UTC', '{"thresholds": []}')`, [program]);
+	await pool.query(
+		`insert into program (id, code, name, time_zone, settings) values ($1, 'c', 'Campaign', 'Etc/UTC', '{"thresholds": []}')`,
+		[program]
+	);
 	await pool.query('insert into logbook_tip (program_id) values ($1)', [program]);
 	await pool.query(`insert into team (program_id, id, name) values ($1, $2, 'team')`, [program, team]);
-	await pool.query(`insert into stream (program_id, id, name, length_km) values ($1, $2, 'Stream', 9)`, [program, stream]);
+	await pool.query(`insert into stream (program_id, id, name, length_km) values ($1, $2, 'Stream', 9)`, [
+		program,
+		stream
+	]);
 	await pool.query(
 		`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude, longitude) values ($1, $2, $3, 'S1', 'Site 1', '', '', 2, 200, 0, 0)`,
 		[program, site, stream]
 	);
 	await pool.query(`insert into method_card (program_id, id, code) values ($1, $2, 'stream-visit')`, [program, card]);
-	await pool.query('insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ($1, $2, $3, 1, $4, now())', [
-		program,
-		version,
-		card,
-		JSON.stringify(streamVisit)
-	]);
+	await pool.query(
+		'insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ($1, $2, $3, 1, $4, now())',
+		[program, version, card, JSON.stringify(streamVisit)]
+	);
 	const emails: string[] = [];
 	for (const [i, role] of ['monitor', 'coordinator', 'monitor'].entries()) {
 		const [userId, email] = [v7(), `phone-${i}@campaign.invalid`];
 		await pool.query('insert into "user" (id, name, email) values ($1, $2, $3)', [userId, role, email]);
-		await pool.query(`insert into account (id, user_id, provider_id, account_id, password) values ($1, $2, 'credential', $2, $3)`, [
-			v7(),
-			userId,
-			await hashPassword(PASSWORD)
-		]);
-		await pool.query('insert into member (program_id, id, user_id, role, name, initials, team_id) values ($1, $2, $3, $4, $5, $6, $7)', [
-			program,
-			v7(),
-			userId,
-			role,
-			role,
-			`P${i}`,
-			team
-		]);
+		await pool.query(
+			`insert into account (id, user_id, provider_id, account_id, password) values ($1, $2, 'credential', $2, $3)`,
+			[v7(), userId, await hashPassword(PASSWORD)]
+		);
+		await pool.query(
+			'insert into member (program_id, id, user_id, role, name, initials, team_id) values ($1, $2, $3, $4, $5, $6, $7)',
+			[program, v7(), userId, role, role, `P${i}`, team]
+		);
 		emails.push(email);
 	}
 	await pool.end();
@@ -207,9 +211,21 @@ async function aPhone(url: string, email: string): Promise<Device> {
 		.map((line) => line.split(';')[0])
 		.join('; ');
 	const satchel = (await (await fetch(`${url}/api/satchel`, { headers: { cookie } })).json()) as Satchel;
-	const device: Device = { cookie, by: satchel.member.id, visitId: v7(), last: null, cursor: satchel.cursor, queue: [], written: [] };
+	const device: Device = {
+		cookie,
+		by: satchel.member.id,
+		visitId: v7(),
+		last: null,
+		cursor: satchel.cursor,
+		queue: [],
+		written: []
+	};
 	const startedAt = new Date(Date.parse(satchel.packedAt)).toISOString();
-	line(device, 'opening', { siteId: satchel.sites[0]!.id, cardVersionId: satchel.cards.find((c) => c.inUse)!.id, startedAt });
+	line(device, 'opening', {
+		siteId: satchel.sites[0]!.id,
+		cardVersionId: satchel.cards.find((c) => c.inUse)!.id,
+		startedAt
+	});
 	return device;
 }
 
@@ -232,7 +248,10 @@ function line(device: Device, path: string, value: unknown): void {
 
 const write = (device: Device, count: number) => {
 	for (let i = 0; i < count; i++)
-		line(device, `readings/water-temperature/s${device.written.length}`, { value: Number((5 + 10 * chance.uniform()).toFixed(1)), unit: 'degC' });
+		line(device, `readings/water-temperature/s${device.written.length}`, {
+			value: Number((5 + 10 * chance.uniform()).toFixed(1)),
+			unit: 'degC'
+		});
 };
 
 /** One try of a phone: what was said to be taken leaves its queue, whatever else happened. */
@@ -254,7 +273,8 @@ async function exchange(url: string, device: Device): Promise<void> {
 			if (isCut) setImmediate(() => cut.abort());
 			const said = await answer
 				.then(
-					async (r) => (r.ok ? ((await r.json()) as { accepted: string[]; refused: { why: string }[]; cursor: string }) : null),
+					async (r) =>
+						r.ok ? ((await r.json()) as { accepted: string[]; refused: { why: string }[]; cursor: string }) : null,
 					() => null
 				)
 				.catch(() => null);

@@ -23,7 +23,11 @@ test('arrival and conditions are said in taps', async ({ page }) => {
 	await expect(page.getByText(/Simulated: this phone gives no position/)).toBeVisible();
 	await tap(page, 'photo point');
 	await expect(page.getByText(/No camera here|The first picture from here/)).toBeVisible();
-	const picture = { name: 'point.png', mimeType: 'image/png', buffer: PNG.sync.write(new PNG({ width: 16, height: 9 })) };
+	const picture = {
+		name: 'point.png',
+		mimeType: 'image/png',
+		buffer: PNG.sync.write(new PNG({ width: 16, height: 9 }))
+	};
 	await page.getByLabel('Choose a photo').setInputFiles(picture);
 	await expect(page.getByRole('button', { name: 'photo point', exact: true })).toHaveAttribute('aria-pressed', 'true');
 	await page.getByRole('link', { name: /conditions/ }).click();
@@ -45,10 +49,18 @@ test('arrival and conditions are said in taps', async ({ page }) => {
 test('a bottle is told by its label, a wrong one is noticed, acid and ice have their times', async ({ page }) => {
 	const step = await fullVisit(page, 'Hobbin 1');
 	await step('nutrient-bottle');
-	const photoOf = async (text: string) => ({ name: 'label.png', mimeType: 'image/png', buffer: await toBuffer(text, { width: 320 }) });
+	const photoOf = async (text: string) => ({
+		name: 'label.png',
+		mimeType: 'image/png',
+		buffer: await toBuffer(text, { width: 320 })
+	});
 	await tap(page, 'Scan the label');
-	await page.getByLabel('Photo of the label').setInputFiles(await photoOf('https://example.invalid/sample?label=QU1-260514-N'));
-	await expect(page.getByRole('alert').filter({ hasText: 'Is this the right bottle?' })).toContainText('labelled for site QU1, and this is HO1');
+	await page
+		.getByLabel('Photo of the label')
+		.setInputFiles(await photoOf('https://example.invalid/sample?label=QU1-260514-N'));
+	await expect(page.getByRole('alert').filter({ hasText: 'Is this the right bottle?' })).toContainText(
+		'labelled for site QU1, and this is HO1'
+	);
 	await tap(page, 'Scan the label');
 	await page.getByLabel('Photo of the label').setInputFiles(await photoOf('nothing of ours'));
 	await expect(page.getByText('which is no label of a bottle')).toBeVisible();
@@ -66,7 +78,9 @@ test('a bottle is told by its label, a wrong one is noticed, acid and ice have t
 	await expect(page.getByText(/no sulphuric acid is noted/)).toBeVisible();
 	await tap(page, 'Something else went in');
 	await tap(page, 'nitric acid');
-	await expect(page.getByText(/went nitric acid; the card asks for sulphuric acid\. .*take another bottle/)).toBeVisible();
+	await expect(
+		page.getByText(/went nitric acid; the card asks for sulphuric acid\. .*take another bottle/)
+	).toBeVisible();
 	await tap(page, 'sulphuric acid'); // a slip of the thumb, not of the vial
 	await expect(page.getByText(/went nitric acid/)).toHaveCount(0);
 	await expect(page.getByText(/^Sulphuric acid in since/)).toBeVisible();

@@ -3,7 +3,8 @@ import { packField } from './application';
 
 /** Opens a visit at a site that no round goes to, with the card of that title; where its steps are. */
 export async function startAt(page: Page, site: string, card = 'Full visit, version 1'): Promise<string> {
-	if (await page.locator('details:not([open]) > summary', { hasText: 'Another site' }).count()) await page.getByText('Another site').click();
+	if (await page.locator('details:not([open]) > summary', { hasText: 'Another site' }).count())
+		await page.getByText('Another site').click();
 	await page.getByLabel('Card').selectOption({ label: card });
 	await page
 		.getByRole('button', { name: `Start at ${site}` })
@@ -24,7 +25,8 @@ export async function fullVisit(page: Page, site: string): Promise<(step: string
 	};
 }
 
-export const tap = (page: Page, name: string | RegExp, exact = true) => page.getByRole('button', { name, exact }).click();
+export const tap = (page: Page, name: string | RegExp, exact = true) =>
+	page.getByRole('button', { name, exact }).click();
 
 /** Fills a field and leaves it, as a thumb does that goes on to the next. */
 export async function measure(page: Page, label: string, text: string): Promise<void> {

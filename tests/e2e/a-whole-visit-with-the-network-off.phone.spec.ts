@@ -17,7 +17,8 @@ const section = [
 ] as const;
 // the same section, mid-section method, by hand: edges 0.4 and 5.1 m
 const byHand = section.reduce(
-	(sum, [, d, v], i) => sum + ((Number(section[i + 1]?.[0] ?? 5.1) - Number(section[i - 1]?.[0] ?? 0.4)) / 2) * Number(d) * Number(v),
+	(sum, [, d, v], i) =>
+		sum + ((Number(section[i + 1]?.[0] ?? 5.1) - Number(section[i - 1]?.[0] ?? 0.4)) / 2) * Number(d) * Number(v),
 	0
 );
 
@@ -124,16 +125,22 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 
 	await test.step('the reviewer sees it judged, with its strikes, and gives a word', async () => {
 		const visitId = new URL(bank.url()).pathname.split('/')[2]!;
-		const office = await browser.newContext({ storageState: signedIn('reviewer'), viewport: { width: 1280, height: 800 } });
+		const office = await browser.newContext({
+			storageState: signedIn('reviewer'),
+			viewport: { width: 1280, height: 800 }
+		});
 		const desk = await office.newPage();
 		await desk.goto(`/visits/${visitId}`);
 		await expect(desk.getByRole('heading', { level: 1 })).toContainText('Tessel 3');
 		// in the digits that its uncertainty bears
-		const [, flow = '', decimals = ''] = /(0\.(\d+)) m³\/s/.exec(await desk.locator('article#discharge').innerText()) ?? [];
+		const [, flow = '', decimals = ''] =
+			/(0\.(\d+)) m³\/s/.exec(await desk.locator('article#discharge').innerText()) ?? [];
 		expect(flow).toBe(byHand.toFixed(decimals.length));
 		await desk.locator('article#conductance25 summary').click();
 		await expect(desk.getByText(/182 µS\/cm ÷ \(1 \+ 0\.0191 × \(11\.2 °C − 25 °C\)\) = 247/)).toBeVisible();
-		await expect(desk.locator('article#dissolved-oxygen')).toContainText(/M-\d was calibrated for dissolved oxygen \d+ days before/);
+		await expect(desk.locator('article#dissolved-oxygen')).toContainText(
+			/M-\d was calibrated for dissolved oxygen \d+ days before/
+		);
 		await expect(desk.getByText('struck: meter not settled')).toBeVisible();
 		const conductivity = desk.locator('article#conductance25');
 		await conductivity.getByRole('button', { name: 'Reject' }).click();

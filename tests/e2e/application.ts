@@ -10,7 +10,11 @@ import type { Role } from '../../src/lib/server/db/schema';
 export const signedIn = (who: Role): string => `test-results/signed-in-${who}.json`;
 
 const personOf = (role: Role) => people.find((p) => p.role === role)!;
-export const pairOf = (role: Role) => ({ email: emailOf(personOf(role)), password: DEMO_PASSWORD, name: personOf(role).name });
+export const pairOf = (role: Role) => ({
+	email: emailOf(personOf(role)),
+	password: DEMO_PASSWORD,
+	name: personOf(role).name
+});
 export const roles: readonly Role[] = ['coordinator', 'monitor', 'reviewer', 'bench', 'viewer'];
 
 /** A second copy of the application on the same database, to be killed and started again. */
@@ -41,12 +45,17 @@ export class OwnServer {
 		await client.end();
 		address.pathname = name;
 		const env = { ...process.env, DATABASE_URL: address.href };
-		await promisify(execFile)('node_modules/.bin/tsx', ['scripts/prepare-database.ts'], { env: { ...env, ORIGIN: 'http://127.0.0.1' } });
+		await promisify(execFile)('node_modules/.bin/tsx', ['scripts/prepare-database.ts'], {
+			env: { ...env, ORIGIN: 'http://127.0.0.1' }
+		});
 		return OwnServer.start(env);
 	}
 
 	async start(): Promise<void> {
-		this.#child = spawn(process.execPath, ['build'], { env: { ...this.env, PORT: String(this.port), ORIGIN: this.url }, stdio: 'ignore' });
+		this.#child = spawn(process.execPath, ['build'], {
+			env: { ...this.env, PORT: String(this.port), ORIGIN: this.url },
+			stdio: 'ignore'
+		});
 		for (let answered = false; !answered;) {
 			answered = await fetch(`${this.url}/sign-in`).then(
 				(r) => r.ok,
@@ -72,7 +81,9 @@ const freePort = (): Promise<number> =>
 		probe.on('error', reject);
 		probe.listen(0, '127.0.0.1', () => {
 			const address = probe.address();
-			probe.close(() => (typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))));
+			probe.close(() =>
+				typeof address === 'object' && address ? resolve(address.port) : reject(new Error('no port'))
+			);
 		});
 	});
 

@@ -18,7 +18,9 @@ const more = ['conditions', 'nutrient-bottle', 'oxygen-titration', 'nitrate', 'd
 
 const check = async (page: Page, what: string, rules: string[] | null = null) => {
 	const axe = new AxeBuilder({ page });
-	const { violations } = await (rules ? axe.withRules(rules) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])).analyze();
+	const { violations } = await (
+		rules ? axe.withRules(rules) : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+	).analyze();
 	expect(violations.map((v) => `${what}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
 };
 

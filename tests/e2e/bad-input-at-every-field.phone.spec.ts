@@ -13,7 +13,9 @@ const slips = [
 
 /** Types each slip into a field that checks when it is left or kept: it is told what is wrong, and the text is still there. */
 async function meets(page: Page, field: Locator, isKeptByEnter: boolean): Promise<void> {
-	const name = await field.evaluate((input: HTMLInputElement) => input.labels?.[0]?.textContent ?? input.getAttribute('aria-label') ?? '');
+	const name = await field.evaluate(
+		(input: HTMLInputElement) => input.labels?.[0]?.textContent ?? input.getAttribute('aria-label') ?? ''
+	);
 	for (const [text, words] of slips) {
 		await field.fill(text);
 		await (isKeptByEnter ? field.press('Enter') : field.blur());
@@ -24,7 +26,9 @@ async function meets(page: Page, field: Locator, isKeptByEnter: boolean): Promis
 const numbers = (page: Page) => page.locator('main input[inputmode="decimal"]:visible');
 const figures = (page: Page) => page.locator('main input[inputmode="none"]:visible');
 
-test('every figure of every step: letters, two points and a lone minus are met in words, and stay', async ({ page }) => {
+test('every figure of every step: letters, two points and a lone minus are met in words, and stay', async ({
+	page
+}) => {
 	test.slow(); // every field of nine steps
 	const trouble: string[] = [];
 	page.on('pageerror', (error) => trouble.push(error.message));
@@ -111,7 +115,9 @@ test('on paper: a time that is none, and a leaving before the coming, are met in
 	await expect(page.getByText(/the leaving comes before the arrival, which cannot be/)).toBeVisible();
 });
 
-test('words: too many are told and stay, half of them outlive a reload, none at all take them back', async ({ page }) => {
+test('words: too many are told and stay, half of them outlive a reload, none at all take them back', async ({
+	page
+}) => {
 	const step = await fullVisit(page, 'Tessel 3');
 	await step('conductivity');
 	await page.getByText('Remark', { exact: true }).click();
@@ -119,7 +125,9 @@ test('words: too many are told and stay, half of them outlive a reload, none at 
 	const pasted = 'The cable is frayed. '.repeat(100).trim(); // 2099 letters
 	await remark.fill(pasted);
 	await remark.blur();
-	await expect(page.getByRole('alert').filter({ hasText: 'At most 2000 letters, these are 2099. Shorten it; nothing is lost.' })).toBeVisible();
+	await expect(
+		page.getByRole('alert').filter({ hasText: 'At most 2000 letters, these are 2099. Shorten it; nothing is lost.' })
+	).toBeVisible();
 	await expect(remark).toHaveValue(pasted);
 	await remark.fill('The cable is fr');
 	await page.reload();

@@ -49,7 +49,9 @@ test('in a field for a measure: kind words, the text stays, and a pasted comma i
 	}
 });
 
-test('in a reading and in the section: a slip of the unit is recognised and one tap puts it right', async ({ page }) => {
+test('in a reading and in the section: a slip of the unit is recognised and one tap puts it right', async ({
+	page
+}) => {
 	const step = await fullVisit(page, 'Tessel 3');
 	await step('water-temperature');
 	const slot = page.locator('.slots input').first();

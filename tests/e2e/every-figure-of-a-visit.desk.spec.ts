@@ -49,10 +49,17 @@ function discharge_m3_s(lines: Lines): number {
 	const at = (path: string) => lines.get(`gaugings/main/${path}`) as number;
 	const names = [...lines.keys()].flatMap((p) => /^gaugings\/main\/verticals\/([^/]+)\/distance_m$/.exec(p)?.[1] ?? []);
 	const verticals = names
-		.map((n) => ({ x: at(`verticals/${n}/distance_m`), d: at(`verticals/${n}/depth_m`), v: at(`verticals/${n}/velocity_m_s`) }))
+		.map((n) => ({
+			x: at(`verticals/${n}/distance_m`),
+			d: at(`verticals/${n}/depth_m`),
+			v: at(`verticals/${n}/velocity_m_s`)
+		}))
 		.sort((a, b) => a.x - b.x);
 	const [start, end] = [at('edges/startDistance_m'), at('edges/endDistance_m')];
-	return verticals.reduce((sum, { d, v }, i) => sum + (((verticals[i + 1]?.x ?? end) - (verticals[i - 1]?.x ?? start)) / 2) * d * v, 0);
+	return verticals.reduce(
+		(sum, { d, v }, i) => sum + (((verticals[i + 1]?.x ?? end) - (verticals[i - 1]?.x ?? start)) / 2) * d * v,
+		0
+	);
 }
 
 test('is what a hand works out from the lines', async ({ page }) => {
@@ -79,7 +86,9 @@ test('is what a hand works out from the lines', async ({ page }) => {
 	const { elevation_m } = satchel.sites.find((s) => s.id === opening.siteId)!;
 
 	const water = figure('readings/water-temperature/main').value;
-	const oxygens = [...lines].flatMap(([path, value]) => (path.startsWith('readings/dissolved-oxygen/') ? [(value as { value: number }).value] : []));
+	const oxygens = [...lines].flatMap(([path, value]) =>
+		path.startsWith('readings/dissolved-oxygen/') ? [(value as { value: number }).value] : []
+	);
 	const oxygen = oxygens.reduce((a, b) => a + b, 0) / oxygens.length;
 	const conductivity = figure('readings/conductivity/main').value;
 	const tube = figure('readings/tube-depth/tube').value;
@@ -100,9 +109,10 @@ test('is what a hand works out from the lines', async ({ page }) => {
 		const shown = await page.locator(`article#${parameter} .figure b`).innerText();
 		const number = /^−?[\d.]+/.exec(shown)?.[0] ?? '';
 		const decimals = number.split('.')[1]?.length ?? 0;
-		expect(Math.abs(Number(number.replace('−', '-')) - value), `${parameter}: shown ${shown}, by hand ${value}`).toBeLessThanOrEqual(
-			0.5 * 10 ** -decimals * 1.02
-		);
+		expect(
+			Math.abs(Number(number.replace('−', '-')) - value),
+			`${parameter}: shown ${shown}, by hand ${value}`
+		).toBeLessThanOrEqual(0.5 * 10 ** -decimals * 1.02);
 	}
 	for (const [parameter, path] of [
 		['e-coli', 'bottles/bacteria/results/e-coli'],
@@ -114,6 +124,8 @@ test('is what a hand works out from the lines', async ({ page }) => {
 		expect(shown).toContain(String(found.value ?? found.below ?? found.above));
 	}
 	// nothing else is shown, and nothing of it is left out
-	const articles = await page.locator('section[aria-labelledby=results] article').evaluateAll((all) => all.map((a) => a.id));
+	const articles = await page
+		.locator('section[aria-labelledby=results] article')
+		.evaluateAll((all) => all.map((a) => a.id));
 	expect(articles.filter((id) => !(id in expected) && !['e-coli', 'nitrite', 'salinity'].includes(id))).toEqual([]);
 });

@@ -112,7 +112,9 @@ test.describe('bad input at the door', () => {
 	test('a body of 10 MB is refused with what to do', async ({ request }) => {
 		const answer = await request.post('/api/sync', { data: { entries: [], photos: ['x'.repeat(10_000_000)] } });
 		expect(answer.status()).toBe(413);
-		expect(((await answer.json()) as { message: string }).message).toMatch(/10\.0 MB; at most 4 MB .* nothing was written/);
+		expect(((await answer.json()) as { message: string }).message).toMatch(
+			/10\.0 MB; at most 4 MB .* nothing was written/
+		);
 	});
 
 	test('nobody guesses the type of a file that is served past the hooks', async ({ request }) => {
@@ -125,15 +127,24 @@ test.describe('bad input at the door', () => {
 		}
 	});
 
-	test('the sign-in library’s own ways to change a password are shut: ours refuses weak ones and leaves a line', async ({ request, baseURL }) => {
+	test('the sign-in library’s own ways to change a password are shut: ours refuses weak ones and leaves a line', async ({
+		request,
+		baseURL
+	}) => {
 		for (const path of ['change-password', 'reset-password', 'update-user', 'sign-up/email', 'sign-in/email/']) {
-			const answer = await request.post(`/api/auth/${path}`, { headers: { origin: baseURL! }, data: { newPassword: 'password1234' } });
+			const answer = await request.post(`/api/auth/${path}`, {
+				headers: { origin: baseURL! },
+				data: { newPassword: 'password1234' }
+			});
 			expect(answer.status(), path).toBe(404);
 		}
 	});
 
 	test('what is not JSON, or not the agreed form, is told so', async ({ request }) => {
-		const broken = await request.post('/api/sync', { headers: { 'content-type': 'application/json' }, data: Buffer.from('{"entries": [') });
+		const broken = await request.post('/api/sync', {
+			headers: { 'content-type': 'application/json' },
+			data: Buffer.from('{"entries": [')
+		});
 		expect(broken.status()).toBe(400);
 		expect(((await broken.json()) as { message: string }).message).toMatch(/not JSON/);
 		const wrong = await request.post('/api/sync', { data: { entries: 'none', since: {} } });

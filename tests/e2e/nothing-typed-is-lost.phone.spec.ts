@@ -5,11 +5,16 @@ import { readFileSync } from 'node:fs';
 import { chromium, expect, test, type BrowserContext } from '@playwright/test';
 import { goOn, keep, OwnServer, packField, read, signedIn } from './application';
 
-test('a phone that was off starts with no server at all and still has everything', async ({ launchOptions, viewport }) => {
+test('a phone that was off starts with no server at all and still has everything', async ({
+	launchOptions,
+	viewport
+}) => {
 	const server = await OwnServer.start();
 	const profile = await mkdtemp(join(tmpdir(), 'keen-riffle-phone-'));
 	const launch = () => chromium.launchPersistentContext(profile, { ...launchOptions, viewport, baseURL: server.url });
-	const cookies = (JSON.parse(readFileSync(signedIn('monitor'), 'utf8')) as { cookies: Parameters<BrowserContext['addCookies']>[0] }).cookies;
+	const cookies = (
+		JSON.parse(readFileSync(signedIn('monitor'), 'utf8')) as { cookies: Parameters<BrowserContext['addCookies']>[0] }
+	).cookies;
 
 	let phone = await launch();
 	await phone.addCookies(cookies);
@@ -28,7 +33,9 @@ test('a phone that was off starts with no server at all and still has everything
 	await read(page, 'Air temperature', '13');
 	await expect(page.getByText(/Air temperature: 13\.0/)).toBeVisible();
 	await page.keyboard.type('12'); // and the battery is gone in mid-figure
-	await expect.poll(() => page.evaluate(() => document.querySelector<HTMLInputElement>('.slots input')?.value)).toContain('12');
+	await expect
+		.poll(() => page.evaluate(() => document.querySelector<HTMLInputElement>('.slots input')?.value))
+		.toContain('12');
 	await phone.close();
 
 	phone = await launch();
@@ -67,10 +74,16 @@ test('the server dies in the middle of an exchange: all lines arrive once', asyn
 
 	const visitId = new URL(page.url()).pathname.split('/')[2];
 	const answer = await context.request.post('/api/sync', { data: { since: null, entries: [] } });
-	let { entries, cursor, more } = (await answer.json()) as { entries: { visitId: string; id: string }[]; cursor: string; more: boolean };
+	let { entries, cursor, more } = (await answer.json()) as {
+		entries: { visitId: string; id: string }[];
+		cursor: string;
+		more: boolean;
+	};
 	const mine = entries.filter((e) => e.visitId === visitId);
 	while (more) {
-		({ entries, cursor, more } = (await (await context.request.post('/api/sync', { data: { since: cursor, entries: [] } })).json()) as never);
+		({ entries, cursor, more } = (await (
+			await context.request.post('/api/sync', { data: { since: cursor, entries: [] } })
+		).json()) as never);
 		mine.push(...entries.filter((e) => e.visitId === visitId));
 	}
 	expect(mine).toHaveLength(8);
@@ -108,7 +121,9 @@ test('a refused line stays on the device with its reason', async ({ browser, vie
 	// the server of this test refuses every temperature, as one with a newer card might
 	await page.route('**/api/sync', async (route) => {
 		const sent = route.request().postDataJSON() as { entries: { id: string; path: string }[] };
-		const refused = sent.entries.filter((e) => e.path.startsWith('readings/')).map((e) => ({ id: e.id, path: e.path, why: 'this place is closed' }));
+		const refused = sent.entries
+			.filter((e) => e.path.startsWith('readings/'))
+			.map((e) => ({ id: e.id, path: e.path, why: 'this place is closed' }));
 		await route.fulfill({
 			json: {
 				accepted: sent.entries.filter((e) => !refused.some((r) => r.id === e.id)).map((e) => e.id),

@@ -14,7 +14,10 @@ const [INK, PAPER, NO_COLOUR] = [16, 235, 128];
 function filmOf(text: string): string {
 	const { modules } = create(text);
 	const module_px = Math.floor((HEIGHT * 0.6) / modules.size);
-	const [left, top] = [Math.floor((WIDTH - module_px * modules.size) / 2), Math.floor((HEIGHT - module_px * modules.size) / 2)];
+	const [left, top] = [
+		Math.floor((WIDTH - module_px * modules.size) / 2),
+		Math.floor((HEIGHT - module_px * modules.size) / 2)
+	];
 	const light = Buffer.alloc(WIDTH * HEIGHT, PAPER);
 	for (let row = 0; row < modules.size; row++)
 		for (let column = 0; column < modules.size; column++)
@@ -25,7 +28,10 @@ function filmOf(text: string): string {
 				}
 	const frame = Buffer.concat([Buffer.from('FRAME\n'), light, Buffer.alloc((WIDTH * HEIGHT) / 2, NO_COLOUR)]);
 	const film = join(mkdtempSync(join(tmpdir(), 'label-film-')), 'label.y4m');
-	writeFileSync(film, Buffer.concat([Buffer.from(`YUV4MPEG2 W${WIDTH} H${HEIGHT} F10:1 Ip A1:1 C420jpeg\n`), frame, frame]));
+	writeFileSync(
+		film,
+		Buffer.concat([Buffer.from(`YUV4MPEG2 W${WIDTH} H${HEIGHT} F10:1 Ip A1:1 C420jpeg\n`), frame, frame])
+	);
 	return film;
 }
 
@@ -64,5 +70,7 @@ test('the photo point: the first picture from the camera is what the next is lai
 	await tap(page, 'Take it');
 	await expect(page.getByRole('button', { name: 'photo point', exact: true })).toHaveAttribute('aria-pressed', 'true');
 	const taken = page.getByRole('img', { name: 'Photo: photo point' });
-	await expect.poll(() => taken.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight])).toEqual([WIDTH, HEIGHT]);
+	await expect
+		.poll(() => taken.evaluate((img: HTMLImageElement) => [img.naturalWidth, img.naturalHeight]))
+		.toEqual([WIDTH, HEIGHT]);
 });

@@ -5,7 +5,14 @@ import { OwnServer, signedIn } from './application';
 
 test.describe.configure({ mode: 'serial' });
 
-const me = { program: 'Kell Watch', timeZone: 'Etc/UTC', name: 'Ada Fenn', initials: 'AF', email: 'ada@kell.invalid', password: 'four plain wet words' };
+const me = {
+	program: 'Kell Watch',
+	timeZone: 'Etc/UTC',
+	name: 'Ada Fenn',
+	initials: 'AF',
+	email: 'ada@kell.invalid',
+	password: 'four plain wet words'
+};
 let server: OwnServer;
 let page: Page;
 
@@ -22,7 +29,9 @@ test.afterAll(async () => {
 async function add(shelf: string, fields: Record<string, string | string[]>): Promise<void> {
 	await page.goto(`/library/${shelf}/new`);
 	for (const [label, text] of Object.entries(fields)) {
-		if (Array.isArray(text)) for (const option of text) await page.getByRole('group', { name: label }).getByLabel(option, { exact: true }).check();
+		if (Array.isArray(text))
+			for (const option of text)
+				await page.getByRole('group', { name: label }).getByLabel(option, { exact: true }).check();
 		else {
 			const field = page.getByLabel(label, { exact: false }).first();
 			await ((await field.evaluate((e) => e.tagName)) === 'SELECT' ? field.selectOption(text) : field.fill(text));
@@ -67,7 +76,11 @@ test('streams, sites, cards, teams, people, places and a circuit, each where the
 	});
 	await page.goto('/library');
 	await page.getByRole('link', { name: 'Choose a card' }).click();
-	await page.getByRole('listitem').filter({ hasText: 'Stream visit, trained crew' }).getByRole('button', { name: 'Take it into use' }).click();
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'Stream visit, trained crew' })
+		.getByRole('button', { name: 'Take it into use' })
+		.click();
 	await page.getByRole('heading', { name: 'Stream visit, trained crew', level: 1 }).waitFor();
 	await add('teams', { Name: 'North' });
 	await add('people', {
@@ -188,17 +201,27 @@ test('a file is looked at row by row, then written; a shelf is searched, sorted 
 	await page.keyboard.press('ArrowDown');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('heading', { name: 'KE2' })).toBeVisible();
-	await expect(page.getByText('The landowner’s permission is asked for, not given yet: nobody should be sent here.')).toBeVisible();
+	await expect(
+		page.getByText('The landowner’s permission is asked for, not given yet: nobody should be sent here.')
+	).toBeVisible();
 });
 
 test('a file too large is refused before it is sent', async () => {
 	await page.goto('/library/sites/import');
-	const large = Buffer.from(`<gpx>${'<wpt lat="50.000000" lon="-20.000000"><name>A place</name><ele>12.00</ele></wpt>\n'.repeat(50_000)}</gpx>`);
-	await page.locator('input[type=file]').setInputFiles({ name: 'all.gpx', mimeType: 'application/gpx+xml', buffer: large });
+	const large = Buffer.from(
+		`<gpx>${'<wpt lat="50.000000" lon="-20.000000"><name>A place</name><ele>12.00</ele></wpt>\n'.repeat(50_000)}</gpx>`
+	);
+	await page
+		.locator('input[type=file]')
+		.setInputFiles({ name: 'all.gpx', mimeType: 'application/gpx+xml', buffer: large });
 	await expect(page.getByText(/all\.gpx is 4\.\d MB; at most 3\.5 MB are taken/)).toBeVisible();
 	await page
 		.locator('input[type=file]')
-		.setInputFiles({ name: 'all.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(`<gpx>${'<wpt lat="50" lon="-20"/>'.repeat(50_000)}</gpx>`) });
+		.setInputFiles({
+			name: 'all.gpx',
+			mimeType: 'application/gpx+xml',
+			buffer: Buffer.from(`<gpx>${'<wpt lat="50" lon="-20"/>'.repeat(50_000)}</gpx>`)
+		});
 	await page.getByRole('button', { name: 'Look at it' }).click();
 	await expect(page.getByText('50,000 rows; at most 2,000 are taken at once. Nothing was written')).toBeVisible();
 });
@@ -211,7 +234,9 @@ test('a card is changed as its next version and compared with the last', async (
 	await expect(page.getByText('A bottle is asked about after 9 h without ice, but is lost after 8 h.')).toBeVisible();
 	await page.getByLabel('a bottle without ice').fill('1');
 	await page.getByRole('button', { name: 'Keep as version 2' }).click();
-	await expect(page.getByText(/Kept as version 2, in use from now on\. \d+ planned rounds? (goes|go) over to it/)).toBeVisible();
+	await expect(
+		page.getByText(/Kept as version 2, in use from now on\. \d+ planned rounds? (goes|go) over to it/)
+	).toBeVisible();
 	await page.getByRole('link', { name: 'beside 2' }).click();
 	await expect(page.getByText('They differ in 1 of')).toBeVisible();
 	await expect(page.getByRole('row', { name: /depth × speed/ })).toContainText('0.60.7');
@@ -222,7 +247,8 @@ test('an address or a form that asks for nonsense is answered in words', async (
 	const id = /\/library\/streams\/([0-9a-f-]{36})/.exec(await streams.text())![1]!;
 	expect((await page.request.get(`/library/streams/${id}?before=yesterday`)).status()).toBe(200);
 	expect((await page.request.get('/library/no-such-shelf')).status()).toBe(404);
-	const post = (path: string, form: Record<string, string>) => page.request.post(path, { form, headers: { origin: server.url } });
+	const post = (path: string, form: Record<string, string>) =>
+		page.request.post(path, { form, headers: { origin: server.url } });
 	expect((await post('/library/people/new?/join', {})).status()).toBe(404);
 	const odd = await post('/library/sites/import', { text: 'code\nA', defaults: '{' });
 	expect(await odd.text()).toContain('could not be read. Load the page again.');

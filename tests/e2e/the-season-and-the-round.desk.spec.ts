@@ -16,7 +16,11 @@ test.describe('a coordinator plans', () => {
 		const before = (await round.getAttribute('aria-label'))!;
 		await round.focus();
 		for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowLeft');
-		await expect(page.getByRole('status').filter({ hasText: /days after the last grab; at least 15\..*Hobbin 2 may not be visited/ })).toBeVisible();
+		await expect(
+			page
+				.getByRole('status')
+				.filter({ hasText: /days after the last grab; at least 15\..*Hobbin 2 may not be visited/ })
+		).toBeVisible();
 		await page.keyboard.press('Escape');
 		await expect(round).toHaveAttribute('aria-label', before);
 		await page.keyboard.press('ArrowRight');
@@ -47,12 +51,18 @@ test.describe('a coordinator plans', () => {
 		await expect(page.getByRole('button', { name: 'Plan a storm round: Upper round' })).toBeVisible();
 	});
 
-	test('what stands in the stream says which round looks at it, and a trip is sent where none does', async ({ page }) => {
+	test('what stands in the stream says which round looks at it, and a trip is sent where none does', async ({
+		page
+	}) => {
 		await page.goto('/plan');
 		await expect(page.getByText(/PS-2 at Tessel 4 is lifted from Thu 14 May to Wed 20 May: Lower round/)).toBeVisible();
-		await expect(page.getByText(/LB-4 at Ebbin 1 is lifted from Sat 23 May to Sat 30 May; Middle round comes 9 days too early/)).toBeVisible();
+		await expect(
+			page.getByText(/LB-4 at Ebbin 1 is lifted from Sat 23 May to Sat 30 May; Middle round comes 9 days too early/)
+		).toBeVisible();
 		await page.getByRole('button', { name: /^Send .* on Sat 23 May$/ }).click();
-		await expect(page.getByText(/LB-4 at Ebbin 1 is lifted from Sat 23 May to Sat 30 May: Middle round, to the samplers/)).toBeVisible();
+		await expect(
+			page.getByText(/LB-4 at Ebbin 1 is lifted from Sat 23 May to Sat 30 May: Middle round, to the samplers/)
+		).toBeVisible();
 		await board(page)
 			.getByRole('button', { name: /^Middle round, to the samplers/ })
 			.click();
@@ -151,7 +161,9 @@ test('a bad change of the plan is refused in words, and nothing is written', asy
 	const nonsense = await context.request.post('/plan/change', { data: { change: 'move', roundId: 'x', day: -1 } });
 	expect(nonsense.status()).toBe(400);
 	expect(await nonsense.text()).toMatch(/roundId/);
-	const unknown = await context.request.post('/plan/change', { data: { change: 'remove', roundId: '019e2637-0000-7000-8000-000000000000' } });
+	const unknown = await context.request.post('/plan/change', {
+		data: { change: 'remove', roundId: '019e2637-0000-7000-8000-000000000000' }
+	});
 	expect(unknown.status()).toBe(409);
 	expect(await unknown.text()).toMatch(/no such round/);
 	await context.close();

@@ -3,15 +3,25 @@ import { PNG } from 'pngjs';
 import { startAt } from './a-visit';
 import { keep, packField, signedIn } from './application';
 
-const phoneOf = async (browser: Browser, who: 'monitor' | 'coordinator', viewport: { width: number; height: number } | null): Promise<Page> => {
+const phoneOf = async (
+	browser: Browser,
+	who: 'monitor' | 'coordinator',
+	viewport: { width: number; height: number } | null
+): Promise<Page> => {
 	const page = await (await browser.newContext({ storageState: signedIn(who), viewport })).newPage();
 	await packField(page);
 	return page;
 };
 const allSent = (page: Page) => expect(page.getByRole('button', { name: 'all sent' })).toBeVisible();
 
-test('they divide the steps, see each other’s when they meet a network, and hand the visit over', async ({ browser, viewport }) => {
-	const [one, other] = await Promise.all([phoneOf(browser, 'monitor', viewport), phoneOf(browser, 'coordinator', viewport)]);
+test('they divide the steps, see each other’s when they meet a network, and hand the visit over', async ({
+	browser,
+	viewport
+}) => {
+	const [one, other] = await Promise.all([
+		phoneOf(browser, 'monitor', viewport),
+		phoneOf(browser, 'coordinator', viewport)
+	]);
 	const base = await startAt(one, 'Ebbin 2', 'Full visit, version 1');
 	await allSent(one);
 	await one.getByRole('button', { name: 'Who', exact: true }).click();
@@ -60,8 +70,14 @@ test('they divide the steps, see each other’s when they meet a network, and ha
 	await Promise.all([one, other].map((p) => p.context().close()));
 });
 
-test('a sheet from paper is typed twice, blind; the differences show side by side, none is lost', async ({ browser, viewport }) => {
-	const [one, other] = await Promise.all([phoneOf(browser, 'monitor', viewport), phoneOf(browser, 'coordinator', viewport)]);
+test('a sheet from paper is typed twice, blind; the differences show side by side, none is lost', async ({
+	browser,
+	viewport
+}) => {
+	const [one, other] = await Promise.all([
+		phoneOf(browser, 'monitor', viewport),
+		phoneOf(browser, 'coordinator', viewport)
+	]);
 	await one.getByText('A sheet from paper').click();
 	await one.getByRole('button', { name: 'Type it in' }).click();
 	await expect(one.getByText('Say at which site it was.')).toBeVisible();
@@ -73,7 +89,11 @@ test('a sheet from paper is typed twice, blind; the differences show side by sid
 	await one.getByRole('button', { name: 'Type it in' }).click();
 	await one.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
 	const base = one.url().replace(/\/[^/]+$/, '');
-	const picture = { name: 'sheet.png', mimeType: 'image/png', buffer: PNG.sync.write(new PNG({ width: 8, height: 6 })) };
+	const picture = {
+		name: 'sheet.png',
+		mimeType: 'image/png',
+		buffer: PNG.sync.write(new PNG({ width: 8, height: 6 }))
+	};
 	for (const times of [1, 2]) {
 		await one.getByLabel(/^Photo: paper sheet/).setInputFiles(picture); // the same file twice is a slip that must not blank a page
 		await expect(one.getByRole('img', { name: 'Photo: paper sheet' })).toHaveCount(times);
@@ -107,14 +127,18 @@ test('a sheet from paper is typed twice, blind; the differences show side by sid
 	await other.waitForURL(/\/sample\//);
 	await type(other, '213');
 	await expect(other.getByText(/Typed in from paper by one person only/)).toHaveCount(0);
-	const differences = other.locator('section', { has: other.getByRole('heading', { name: 'Conductivity, as read: main' }) });
+	const differences = other.locator('section', {
+		has: other.getByRole('heading', { name: 'Conductivity, as read: main' })
+	});
 	await expect(differences).toContainText('231 µS/cm');
 	await expect(differences).toContainText('213 µS/cm');
 	await expect(other.getByRole('heading', { level: 3 })).toHaveCount(1); // in all else they agree
 	await differences.getByRole('button', { name: 'mine was a slip' }).click();
 	await expect(differences).toHaveCount(0);
 	await allSent(other);
-	const desk = await (await browser.newContext({ storageState: signedIn('reviewer'), viewport: { width: 1280, height: 800 } })).newPage();
+	const desk = await (
+		await browser.newContext({ storageState: signedIn('reviewer'), viewport: { width: 1280, height: 800 } })
+	).newPage();
 	await desk.goto(atTheDesk);
 	await expect(desk.locator('article#conductivity')).toContainText('231 µS/cm');
 	await expect(desk.getByText('struck: a slip of mine')).toBeVisible();

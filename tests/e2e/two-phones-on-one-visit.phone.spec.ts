@@ -1,8 +1,13 @@
 import { expect, test } from '@playwright/test';
 import { packField, read, signedIn } from './application';
 
-test('both write with no network; when they meet, neither value is lost and a reviewer decides', async ({ browser, viewport }) => {
-	const phones = await Promise.all((['monitor', 'coordinator'] as const).map((role) => browser.newContext({ storageState: signedIn(role), viewport })));
+test('both write with no network; when they meet, neither value is lost and a reviewer decides', async ({
+	browser,
+	viewport
+}) => {
+	const phones = await Promise.all(
+		(['monitor', 'coordinator'] as const).map((role) => browser.newContext({ storageState: signedIn(role), viewport }))
+	);
 	const pages = await Promise.all(phones.map((phone) => phone.newPage()));
 	for (const page of pages) await packField(page);
 	for (const page of pages) await page.getByRole('link', { name: 'Go on at Ebbin 1' }).first().click();
@@ -22,7 +27,10 @@ test('both write with no network; when they meet, neither value is lost and a re
 	await expect(pages[0]!.getByText(/also written, a reviewer decides/)).toBeVisible();
 
 	const visit = new URL(address).pathname.split('/')[2]!;
-	const office = await browser.newContext({ storageState: signedIn('reviewer'), viewport: { width: 1280, height: 800 } });
+	const office = await browser.newContext({
+		storageState: signedIn('reviewer'),
+		viewport: { width: 1280, height: 800 }
+	});
 	const desk = await office.newPage();
 	await desk.goto(`/visits/${visit}`);
 	const rival = desk.getByRole('listitem').filter({ hasText: '231 µS/cm' }).filter({ hasText: 'one of two values' });

@@ -6,7 +6,9 @@ import { signedIn } from './application';
 
 test.use({ storageState: signedIn('coordinator') });
 
-test('a meter and two titrations are both kept and compared; a reviewer may report the other, with why', async ({ page }) => {
+test('a meter and two titrations are both kept and compared; a reviewer may report the other, with why', async ({
+	page
+}) => {
 	const satchel = (await (await page.request.get('/api/satchel')).json()) as Satchel;
 	const site = satchel.sites.find((s) => s.code === 'HO2')!;
 	const card = satchel.cards.find((c) => c.inUse && c.card.steps.some((s) => s.tool === 'titration'))!;
@@ -17,7 +19,10 @@ test('a meter and two titrations are both kept and compared; a reviewer may repo
 		last = tick(last, at_ms);
 		return { id: v7(), visitId, at: last, by: satchel.member.id, device: 'a test', path, op: 'set', value, was: null };
 	};
-	const titration = (n: number, drops: number) => [write(`titrations/${n}/drops`, drops), write(`titrations/${n}/mgLPerDrop`, 0.5)];
+	const titration = (n: number, drops: number) => [
+		write(`titrations/${n}/drops`, drops),
+		write(`titrations/${n}/mgLPerDrop`, 0.5)
+	];
 	const entries = [
 		write('opening', { siteId: site.id, cardVersionId: card.id, startedAt: new Date(at_ms).toISOString() }),
 		write('readings/dissolved-oxygen/left', { value: 10.8, unit: 'mg_L' }),
@@ -35,7 +40,9 @@ test('a meter and two titrations are both kept and compared; a reviewer may repo
 	await expect(reported).toContainText('10.8');
 	await expect(other).toContainText('Also found by titration');
 	await expect(other).toContainText('2.5');
-	await expect(other).toContainText(/10\.80? mg\/L by a meter, 2\.5 mg\/L by titration; they lie further apart than both are sure/);
+	await expect(other).toContainText(
+		/10\.80? mg\/L by a meter, 2\.5 mg\/L by titration; they lie further apart than both are sure/
+	);
 
 	await other.getByRole('button', { name: /^Report this one/ }).click();
 	await expect(other.getByRole('alert')).toHaveText('Say why this one is reported instead.');
@@ -55,5 +62,7 @@ test('a meter and two titrations are both kept and compared; a reviewer may repo
 	expect(row).toMatch(/,2\.5,/);
 	expect(row.trim()).toMatch(/,titration$/);
 	await page.goto(`/sites/${site.code}?p=dissolved-oxygen&span=all`);
-	await expect(page.getByText(/Found by a meter \(\d+\), titration \(1\)\. Dashed lines mark a change of way/)).toBeVisible();
+	await expect(
+		page.getByText(/Found by a meter \(\d+\), titration \(1\)\. Dashed lines mark a change of way/)
+	).toBeVisible();
 });

@@ -49,7 +49,8 @@ test('a duplicate without its partner is asked about; a bottle is not labelled t
 	await expect(page.getByText('Another bottle of this visit carries that label already.')).toBeVisible();
 	await code.fill(own);
 	await page.evaluate(() => {
-		const press = (word: string) => [...document.querySelectorAll('button')].find((b) => b.textContent.trim() === word)?.click();
+		const press = (word: string) =>
+			[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === word)?.click();
 		press('Filled just now');
 		press('the sample, filled'); // the hand is at the other bottle before the disk has the first line
 	});
@@ -77,7 +78,9 @@ test('not sampled, and why, is a proper result', async ({ page }) => {
 test('a step done out of turn is told before, and marked after, with what it means', async ({ page }) => {
 	const step = await fullVisit(page, 'Hobbin 1');
 	await step('water-temperature');
-	await expect(page.locator('p.say', { hasText: 'Air temperature comes first' })).toContainText('a wet thermometer reads low');
+	await expect(page.locator('p.say', { hasText: 'Air temperature comes first' })).toContainText(
+		'a wet thermometer reads low'
+	);
 	await page.locator('.slots input').first().focus();
 	await keep(page, '11.2');
 	await expect(page.getByText(/comes first/)).toHaveCount(0); // it was said once; nobody is held up

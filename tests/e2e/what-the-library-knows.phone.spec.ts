@@ -1,7 +1,10 @@
 import { expect, test } from '@playwright/test';
 import { packField, signedIn } from './application';
 
-test('the phone tells on arrival what the library knows of the place, with no network', async ({ browser, viewport }) => {
+test('the phone tells on arrival what the library knows of the place, with no network', async ({
+	browser,
+	viewport
+}) => {
 	const context = await browser.newContext({ storageState: signedIn('coordinator'), viewport });
 	const page = await context.newPage();
 	await packField(page);

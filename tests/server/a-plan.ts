@@ -14,7 +14,10 @@ const today = Math.floor(now_ms / DAY_ms);
 export async function aPlan() {
 	const program = await aProgram();
 	const { programId, siteId, members, teams } = program;
-	const who: Membership = { ...members.coordinator, program: { id: programId, name: 'Test streams', timeZone: 'Etc/UTC', isDemo: false } };
+	const who: Membership = {
+		...members.coordinator,
+		program: { id: programId, name: 'Test streams', timeZone: 'Etc/UTC', isDemo: false }
+	};
 	const [depotId, labId, circuitId, roundId] = [v7(), v7(), v7(), v7()];
 	const at = { programId, latitude: 0.1, longitude: 0 };
 	await db.insert(place).values([
@@ -30,7 +33,10 @@ export async function aPlan() {
 		}
 	]);
 	await db.insert(drive).values({ programId, fromId: depotId, toId: siteId, minutes: 25 });
-	const [card] = await db.select({ cardId: methodCardVersion.cardId }).from(methodCardVersion).where(eq(methodCardVersion.programId, programId));
+	const [card] = await db
+		.select({ cardId: methodCardVersion.cardId })
+		.from(methodCardVersion)
+		.where(eq(methodCardVersion.programId, programId));
 	await db.insert(circuit).values({
 		programId,
 		id: circuitId,

@@ -19,8 +19,18 @@ beforeEach(async () => {
 describe('a photo', () => {
 	const bytes = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.from('a stream, a board, a date')]);
 	const sha256 = createHash('sha256').update(bytes).digest('hex');
-	const take = (member = program.members.monitor, of: Partial<{ name: string; mediaType: 'image/jpeg' | 'image/png'; bytes: Buffer }> = {}) =>
-		takePhoto(database(), member, of.name ?? sha256, { visit: visitId, mediaType: of.mediaType ?? 'image/jpeg' }, of.bytes ?? bytes, now_ms);
+	const take = (
+		member = program.members.monitor,
+		of: Partial<{ name: string; mediaType: 'image/jpeg' | 'image/png'; bytes: Buffer }> = {}
+	) =>
+		takePhoto(
+			database(),
+			member,
+			of.name ?? sha256,
+			{ visit: visitId, mediaType: of.mediaType ?? 'image/jpeg' },
+			of.bytes ?? bytes,
+			now_ms
+		);
 	const openWithLine = async () => {
 		const write = aDevice(program.members.monitor, visitId);
 		await send(program.members.monitor, [write('opening', anOpening(program)), write('photos/a/sha256', sha256)]);
@@ -38,8 +48,14 @@ describe('a photo', () => {
 
 	it('from the photo point is what the next crew lays over its camera', async () => {
 		const write = aDevice(program.members.monitor, visitId);
-		await send(program.members.monitor, [write('opening', anOpening(program)), write('photos/a/of', 'photo point'), write('photos/a/sha256', sha256)]);
-		expect((await seenBefore(database(), program.members.monitor, now_ms)).pictures.get(program.siteId)).toBeUndefined(); // its bytes are still on the phone
+		await send(program.members.monitor, [
+			write('opening', anOpening(program)),
+			write('photos/a/of', 'photo point'),
+			write('photos/a/sha256', sha256)
+		]);
+		expect(
+			(await seenBefore(database(), program.members.monitor, now_ms)).pictures.get(program.siteId)
+		).toBeUndefined(); // its bytes are still on the phone
 		await take();
 		expect((await seenBefore(database(), program.members.monitor, now_ms)).pictures.get(program.siteId)).toBe(sha256);
 	});
@@ -47,7 +63,11 @@ describe('a photo', () => {
 	it('that no line speaks of, of another team, or other than its name says, is refused in words', async () => {
 		const write = aDevice(program.members.monitor, visitId);
 		await send(program.members.monitor, [write('opening', anOpening(program))]);
-		expect(await take()).toMatchObject({ ok: false, status: 400, why: expect.stringContaining('send the line first') as string });
+		expect(await take()).toMatchObject({
+			ok: false,
+			status: 400,
+			why: expect.stringContaining('send the line first') as string
+		});
 		await send(program.members.monitor, [write('photos/a/sha256', sha256)]);
 		expect(await take(program.members.other)).toMatchObject({ ok: false, status: 403 });
 		expect(await take(program.members.viewer)).toMatchObject({ ok: false, status: 403 });
@@ -61,7 +81,10 @@ describe('a photo', () => {
 			status: 400,
 			why: expect.stringContaining('no image/png') as string
 		});
-		expect(await take(program.members.monitor, { bytes: Buffer.alloc(3_000_001) })).toMatchObject({ ok: false, status: 413 });
+		expect(await take(program.members.monitor, { bytes: Buffer.alloc(3_000_001) })).toMatchObject({
+			ok: false,
+			status: 413
+		});
 	});
 });
 
@@ -92,7 +115,8 @@ describe('two devices on one visit', () => {
 	it('come to the same sheet in whatever order, pieces and repeats their lines arrive; a conflict loses nothing', async () => {
 		const [mine, theirs] = divided();
 		const opening = mine[0]!;
-		const sheetOf = async (id: string) => (await workedVisit(database(), program.programId, id, now_ms))!.outcome.folded;
+		const sheetOf = async (id: string) =>
+			(await workedVisit(database(), program.programId, id, now_ms))!.outcome.folded;
 		const expected = fold([...mine, ...theirs]);
 		expect(expected.conflicts.map((c) => c.path)).toEqual(['readings/tube-depth/tube']);
 		const piece = fc.record({ isMine: fc.boolean(), from: fc.nat(5), length: fc.integer({ min: 1, max: 4 }) });
@@ -101,7 +125,12 @@ describe('two devices on one visit', () => {
 				// the same lines for a visit of their own, so that each order starts from nothing
 				const id = v7();
 				const ids = new Map([...mine, ...theirs].map((e) => [e.id, v7()]));
-				const anew = (e: Entry): Entry => ({ ...e, id: ids.get(e.id)!, visitId: id, was: e.was === null ? null : ids.get(e.was)! });
+				const anew = (e: Entry): Entry => ({
+					...e,
+					id: ids.get(e.id)!,
+					visitId: id,
+					was: e.was === null ? null : ids.get(e.was)!
+				});
 				await send(program.members.monitor, [anew(opening)]);
 				for (const { isMine, from, length } of pieces) {
 					const lines = (isMine ? mine : theirs).slice(from, from + length).map(anew);

@@ -16,7 +16,9 @@ const [source, target] = [`backup_from_${mark}`, `backup_to_${mark}`];
 const folder = mkdtempSync(join(tmpdir(), 'backup-'));
 const file = join(folder, 'all.backup');
 const command = (script: string, database: string, name = file) =>
-	promisify(execFile)(process.execPath, [`scripts/${script}.mjs`, name], { env: { ...process.env, DATABASE_URL: at(database) } });
+	promisify(execFile)(process.execPath, [`scripts/${script}.mjs`, name], {
+		env: { ...process.env, DATABASE_URL: at(database) }
+	});
 const refusal = (script: string, database: string, name = file) =>
 	command(script, database, name).then(
 		() => 'it ended well',
@@ -46,25 +48,29 @@ beforeAll(async () => {
 	await pool.end();
 	await on(source, async (c) => {
 		const id = '01890000-0000-7000-8000-000000000001';
-		await c.query(`insert into program (id, code, name, time_zone, settings) values ('${id}', 'a', 'Streams with “signs”', 'Etc/UTC', '{"thresholds": []}')`);
+		await c.query(
+			`insert into program (id, code, name, time_zone, settings) values ('${id}', 'a', 'Streams with “signs”', 'Etc/UTC', '{"thresholds": []}')`
+		);
 		await c.query(`insert into logbook_tip (program_id, last_seq) values ('${id}', 0)`);
 		await c.query(`insert into "user" (id, name, email) values ('u', 'Ina', 'ina@weir.invalid')`);
-		await c.query(`insert into member (program_id, id, user_id, role, name, initials) values ('${id}', '${id}', 'u', 'coordinator', 'Ina', 'IW')`);
+		await c.query(
+			`insert into member (program_id, id, user_id, role, name, initials) values ('${id}', '${id}', 'u', 'coordinator', 'Ina', 'IW')`
+		);
 		await c.query(`insert into stream (program_id, id, name, length_km) values ('${id}', '${id}', 'Stream', 0.1)`);
 		await c.query(
 			`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude, longitude) values ('${id}', '${id}', '${id}', 'S1', 'Site', '', '', 0, 1.5, 0.1, 1e-9)`
 		);
 		await c.query(`insert into method_card (program_id, id, code) values ('${id}', '${id}', 'card')`);
-		await c.query(`insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ('${id}', '${id}', '${id}', 1, '{}', now())`);
+		await c.query(
+			`insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ('${id}', '${id}', '${id}', 1, '{}', now())`
+		);
 		await c.query(
 			`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at) values ('${id}', '${id}', '${id}', '${id}', '${id}', '2026-05-14T11:20:00.123456Z')`
 		);
-		await c.query('insert into photo (program_id, sha256, visit_id, media_type, bytes, content, received_at) values ($1, $2, $1, $3, 4, $4, now())', [
-			id,
-			'0'.repeat(64),
-			'image/png',
-			Buffer.from([0x89, 0, 0xff, 10])
-		]);
+		await c.query(
+			'insert into photo (program_id, sha256, visit_id, media_type, bytes, content, received_at) values ($1, $2, $1, $3, 4, $4, now())',
+			[id, '0'.repeat(64), 'image/png', Buffer.from([0x89, 0, 0xff, 10])]
+		);
 	});
 });
 afterAll(async () => {
@@ -81,44 +87,59 @@ const contents = (database: string) =>
 			`select format('%I.%I', schemaname, tablename) as name from pg_tables where schemaname not in ('pg_catalog', 'information_schema') order by 1`
 		);
 		const all: Record<string, string[]> = {};
-		for (const { name } of tables) all[name] = (await c.query<{ row: string }>(`select t::text as row from ${name} t order by 1`)).rows.map((r) => r.row);
+		for (const { name } of tables)
+			all[name] = (await c.query<{ row: string }>(`select t::text as row from ${name} t order by 1`)).rows.map(
+				(r) => r.row
+			);
 		return all;
 	});
 
 describe('a backup', () => {
-	it('taken while somebody writes is of one moment, and brings every table back to the row', { timeout: 60_000 }, async () => {
-		let isWriting = true;
-		const writer = on(source, async (c) => {
-			for (let seq = 1; isWriting && seq < 5000; seq++) {
-				await c.query('begin');
-				await c.query('update logbook_tip set last_seq = $1', [seq]);
-				await c.query(
-					`insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, received_at)
+	it(
+		'taken while somebody writes is of one moment, and brings every table back to the row',
+		{ timeout: 60_000 },
+		async () => {
+			let isWriting = true;
+			const writer = on(source, async (c) => {
+				for (let seq = 1; isWriting && seq < 5000; seq++) {
+					await c.query('begin');
+					await c.query('update logbook_tip set last_seq = $1', [seq]);
+					await c.query(
+						`insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, received_at)
 					select program_id, gen_random_uuid(), $1, id, 'x', opened_by, 'd', 'remarks/r', 'set', '"ü"', now() from visit`,
-					[seq]
-				);
-				await c.query('commit');
-			}
-		});
-		await command('backup', source);
-		isWriting = false;
-		await writer;
-		await command('restore', target);
-		const brought = await on(
-			target,
-			async (c) =>
-				(await c.query<{ tip: string; last: string }>('select (select last_seq from logbook_tip) as tip, (select coalesce(max(seq), 0) from entry) as last'))
-					.rows[0]!
-		);
-		expect(brought.tip).toBe(brought.last);
-		const there = await on(source, async (c) => (await c.query<{ n: string }>('select count(*) as n from entry where seq <= $1', [brought.tip])).rows[0]!.n);
-		expect(there).toBe(brought.last);
-		const [before, after] = [await contents(source), await contents(target)];
-		expect(Object.keys(after)).toEqual(Object.keys(before));
-		const moving = ['public.entry', 'public.logbook_tip'];
-		for (const [table, rows] of Object.entries(before)) if (!moving.includes(table)) expect([table, after[table]]).toEqual([table, rows]);
-		for (const row of after['public.entry']!) expect(before['public.entry']).toContain(row);
-	});
+						[seq]
+					);
+					await c.query('commit');
+				}
+			});
+			await command('backup', source);
+			isWriting = false;
+			await writer;
+			await command('restore', target);
+			const brought = await on(
+				target,
+				async (c) =>
+					(
+						await c.query<{ tip: string; last: string }>(
+							'select (select last_seq from logbook_tip) as tip, (select coalesce(max(seq), 0) from entry) as last'
+						)
+					).rows[0]!
+			);
+			expect(brought.tip).toBe(brought.last);
+			const there = await on(
+				source,
+				async (c) =>
+					(await c.query<{ n: string }>('select count(*) as n from entry where seq <= $1', [brought.tip])).rows[0]!.n
+			);
+			expect(there).toBe(brought.last);
+			const [before, after] = [await contents(source), await contents(target)];
+			expect(Object.keys(after)).toEqual(Object.keys(before));
+			const moving = ['public.entry', 'public.logbook_tip'];
+			for (const [table, rows] of Object.entries(before))
+				if (!moving.includes(table)) expect([table, after[table]]).toEqual([table, rows]);
+			for (const row of after['public.entry']!) expect(before['public.entry']).toContain(row);
+		}
+	);
 
 	it('is not restored over what is there, and not written over a file', { timeout: 60_000 }, async () => {
 		expect(await refusal('restore', target)).toMatch(/^1[\s\S]*restored into an empty one/);

@@ -26,7 +26,9 @@ async function aBottle(program: AProgram) {
 }
 
 const pouredPlate = (pour: ReturnType<typeof aDevice>, id: string, more: Record<string, unknown> = {}) =>
-	Object.entries({ bottle: 'b', volume_mL: 3, pouredAt: iso(0), ...more }).map(([key, value]) => pour(`plates/${id}/${key}`, value));
+	Object.entries({ bottle: 'b', volume_mL: 3, pouredAt: iso(0), ...more }).map(([key, value]) =>
+		pour(`plates/${id}/${key}`, value)
+	);
 
 describe('plates at the bench', () => {
 	it('take the bottle’s clock over, and stand on the agenda until they are read', async () => {
@@ -36,9 +38,15 @@ describe('plates at the bench', () => {
 		expect(before).toMatchObject([{ kind: 'bacteria-holding', label: 'S1-B' }]);
 		expect((await send(bench, pouredPlate(pour, 'P1'))).refused).toEqual([]);
 		const facts = await programFacts(db, program.programId, now_ms);
-		expect(facts.clocks).toMatchObject([{ kind: 'incubation', label: 'P1', due_ms: now_ms + 48 * HOUR_ms, last_ms: now_ms + 72 * HOUR_ms }]);
+		expect(facts.clocks).toMatchObject([
+			{ kind: 'incubation', label: 'P1', due_ms: now_ms + 48 * HOUR_ms, last_ms: now_ms + 72 * HOUR_ms }
+		]);
 		expect(agenda(facts, now_ms + 50 * HOUR_ms).find((i) => i.kind === 'plate')).toMatchObject({ when: 'now' });
-		await send(bench, [pour('plates/P1/readAt', iso(52)), pour('plates/P1/state', 'counted'), pour('plates/P1/count', 24)]);
+		await send(bench, [
+			pour('plates/P1/readAt', iso(52)),
+			pour('plates/P1/state', 'counted'),
+			pour('plates/P1/count', 24)
+		]);
 		expect((await programFacts(db, program.programId, now_ms)).clocks).toEqual([]);
 	});
 
@@ -60,7 +68,10 @@ describe('plates at the bench', () => {
 	it('of a batch whose blank grew give none, and say so', async () => {
 		const program = await aProgram();
 		const { visitId, pour, bench } = await aBottle(program);
-		await send(bench, [...pouredPlate(pour, 'P1', { state: 'counted', count: 24 }), ...pouredPlate(pour, 'P0', { isBlank: true, state: 'counted', count: 2 })]);
+		await send(bench, [
+			...pouredPlate(pour, 'P1', { state: 'counted', count: 24 }),
+			...pouredPlate(pour, 'P0', { isBlank: true, state: 'counted', count: 2 })
+		]);
 		const of = { results: result, flags: flag };
 		expect(
 			await db
@@ -78,10 +89,17 @@ describe('plates at the bench', () => {
 	it('are refused half a colony, a volume of nothing, and a state that is none, each with its place', async () => {
 		const program = await aProgram();
 		const { pour, bench } = await aBottle(program);
-		const wrong = [pour('plates/P1/count', 2.5), pour('plates/P1/volume_mL', 0), pour('plates/P1/state', 'lively'), pour('plates/P1/colour', 'blue')];
+		const wrong = [
+			pour('plates/P1/count', 2.5),
+			pour('plates/P1/volume_mL', 0),
+			pour('plates/P1/state', 'lively'),
+			pour('plates/P1/colour', 'blue')
+		];
 		const { refused, accepted } = await send(bench, wrong);
 		expect(accepted).toEqual([]);
 		expect(refused.map((r) => r.path)).toEqual(wrong.map((w) => w.path));
-		expect(refused.map((r) => r.why).join('; ')).toMatch(/whole.*not possible.*counted, too many, or spoiled.*no such place/);
+		expect(refused.map((r) => r.why).join('; ')).toMatch(
+			/whole.*not possible.*counted, too many, or spoiled.*no such place/
+		);
 	});
 });

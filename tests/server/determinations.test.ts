@@ -22,7 +22,10 @@ async function aVisit(program: AProgram): Promise<string> {
 	const { monitor } = program.members;
 	const visitId = v7({ msecs: now_ms });
 	const write = aDevice(monitor, visitId);
-	const titration = (n: number, drops: number) => [write(`titrations/${n}/drops`, drops), write(`titrations/${n}/mgLPerDrop`, 0.5)];
+	const titration = (n: number, drops: number) => [
+		write(`titrations/${n}/drops`, drops),
+		write(`titrations/${n}/mgLPerDrop`, 0.5)
+	];
 	const answer = await send(monitor, [
 		write('opening', anOpening(program)),
 		write('readings/dissolved-oxygen/left', { value: 10.8, unit: 'mg_L' }),
@@ -36,14 +39,25 @@ async function aVisit(program: AProgram): Promise<string> {
 
 const kept = (of: Db, programId: string) =>
 	of
-		.select({ parameter: result.parameter, from: result.from, way: result.way, value: result.value, isReported: result.isReported, status: result.status })
+		.select({
+			parameter: result.parameter,
+			from: result.from,
+			way: result.way,
+			value: result.value,
+			isReported: result.isReported,
+			status: result.status
+		})
 		.from(result)
 		.where(eq(result.programId, programId))
 		.orderBy(result.at, result.parameter, result.from);
 
 const drawn = async ({ programId, siteId }: AProgram) => {
 	const span = { from: new Date(now_ms - 86_400_000), to: new Date(now_ms + 86_400_000) };
-	return (await pointsOf(db, programId, siteId, 'dissolved-oxygen', span, false, 10)).map(({ way, value, status }) => ({ way, value, status }));
+	return (await pointsOf(db, programId, siteId, 'dissolved-oxygen', span, false, 10)).map(({ way, value, status }) => ({
+		way,
+		value,
+		status
+	}));
 };
 
 describe('determinations', () => {
@@ -51,8 +65,22 @@ describe('determinations', () => {
 		const program = await aProgram();
 		await aVisit(program);
 		expect(await kept(db, program.programId)).toEqual([
-			{ parameter: 'dissolved-oxygen', from: 'readings.dissolved-oxygen', way: 'meter', value: 10.8, isReported: true, status: 'waiting' },
-			{ parameter: 'dissolved-oxygen', from: 'titrations', way: 'titration', value: 2.5, isReported: false, status: 'waiting' }
+			{
+				parameter: 'dissolved-oxygen',
+				from: 'readings.dissolved-oxygen',
+				way: 'meter',
+				value: 10.8,
+				isReported: true,
+				status: 'waiting'
+			},
+			{
+				parameter: 'dissolved-oxygen',
+				from: 'titrations',
+				way: 'titration',
+				value: 2.5,
+				isReported: false,
+				status: 'waiting'
+			}
 		]);
 		expect(await drawn(program)).toEqual([{ way: 'meter', value: 10.8, status: 'waiting' }]);
 	});
@@ -62,14 +90,32 @@ describe('determinations', () => {
 		const { reviewer } = program.members;
 		const visitId = await aVisit(program);
 		const said = { parameter: 'dissolved-oxygen', reason: 'the probe was dry' } as const;
-		expect(await judgeResult(db, reviewer, visitId, { ...said, from: 'readings.dissolved-oxygen', verdict: 'reject', judged: '10.8 mg/L' }, now_ms)).toEqual({
+		expect(
+			await judgeResult(
+				db,
+				reviewer,
+				visitId,
+				{ ...said, from: 'readings.dissolved-oxygen', verdict: 'reject', judged: '10.8 mg/L' },
+				now_ms
+			)
+		).toEqual({
 			ok: true
 		});
-		expect(await judgeResult(db, reviewer, visitId, { ...said, from: 'titrations', verdict: 'accept', judged: '2.5 mg/L' }, now_ms)).toEqual({ ok: true });
-		expect((await kept(db, program.programId)).map(({ way, isReported, status }) => [way, isReported, status])).toEqual([
-			['meter', false, 'rejected'],
-			['titration', true, 'accepted']
-		]);
+		expect(
+			await judgeResult(
+				db,
+				reviewer,
+				visitId,
+				{ ...said, from: 'titrations', verdict: 'accept', judged: '2.5 mg/L' },
+				now_ms
+			)
+		).toEqual({ ok: true });
+		expect((await kept(db, program.programId)).map(({ way, isReported, status }) => [way, isReported, status])).toEqual(
+			[
+				['meter', false, 'rejected'],
+				['titration', true, 'accepted']
+			]
+		);
 		expect(await drawn(program)).toEqual([{ way: 'titration', value: 2.5, status: 'accepted' }]);
 		expect(await db.select().from(review).where(eq(review.visitId, visitId)).orderBy(review.from)).toMatchObject([
 			{ from: 'readings.dissolved-oxygen', verdict: 'reject' },
@@ -82,7 +128,8 @@ describe('determinations', () => {
 		const { reviewer, monitor, bench } = program.members;
 		const visitId = await aVisit(program);
 		const wish = { parameter: 'dissolved-oxygen', from: 'titrations', reason: 'the membrane was torn' } as const;
-		for (const other of [monitor, bench]) expect(await chooseReported(db, other, visitId, wish, now_ms)).toMatchObject({ ok: false });
+		for (const other of [monitor, bench])
+			expect(await chooseReported(db, other, visitId, wish, now_ms)).toMatchObject({ ok: false });
 		expect(await chooseReported(db, reviewer, visitId, { ...wish, from: 'plates' }, now_ms)).toMatchObject({
 			ok: false,
 			why: expect.stringMatching(/no such result/) as string
@@ -104,9 +151,14 @@ describe('a database of the version before', () => {
 		const folder = mkdtempSync(join(tmpdir(), 'older-'));
 		try {
 			cpSync('src/lib/server/db/migrations', folder, { recursive: true });
-			const journal = JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as { entries: { tag: string }[] };
+			const journal = JSON.parse(readFileSync(join(folder, 'meta/_journal.json'), 'utf8')) as {
+				entries: { tag: string }[];
+			};
 			const until = journal.entries.findIndex((e) => e.tag === '0008_determinations');
-			writeFileSync(join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: journal.entries.slice(0, until) }));
+			writeFileSync(
+				join(folder, 'meta/_journal.json'),
+				JSON.stringify({ ...journal, entries: journal.entries.slice(0, until) })
+			);
 			await migrateDatabase(pool, folder);
 			await pool.query(readFileSync('tests/server/dumps/before-determinations.sql', 'utf8'));
 			const older = drizzle(pool, { schema });

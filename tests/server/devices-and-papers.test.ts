@@ -36,9 +36,15 @@ describe('calibrating', () => {
 			serialNumber: '1',
 			measures: { ph: { low: 0, high: 14, calibrationDays: 1 } }
 		});
-		expect((await calibrationsOf(db, who.programId, 'P-1'))!.due).toMatchObject([{ parameter: 'ph', way: 'buffers', last: null }]);
+		expect((await calibrationsOf(db, who.programId, 'P-1'))!.due).toMatchObject([
+			{ parameter: 'ph', way: 'buffers', last: null }
+		]);
 		const good = Calibrated.parse({ way: 'buffers', low: '4.02', middle: '7.01', high: '9.98' });
-		expect(await calibrate(db, who, id, 'ph', good, now_ms)).toMatchObject({ ok: true, passed: true, said: expect.stringMatching(/^slope 99 %/) });
+		expect(await calibrate(db, who, id, 'ph', good, now_ms)).toMatchObject({
+			ok: true,
+			passed: true,
+			said: expect.stringMatching(/^slope 99 %/)
+		});
 		const worn = Calibrated.parse({ way: 'buffers', low: '4.3', middle: '7', high: '' });
 		expect(await calibrate(db, who, id, 'ph', worn, now_ms)).toMatchObject({ ok: true, passed: false });
 	});
@@ -50,10 +56,28 @@ describe('calibrating', () => {
 		const id = v7();
 		await db
 			.insert(instrument)
-			.values({ programId: who.programId, id, code: 'O-1', kind: 'multimeter', serialNumber: '1', measures: { 'dissolved-oxygen': { low: 0, high: 20 } } });
+			.values({
+				programId: who.programId,
+				id,
+				code: 'O-1',
+				kind: 'multimeter',
+				serialNumber: '1',
+				measures: { 'dissolved-oxygen': { low: 0, high: 20 } }
+			});
 		const at = { way: 'sleeve', reading_percent: '100', temperature_C: '15', elevation_m: '1000', settled_min: '12' };
-		expect(await calibrate(db, who, id, 'dissolved-oxygen', Calibrated.parse(at), now_ms)).toMatchObject({ passed: false });
-		expect(await calibrate(db, who, id, 'dissolved-oxygen', Calibrated.parse({ ...at, percentOf: 'local', elevation_m: '' }), now_ms)).toMatchObject({
+		expect(await calibrate(db, who, id, 'dissolved-oxygen', Calibrated.parse(at), now_ms)).toMatchObject({
+			passed: false
+		});
+		expect(
+			await calibrate(
+				db,
+				who,
+				id,
+				'dissolved-oxygen',
+				Calibrated.parse({ ...at, percentOf: 'local', elevation_m: '' }),
+				now_ms
+			)
+		).toMatchObject({
 			passed: true
 		});
 	});
@@ -117,11 +141,30 @@ describe('a program', () => {
 		const { who } = await aPlan();
 		const kind = kindNamed('program')!;
 		const library = await loadLibrary(db, who.programId);
-		const before = Object.fromEntries(Object.entries(kind.fields).map(([name, field]) => [name, field.write(library.program[0]![name], lookupIn(library))]));
-		const kept = await keepTexts(db, who, kind, who.programId, { ...before, rain: 'typed', reportTo: 'Orla, 0000', overdue_h: '3' }, now_ms);
+		const before = Object.fromEntries(
+			Object.entries(kind.fields).map(([name, field]) => [
+				name,
+				field.write(library.program[0]![name], lookupIn(library))
+			])
+		);
+		const kept = await keepTexts(
+			db,
+			who,
+			kind,
+			who.programId,
+			{ ...before, rain: 'typed', reportTo: 'Orla, 0000', overdue_h: '3' },
+			now_ms
+		);
 		expect(kept).toMatchObject({ ok: true });
-		expect((await loadLibrary(db, who.programId)).program[0]).toMatchObject({ rain: 'typed', reportTo: 'Orla, 0000', overdue_h: 3 });
-		expect((await packSatchel(db, who, { now_ms, isFixed: true })).program).toMatchObject({ reportTo: 'Orla, 0000', isDemo: false });
+		expect((await loadLibrary(db, who.programId)).program[0]).toMatchObject({
+			rain: 'typed',
+			reportTo: 'Orla, 0000',
+			overdue_h: 3
+		});
+		expect((await packSatchel(db, who, { now_ms, isFixed: true })).program).toMatchObject({
+			reportTo: 'Orla, 0000',
+			isDemo: false
+		});
 	});
 });
 
@@ -136,7 +179,12 @@ describe('the clock of a bottle', () => {
 			await send(
 				who,
 				[
-					write('opening', { siteId: plan.siteId, cardVersionId: program.cardVersionId, roundId: plan.roundId, startedAt: at(-60 + 10 * i) }),
+					write('opening', {
+						siteId: plan.siteId,
+						cardVersionId: program.cardVersionId,
+						roundId: plan.roundId,
+						startedAt: at(-60 + 10 * i)
+					}),
 					write('bottles/bacteria/kind', 'bacteria'),
 					write('bottles/bacteria/label', `S1-260514-B${i ? 'D' : ''}`),
 					write('bottles/bacteria/filledAt', at(-40 + 20 * i))
@@ -151,7 +199,9 @@ describe('the clock of a bottle', () => {
 			.where(and(eq(runningClock.programId, who.programId), eq(runningClock.kind, 'bacteria-holding')));
 		expect(clocks).toHaveLength(2);
 		expect(new Set(clocks.map((c) => +c.lastAt)).size).toBe(1);
-		expect((await tripsOf(db, who.programId, [plan.roundId])).get(plan.roundId)!.first).toMatchObject({ label: 'S1-260514-B' });
+		expect((await tripsOf(db, who.programId, [plan.roundId])).get(plan.roundId)!.first).toMatchObject({
+			label: 'S1-260514-B'
+		});
 		// an earlier bottle, said late, moves the clock of all
 		const write = aDevice(who, visits[1]!, now_ms + 9_000_000);
 		const mend = write('bottles/bacteria/filledAt', at(-50));
@@ -185,22 +235,33 @@ describe('a card’s settings as a file', () => {
 		const card = { ...latest!.card, steps: [{ ...first!, how: '=1+1' }, ...steps] };
 		const csv = settingsAsCsv(card);
 		expect(csv).toContain("'=1+1");
-		expect((readSettings(csv) as { texts: Record<string, string> }).texts).toEqual(Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text])));
+		expect((readSettings(csv) as { texts: Record<string, string> }).texts).toEqual(
+			Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text]))
+		);
 	});
 });
 
 describe('files', () => {
 	it('with a hundred thousand headings, or a cell of 300,000 blanks, are refused at once', () => {
 		const began = performance.now();
-		expect(readFile(Array.from({ length: 100_000 }, (_, i) => `h${i}`).join(','), 'sites')).toMatchObject({ why: expect.stringMatching(/headings/) as string });
-		expect(readFile(`code,name\n"${' x'.repeat(150_000)}",y\n`, 'sites')).toMatchObject({ why: expect.stringMatching(/more than 20,000 letters/) as string });
+		expect(readFile(Array.from({ length: 100_000 }, (_, i) => `h${i}`).join(','), 'sites')).toMatchObject({
+			why: expect.stringMatching(/headings/) as string
+		});
+		expect(readFile(`code,name\n"${' x'.repeat(150_000)}",y\n`, 'sites')).toMatchObject({
+			why: expect.stringMatching(/more than 20,000 letters/) as string
+		});
 		expect(performance.now() - began).toBeLessThan(5000);
 	});
 	it('of which too many come at once are answered in words: those that wait have a limit', async () => {
-		const all = await Promise.allSettled(Array.from({ length: 40 }, () => beside('read-file', 'code,name\nA,B\n', 'sites')));
+		const all = await Promise.allSettled(
+			Array.from({ length: 40 }, () => beside('read-file', 'code,name\nA,B\n', 'sites'))
+		);
 		const refused = all.filter((a) => a.status === 'rejected');
 		expect(refused).toHaveLength(40 - 18);
-		expect(refused[0]!.reason).toMatchObject({ status: 503, body: { message: expect.stringMatching(/Try again in a minute/) as string } });
+		expect(refused[0]!.reason).toMatchObject({
+			status: 503,
+			body: { message: expect.stringMatching(/Try again in a minute/) as string }
+		});
 		expect(all[0]).toMatchObject({ status: 'fulfilled', value: { rows: [{ cells: { code: 'A', name: 'B' } }] } });
 	});
 });
@@ -231,7 +292,12 @@ describe('the plan', () => {
 		const round = { teamId: program.teams[0], crewIds: [] as string[] };
 		expect(can(program.members.monitor, 'see-round', { round })).toBe(true);
 		expect(can(program.members.other, 'see-round', { round })).toBe(false);
-		expect(can(program.members.other, 'see-round', { round: { ...round, crewIds: [program.members.other.id] } })).toBe(true);
-		expect([program.members.reviewer, program.members.viewer].map((m) => can(m, 'see-round', { round }))).toEqual([true, false]);
+		expect(can(program.members.other, 'see-round', { round: { ...round, crewIds: [program.members.other.id] } })).toBe(
+			true
+		);
+		expect([program.members.reviewer, program.members.viewer].map((m) => can(m, 'see-round', { round }))).toEqual([
+			true,
+			false
+		]);
 	});
 });

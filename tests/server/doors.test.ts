@@ -5,7 +5,15 @@ import { noteAccess, untoldAccess, markTold } from '../../src/lib/server/auth/ac
 import { addUser, auth, choosePassword, joinToken, shutOut } from '../../src/lib/server/auth/library';
 import { whyWeak } from '../../src/lib/server/auth/new-password';
 import { connectionPool, database, isDatabaseAway } from '../../src/lib/server/db/connect';
-import { entry, lateLine, member, program as programTable, session, verification, visit } from '../../src/lib/server/db/schema';
+import {
+	entry,
+	lateLine,
+	member,
+	program as programTable,
+	session,
+	verification,
+	visit
+} from '../../src/lib/server/db/schema';
 import { log, told } from '../../src/lib/server/log';
 import { setAside, setAsideOf } from '../../src/lib/server/reviews/set-aside';
 import { decideLateLines, waitingLateLines } from '../../src/lib/server/sync/late-decisions';
@@ -28,7 +36,8 @@ async function open(who = program.members.monitor, more: object = {}) {
 	expect((await send(who, [write('opening', { ...anOpening(program), ...more })])).refused).toEqual([]);
 	return write;
 }
-const linesOf = async (id: string) => (await db.select({ path: entry.path }).from(entry).where(eq(entry.visitId, id))).map((e) => e.path);
+const linesOf = async (id: string) =>
+	(await db.select({ path: entry.path }).from(entry).where(eq(entry.visitId, id))).map((e) => e.path);
 
 describe('ids in capitals', () => {
 	it('are the same ids: another team’s visit stays shut, and a line sent again changes nothing', async () => {
@@ -39,13 +48,17 @@ describe('ids in capitals', () => {
 		const write = aDevice(program.members.monitor, visitId, now_ms + DAY_ms / 24);
 		const line = write('arrival/depth_m', 0.2);
 		await send(program.members.monitor, [line]);
-		const again = await send(program.members.monitor, [{ ...line, id: line.id.toUpperCase(), by: line.by.toUpperCase() }]);
+		const again = await send(program.members.monitor, [
+			{ ...line, id: line.id.toUpperCase(), by: line.by.toUpperCase() }
+		]);
 		expect(again).toMatchObject({ accepted: [line.id], refused: [] });
 		expect(await linesOf(visitId)).toEqual(['opening', 'arrival/depth_m']);
 	});
 	it('in an opening lead to the same site for the office and the sheet', async () => {
 		const write = aDevice(program.members.monitor, visitId);
-		await send(program.members.monitor, [write('opening', { ...anOpening(program), siteId: program.siteId.toUpperCase() })]);
+		await send(program.members.monitor, [
+			write('opening', { ...anOpening(program), siteId: program.siteId.toUpperCase() })
+		]);
 		const [kept] = await db.select().from(visit).where(eq(visit.id, visitId));
 		expect([kept!.siteId, kept!.sheet.opening!.siteId]).toEqual([program.siteId, program.siteId]);
 	});
@@ -58,13 +71,22 @@ describe('a line that nothing can be done with', () => {
 		['half of a letter', 'remarks/leave', 'a\ud800b', /cannot be kept/],
 		['a hundred thousand brackets', 'remarks/leave', deep, /nested/],
 		['a text of four megabytes', 'remarks/leave', 'x'.repeat(4_000_000), /longer than 16 kB/],
-		['a key that no leaf has', 'arrival/position', { latitude: 1, longitude: 1, accuracy_m: 5, isSimulated: false, extra: 'x' }, /extra|[Uu]nrecognized/],
+		[
+			'a key that no leaf has',
+			'arrival/position',
+			{ latitude: 1, longitude: 1, accuracy_m: 5, isSimulated: false, extra: 'x' },
+			/extra|[Uu]nrecognized/
+		],
 		['a unit with a passenger', 'arrival/depth_m', { value: 0.3, unit: 'm', extra: 'x' }, /no “extra”/],
 		['the year 9999', 'bottles/b/filledAt', '9999-05-14T09:00:00Z', /2000 and 2100/],
 		['the year 0000', 'bottles/b/filledAt', '0000-05-14T09:00:00Z', /2000 and 2100|instant is like/]
 	])('%s is refused with its reason, and the rest is kept', async (_, path, value, why) => {
 		const write = await open();
-		const [before, bad, after] = [write('arrival/depth_m', 0.2), write(path, value), write('arrival/velocity_m_s', 0.3)];
+		const [before, bad, after] = [
+			write('arrival/depth_m', 0.2),
+			write(path, value),
+			write('arrival/velocity_m_s', 0.3)
+		];
 		const answer = await send(program.members.monitor, [before, bad, after]);
 		expect(answer.accepted).toEqual([before.id, after.id]);
 		expect(answer.refused).toMatchObject([{ id: bad.id, why: expect.stringMatching(why) }]);
@@ -87,8 +109,12 @@ describe('an opening', () => {
 	it('in 2099 is refused, unless the device’s own clock is there', async () => {
 		const far = now_ms + 73 * 365 * DAY_ms;
 		const write = aDevice(program.members.monitor, visitId);
-		expect((await send(program.members.monitor, [write('opening', anOpening(program, far))])).refused[0]?.why).toMatch(/in the future/);
-		const answer = await send(program.members.monitor, [write('opening', anOpening(program, far))], { deviceTime: new Date(far).toISOString() });
+		expect((await send(program.members.monitor, [write('opening', anOpening(program, far))])).refused[0]?.why).toMatch(
+			/in the future/
+		);
+		const answer = await send(program.members.monitor, [write('opening', anOpening(program, far))], {
+			deviceTime: new Date(far).toISOString()
+		});
 		expect(answer.refused).toEqual([]);
 		const [kept] = await db.select({ startedAt: visit.startedAt }).from(visit).where(eq(visit.id, visitId));
 		expect(+kept!.startedAt).toBe(now_ms); // and does not stay “last” for ever
@@ -98,11 +124,21 @@ describe('an opening', () => {
 		visitId = v7();
 		const { who } = plan;
 		const write = aDevice(who, visitId);
-		const opened = write('opening', { siteId: plan.siteId, cardVersionId: plan.program.cardVersionId, startedAt: new Date(now_ms).toISOString() });
+		const opened = write('opening', {
+			siteId: plan.siteId,
+			cardVersionId: plan.program.cardVersionId,
+			startedAt: new Date(now_ms).toISOString()
+		});
 		await send(who, [opened]);
-		const second = write('opening', { siteId: program.siteId, cardVersionId: plan.program.cardVersionId, startedAt: new Date(now_ms).toISOString() });
+		const second = write('opening', {
+			siteId: program.siteId,
+			cardVersionId: plan.program.cardVersionId,
+			startedAt: new Date(now_ms).toISOString()
+		});
 		expect((await send(who, [second])).refused[0]?.why).toMatch(/open already/);
-		expect((await send(who, [write('opening', 'wrong', { op: 'strike', was: opened.id })])).refused[0]?.why).toMatch(/stays the visit/);
+		expect((await send(who, [write('opening', 'wrong', { op: 'strike', was: opened.id })])).refused[0]?.why).toMatch(
+			/stays the visit/
+		);
 	});
 	it('on a round of another team is refused', async () => {
 		const plan = await aPlan();
@@ -132,7 +168,9 @@ describe('figures from stand-ins', () => {
 	it('are taken by a demo, and marked in the result', async () => {
 		await db.update(programTable).set({ isDemo: true }).where(eq(programTable.id, program.programId));
 		const write = await open();
-		expect((await send(program.members.monitor, [write('readings/dissolved-oxygen/left', figure)])).refused).toEqual([]);
+		expect((await send(program.members.monitor, [write('readings/dissolved-oxygen/left', figure)])).refused).toEqual(
+			[]
+		);
 	});
 });
 
@@ -147,8 +185,12 @@ describe('somebody who has left', () => {
 		expect((await send(gone, [late], {}, now_ms + 40 * DAY_ms)).accepted).toEqual([late.id]);
 		expect((await send(gone, [late], {}, now_ms + 41 * DAY_ms)).accepted).toEqual([late.id]); // once
 		expect(await linesOf(visitId)).toEqual(['opening']);
-		expect(await waitingLateLines(db, program.programId)).toMatchObject([{ memberId: monitor.id, lines: 1, visits: 1 }]);
-		expect((await decideLateLines(db, coordinator, monitor.id, true, now_ms + 42 * DAY_ms)).accepted).toEqual([late.id]);
+		expect(await waitingLateLines(db, program.programId)).toMatchObject([
+			{ memberId: monitor.id, lines: 1, visits: 1 }
+		]);
+		expect((await decideLateLines(db, coordinator, monitor.id, true, now_ms + 42 * DAY_ms)).accepted).toEqual([
+			late.id
+		]);
 		expect(await linesOf(visitId)).toEqual(['opening', 'arrival/depth_m']);
 		expect(await waitingLateLines(db, program.programId)).toEqual([]);
 	});
@@ -160,9 +202,9 @@ describe('somebody who has left', () => {
 		await decideLateLines(db, coordinator, monitor.id, false, now_ms);
 		expect(await linesOf(visitId)).toEqual(['opening']);
 		const of = and(eq(lateLine.programId, program.programId), eq(lateLine.byMemberId, monitor.id));
-		expect(await db.select({ isTaken: lateLine.isTaken, decidedBy: lateLine.decidedBy }).from(lateLine).where(of)).toEqual([
-			{ isTaken: false, decidedBy: coordinator.id }
-		]);
+		expect(
+			await db.select({ isTaken: lateLine.isTaken, decidedBy: lateLine.decidedBy }).from(lateLine).where(of)
+		).toEqual([{ isTaken: false, decidedBy: coordinator.id }]);
 	});
 });
 
@@ -173,14 +215,22 @@ describe('a line that poisons a visit', () => {
 		const bad = write('remarks/leave', 'x');
 		await send(monitor, [bad]);
 		const read = async () => (await send(coordinator, [])).entries.map((e) => e.path);
-		expect(await setAside(db, coordinator, visitId, { entryId: bad.id, reason: 'nobody can open this visit' }, now_ms)).toEqual({ ok: true });
+		expect(
+			await setAside(db, coordinator, visitId, { entryId: bad.id, reason: 'nobody can open this visit' }, now_ms)
+		).toEqual({ ok: true });
 		expect(await read()).toEqual(['opening']);
 		expect(
 			(
-				await packSatchel(db, { ...coordinator, program: { id: program.programId, name: '', timeZone: 'Etc/UTC', isDemo: false } }, { now_ms, isFixed: true })
+				await packSatchel(
+					db,
+					{ ...coordinator, program: { id: program.programId, name: '', timeZone: 'Etc/UTC', isDemo: false } },
+					{ now_ms, isFixed: true }
+				)
 			).entries.map((e) => e.path)
 		).toEqual(['opening']);
-		expect((await setAsideOf(db, program.programId, visitId)).map((a) => a.reason)).toEqual(['nobody can open this visit']);
+		expect((await setAsideOf(db, program.programId, visitId)).map((a) => a.reason)).toEqual([
+			'nobody can open this visit'
+		]);
 		expect(await linesOf(visitId)).toEqual(['opening', 'remarks/leave']);
 		await setAside(db, coordinator, visitId, { entryId: bad.id, reason: null }, now_ms);
 		expect(await read()).toEqual(['opening', 'remarks/leave']);
@@ -207,7 +257,8 @@ describe('answers', () => {
 
 describe('passwords and links', () => {
 	const someone = () => addUser(db, { email: `${v7()}@weir.invalid`, name: 'Ina', password: null });
-	const sessionOf = (userId: string) => db.insert(session).values({ id: v7(), userId, token: v7(), expiresAt: new Date(Date.now() + DAY_ms) });
+	const sessionOf = (userId: string) =>
+		db.insert(session).values({ id: v7(), userId, token: v7(), expiresAt: new Date(Date.now() + DAY_ms) });
 	it('a new password ends every session and every other link', async () => {
 		const userId = await someone();
 		const first = await joinToken(db, userId);
@@ -241,15 +292,23 @@ describe('passwords and links', () => {
 		await markTold(db, userId);
 		expect(await untoldAccess(db, userId)).toEqual([]);
 	});
-	it.each(['password123', 'qwertyuiop12', 'aaaaaaaaaaaa'])('%s would be guessed', (weak) => expect(whyWeak(weak)).toMatch(/guessed/));
+	it.each(['password123', 'qwertyuiop12', 'aaaaaaaaaaaa'])('%s would be guessed', (weak) =>
+		expect(whyWeak(weak)).toMatch(/guessed/)
+	);
 	it('four plain words would not', () => expect(whyWeak('heron under wet bridge')).toBeNull());
 });
 
 describe('where signing in leads', () => {
-	it.each(['/\t/evil.invalid', '//evil.invalid', '/\\evil.invalid', 'https://evil.invalid', '/\n/evil.invalid', '/..//evil.invalid', 'today', ''])(
-		'%j is none of ours',
-		(to) => expect(ownPath(to)).toBeNull()
-	);
+	it.each([
+		'/\t/evil.invalid',
+		'//evil.invalid',
+		'/\\evil.invalid',
+		'https://evil.invalid',
+		'/\n/evil.invalid',
+		'/..//evil.invalid',
+		'today',
+		''
+	])('%j is none of ours', (to) => expect(ownPath(to)).toBeNull());
 	it.each(['/today', '/sites/TE3?p=ph&span=1', '/visits/x#ph'])('%s is', (to) => expect(ownPath(to)).toBe(to));
 });
 

@@ -29,7 +29,12 @@ function pictures(pdf: Uint8Array, dpi: number): PNG[] {
 }
 
 /** One label of a page, as it would lie in front of a camera: cut out, and blurred as by a hand that is not still. */
-function photographed(page: PNG, across: number, down: number, i: number): { data: Uint8ClampedArray; width: number; height: number } {
+function photographed(
+	page: PNG,
+	across: number,
+	down: number,
+	i: number
+): { data: Uint8ClampedArray; width: number; height: number } {
 	const [width, height] = [Math.floor(page.width / across), Math.floor(page.height / down)];
 	const [left, top] = [(i % across) * width, Math.floor(i / across) * height];
 	const data = new Uint8ClampedArray(width * height * 4);
@@ -42,7 +47,10 @@ function photographed(page: PNG, across: number, down: number, i: number): { dat
 				[0, 1],
 				[1, 1]
 			] as const)
-				sum += page.data[4 * (Math.min(page.height - 1, top + y + dy) * page.width + Math.min(page.width - 1, left + x + dx))]!;
+				sum +=
+					page.data[
+						4 * (Math.min(page.height - 1, top + y + dy) * page.width + Math.min(page.width - 1, left + x + dx))
+					]!;
 			const grey = 40 + (sum / 4) * 0.7; // dull light
 			data.set([grey, grey, grey, 255], 4 * (y * width + x));
 		}
@@ -55,7 +63,11 @@ describe('labels, printed and photographed', () => {
 		['roll', 1, 1, labels.length]
 	])('every code on the %s is read again, and there are no two alike', async (stock, across, down, pageCount) => {
 		const pdf = await printLabels(
-			labels.map((l) => ({ ...l, siteName: `Tessel ${l.site}`, address: `https://streams.example.org/sample?label=${l.code}` })),
+			labels.map((l) => ({
+				...l,
+				siteName: `Tessel ${l.site}`,
+				address: `https://streams.example.org/sample?label=${l.code}`
+			})),
 			stock
 		);
 		const pages = pictures(pdf, 200);

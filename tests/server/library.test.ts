@@ -6,7 +6,17 @@ import { settingsOf, shippedCards } from '../../src/lib/core/method';
 import { choosePassword } from '../../src/lib/server/auth/library';
 import { database } from '../../src/lib/server/db/connect';
 import type { Membership } from '../../src/lib/server/db/queries/members';
-import { account, audit, member, methodCardVersion, round, site, stream, user, visit } from '../../src/lib/server/db/schema';
+import {
+	account,
+	audit,
+	member,
+	methodCardVersion,
+	round,
+	site,
+	stream,
+	user,
+	visit
+} from '../../src/lib/server/db/schema';
 import { readSettings, settingsAsCsv } from '../../src/lib/server/library/card-file';
 import { cardVersions, keepVersion, takeCard } from '../../src/lib/server/library/cards';
 import { auditOf, importFile, keepTexts, removeRow, textsBefore } from '../../src/lib/server/library/keep';
@@ -22,7 +32,10 @@ const the = (name: KindName) => kindNamed(name)!;
 
 async function aLibrary() {
 	const program = await aProgram();
-	const who: Membership = { ...program.members.coordinator, program: { id: program.programId, name: 'Test streams', timeZone: 'Etc/UTC', isDemo: false } };
+	const who: Membership = {
+		...program.members.coordinator,
+		program: { id: program.programId, name: 'Test streams', timeZone: 'Etc/UTC', isDemo: false }
+	};
 	return { ...program, who };
 }
 
@@ -41,7 +54,13 @@ async function textsOf({ programId }: AProgram, name: KindName, text: string) {
 	};
 }
 
-const bringIn = async (who: Membership, name: KindName, text: string, confirmed: string | null = null, defaults = {}) => {
+const bringIn = async (
+	who: Membership,
+	name: KindName,
+	text: string,
+	confirmed: string | null = null,
+	defaults = {}
+) => {
 	const read = readFile(text, name);
 	if ('why' in read) throw new Error(read.why);
 	return importFile(db, who, the(name), { rows: read.rows, defaults, confirmed }, now_ms);
@@ -52,7 +71,16 @@ describe('one thing of the library', () => {
 		const program = await aLibrary();
 		const { who } = program;
 		const { id, texts } = await textsOf(program, 'sites', 'S1');
-		expect(await keepTexts(db, who, the('sites'), id, { ...texts, permission: 'given', ways: 'wading; bridge', wadingDepth_m: '0,25' }, now_ms)).toEqual({
+		expect(
+			await keepTexts(
+				db,
+				who,
+				the('sites'),
+				id,
+				{ ...texts, permission: 'given', ways: 'wading; bridge', wadingDepth_m: '0,25' },
+				now_ms
+			)
+		).toEqual({
 			ok: true,
 			id
 		});
@@ -76,20 +104,40 @@ describe('one thing of the library', () => {
 		const program = await aLibrary();
 		const { id, texts } = await textsOf(program, 'sites', 'S1');
 		const kept = await keepTexts(db, program.who, the('sites'), id, { ...texts, river_km: '9.5' }, now_ms);
-		expect(kept).toEqual({ ok: false, objections: [{ field: 'river_km', why: 'Stream is 9 km long; a site at 9.5 km is not on it.' }] });
+		expect(kept).toEqual({
+			ok: false,
+			objections: [{ field: 'river_km', why: 'Stream is 9 km long; a site at 9.5 km is not on it.' }]
+		});
 		expect(await db.select().from(audit).where(eq(audit.programId, program.programId))).toEqual([]);
 	});
 
 	it('two coordinators at once do not make a circle between them', async () => {
 		const { who, programId } = await aLibrary();
-		const make = async (name: string) => (await keepTexts(db, who, the('streams'), null, { name, length_km: '5' }, now_ms)) as { id: string };
+		const make = async (name: string) =>
+			(await keepTexts(db, who, the('streams'), null, { name, length_km: '5' }, now_ms)) as { id: string };
 		const [a, b] = [await make('A'), await make('B')];
 		const kept = await Promise.all([
-			keepTexts(db, who, the('streams'), a.id, { name: 'A', length_km: '5', joinsStreamId: 'B', joinsAt_km: '1' }, now_ms),
-			keepTexts(db, who, the('streams'), b.id, { name: 'B', length_km: '5', joinsStreamId: 'A', joinsAt_km: '1' }, now_ms)
+			keepTexts(
+				db,
+				who,
+				the('streams'),
+				a.id,
+				{ name: 'A', length_km: '5', joinsStreamId: 'B', joinsAt_km: '1' },
+				now_ms
+			),
+			keepTexts(
+				db,
+				who,
+				the('streams'),
+				b.id,
+				{ name: 'B', length_km: '5', joinsStreamId: 'A', joinsAt_km: '1' },
+				now_ms
+			)
 		]);
 		expect(kept.map((k) => k.ok).sort()).toEqual([false, true]);
-		expect((await db.select().from(stream).where(eq(stream.programId, programId))).filter((s) => s.joinsStreamId !== null)).toHaveLength(1);
+		expect(
+			(await db.select().from(stream).where(eq(stream.programId, programId))).filter((s) => s.joinsStreamId !== null)
+		).toHaveLength(1);
 	});
 
 	it('of another program is not to be found', async () => {
@@ -103,10 +151,32 @@ describe('one thing of the library', () => {
 		const program = await aLibrary();
 		const { who, programId, siteId, cardVersionId, members } = program;
 		const streams = await textsOf(program, 'streams', 'Stream');
-		expect(await removeRow(db, who, the('streams'), streams.id, now_ms)).toEqual({ ok: false, why: 'It is named by site S1. Change those first.' });
-		await db.insert(visit).values({ programId, id: v7(), siteId, cardVersionId, openedBy: members.monitor.id, startedAt: new Date(now_ms) });
-		expect(await removeRow(db, who, the('sites'), siteId, now_ms)).toMatchObject({ ok: false, why: expect.stringMatching(/has a past.*Say since when/) });
-		const depot = (await keepTexts(db, who, the('depots'), null, { name: 'Shed', latitude: '0', longitude: '0' }, now_ms)) as { id: string };
+		expect(await removeRow(db, who, the('streams'), streams.id, now_ms)).toEqual({
+			ok: false,
+			why: 'It is named by site S1. Change those first.'
+		});
+		await db
+			.insert(visit)
+			.values({
+				programId,
+				id: v7(),
+				siteId,
+				cardVersionId,
+				openedBy: members.monitor.id,
+				startedAt: new Date(now_ms)
+			});
+		expect(await removeRow(db, who, the('sites'), siteId, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringMatching(/has a past.*Say since when/)
+		});
+		const depot = (await keepTexts(
+			db,
+			who,
+			the('depots'),
+			null,
+			{ name: 'Shed', latitude: '0', longitude: '0' },
+			now_ms
+		)) as { id: string };
 		expect(await removeRow(db, who, the('depots'), depot.id, now_ms)).toEqual({ ok: true });
 		expect((await loadLibrary(db, programId)).depots).toEqual([]);
 	});
@@ -127,10 +197,18 @@ describe('people', () => {
 		const { who } = await aLibrary();
 		const email = `${v7()}@weir.invalid`;
 		const kept = (await keepTexts(db, who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
-		const before = await db.select({ password: account.password }).from(account).innerJoin(user, eq(user.id, account.userId)).where(eq(user.email, email));
+		const before = await db
+			.select({ password: account.password })
+			.from(account)
+			.innerJoin(user, eq(user.id, account.userId))
+			.where(eq(user.email, email));
 		const word = (await joinWord(db, who, kept.id)) as { token: string };
 		expect(await choosePassword(db, word.token, 'wet boots dry socks')).toBe(true);
-		const after = await db.select({ password: account.password }).from(account).innerJoin(user, eq(user.id, account.userId)).where(eq(user.email, email));
+		const after = await db
+			.select({ password: account.password })
+			.from(account)
+			.innerJoin(user, eq(user.id, account.userId))
+			.where(eq(user.email, email));
 		expect(after[0]!.password).not.toBe(before[0]!.password);
 		expect(await choosePassword(db, word.token, 'another one entirely')).toBe(false);
 		expect(await choosePassword(db, 'no-such-word', 'another one entirely')).toBe(false);
@@ -142,8 +220,18 @@ describe('people', () => {
 		const there = (await keepTexts(db, one.who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
 		const here = (await keepTexts(db, other.who, the('people'), null, { ...person, email }, now_ms)) as { id: string };
 		expect(await joinWord(db, other.who, here.id)).toMatchObject({ why: expect.stringMatching(/another program/) });
-		const changed = await keepTexts(db, one.who, the('people'), there.id, { ...person, email: `${v7()}@weir.invalid` }, now_ms);
-		expect(changed).toEqual({ ok: false, objections: [{ field: 'email', why: expect.stringMatching(/theirs to change/) }] });
+		const changed = await keepTexts(
+			db,
+			one.who,
+			the('people'),
+			there.id,
+			{ ...person, email: `${v7()}@weir.invalid` },
+			now_ms
+		);
+		expect(changed).toEqual({
+			ok: false,
+			objections: [{ field: 'email', why: expect.stringMatching(/theirs to change/) }]
+		});
 	});
 
 	it('who leave lose what they could do from then on, and nothing that they wrote', async () => {
@@ -172,7 +260,10 @@ describe('a file', () => {
 			[5, 'S4', 'refused', 'The row has 2 cells, the headings are 9.']
 		]);
 		expect((await loadLibrary(db, program.programId)).sites).toHaveLength(1);
-		expect(await bringIn(program.who, 'sites', csv, 'something else')).toMatchObject({ written: null, why: expect.stringMatching(/changed since you looked/) });
+		expect(await bringIn(program.who, 'sites', csv, 'something else')).toMatchObject({
+			written: null,
+			why: expect.stringMatching(/changed since you looked/)
+		});
 		expect(await bringIn(program.who, 'sites', csv, seen.fingerprint)).toMatchObject({ written: 2 });
 		expect((await loadLibrary(db, program.programId)).sites.map((s) => [s['code'], s['name']])).toEqual([
 			['S1', 'Site one'],
@@ -186,24 +277,41 @@ describe('a file', () => {
 		const seen = await bringIn(who, 'streams', csv);
 		expect(await bringIn(who, 'streams', csv, seen.fingerprint)).toMatchObject({ written: 2 });
 		const library = await loadLibrary(db, programId);
-		expect(lookupIn(library).nameOf(['streams'], String(library.streams.find((s) => s['name'] === 'Rill')!['joinsStreamId']))).toBe('Beck');
+		expect(
+			lookupIn(library).nameOf(['streams'], String(library.streams.find((s) => s['name'] === 'Rill')!['joinsStreamId']))
+		).toBe('Beck');
 	});
 
 	it.each(['csv', 'geojson', 'gpx'] as const)('written out as %s and brought back changes nothing', async (form) => {
 		const program = await aLibrary();
 		const { id, texts } = await textsOf(program, 'sites', 'S1');
-		await keepTexts(db, program.who, the('sites'), id, { ...texts, hazards: '=2+2 & "ice" <thin>; näher', directions: '-steep' }, now_ms);
+		await keepTexts(
+			db,
+			program.who,
+			the('sites'),
+			id,
+			{ ...texts, hazards: '=2+2 & "ice" <thin>; näher', directions: '-steep' },
+			now_ms
+		);
 		const library = await loadLibrary(db, program.programId);
 		const file =
-			form === 'csv' ? asCsv(the('sites'), library) : form === 'geojson' ? JSON.stringify(asGeoJson(the('sites'), library)) : sitesAsGpx(the('sites'), library);
-		expect((await bringIn(program.who, 'sites', file)).plan.lines.map((l) => [l.verdict, l.changes])).toEqual([['same', []]]);
+			form === 'csv'
+				? asCsv(the('sites'), library)
+				: form === 'geojson'
+					? JSON.stringify(asGeoJson(the('sites'), library))
+					: sitesAsGpx(the('sites'), library);
+		expect((await bringIn(program.who, 'sites', file)).plan.lines.map((l) => [l.verdict, l.changes])).toEqual([
+			['same', []]
+		]);
 		if (form === 'csv') expect(file).toContain(`"'=2+2`);
 	});
 
 	it('of tracks makes streams as long as the tracks', () => {
 		const point = (lat: number) => `<trkpt lat="${lat}" lon="-20"/>`;
 		const gpx = `<gpx><trk><name>Upper Kell</name><trkseg>${point(50)}${point(50.01)}</trkseg><trkseg>${point(50.02)}</trkseg></trk></gpx>`;
-		expect(readFile(gpx, 'streams')).toEqual({ rows: [{ line: 1, cells: { name: 'Upper Kell', length_km: '2.224' } }] });
+		expect(readFile(gpx, 'streams')).toEqual({
+			rows: [{ line: 1, cells: { name: 'Upper Kell', length_km: '2.224' } }]
+		});
 	});
 
 	const many = (n: number) => `<gpx>${'<wpt lat="50" lon="-20"><name>P</name></wpt>'.repeat(n)}</gpx>`;
@@ -228,7 +336,10 @@ describe('a file', () => {
 			features: [{ type: 'Feature', geometry: { type: 'Point', coordinates: ['x', 1] }, properties: {} }, 7]
 		});
 		const read = readFile(text, 'sites');
-		expect('rows' in read && read.rows.map((r) => r.broken?.slice(0, 19))).toEqual(['Feature 1 is not on', 'Feature 2 is not on']);
+		expect('rows' in read && read.rows.map((r) => r.broken?.slice(0, 19))).toEqual([
+			'Feature 1 is not on',
+			'Feature 2 is not on'
+		]);
 	});
 });
 
@@ -250,10 +361,24 @@ describe('method cards', () => {
 			{ ...planned, id: ahead, startsAt: new Date(now_ms + 86_400_000) },
 			{ ...planned, id: begun, startsAt: new Date(now_ms + 3_600_000) }
 		]);
-		await db.insert(visit).values({ programId, id: v7(), siteId, cardVersionId, roundId: begun, openedBy: members.monitor.id, startedAt: new Date(now_ms) });
-		const both = await Promise.all([1, 2].map((h) => keepVersion(db, who, 'stream-visit', 1, { 'holding.bacteria_h': String(3 + h) }, now_ms)));
+		await db
+			.insert(visit)
+			.values({
+				programId,
+				id: v7(),
+				siteId,
+				cardVersionId,
+				roundId: begun,
+				openedBy: members.monitor.id,
+				startedAt: new Date(now_ms)
+			});
+		const both = await Promise.all(
+			[1, 2].map((h) => keepVersion(db, who, 'stream-visit', 1, { 'holding.bacteria_h': String(3 + h) }, now_ms))
+		);
 		expect(both.filter((b) => b.ok)).toEqual([{ ok: true, version: 2, roundsMoved: 1 }]);
-		expect(both.find((b) => !b.ok)).toMatchObject({ why: [{ why: expect.stringMatching(/kept version 2 meanwhile/) }] });
+		expect(both.find((b) => !b.ok)).toMatchObject({
+			why: [{ why: expect.stringMatching(/kept version 2 meanwhile/) }]
+		});
 		const versions = await db.select().from(methodCardVersion).where(eq(methodCardVersion.programId, programId));
 		const inUse = async (id: string) => (await db.select().from(round).where(eq(round.id, id)))[0]!.cardVersionId;
 		expect(versions.find((v) => v.version === 2)!.id).toBe(await inUse(ahead));
@@ -266,17 +391,31 @@ describe('method cards', () => {
 			ok: false,
 			why: [{ path: 'limits.plateTooOld_h', why: expect.stringMatching(/could never be read/) }]
 		});
-		expect(await keepVersion(db, who, 'stream-visit', 1, {}, now_ms)).toMatchObject({ ok: false, why: [{ why: expect.stringMatching(/Nothing is changed/) }] });
+		expect(await keepVersion(db, who, 'stream-visit', 1, {}, now_ms)).toMatchObject({
+			ok: false,
+			why: [{ why: expect.stringMatching(/Nothing is changed/) }]
+		});
 	});
 
 	it('go out as CSV and come back the same', () => {
 		for (const card of shippedCards)
-			expect(readSettings(settingsAsCsv(card))).toMatchObject({ texts: Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text])) });
+			expect(readSettings(settingsAsCsv(card))).toMatchObject({
+				texts: Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text]))
+			});
 		expect(readSettings('a,b\n1,2')).toMatchObject({ why: expect.stringMatching(/headings/) });
 	});
 });
 
 it('nobody begins a second program from outside', async () => {
 	await aLibrary();
-	expect(await beginProgram(db, { program: 'Mine', timeZone: 'Etc/UTC', name: 'X', initials: 'X', email: 'x@x.invalid', password: 'long enough' })).toBe(false);
+	expect(
+		await beginProgram(db, {
+			program: 'Mine',
+			timeZone: 'Etc/UTC',
+			name: 'X',
+			initials: 'X',
+			email: 'x@x.invalid',
+			password: 'long enough'
+		})
+	).toBe(false);
 });

@@ -36,13 +36,17 @@ const projected = async (programId: string) => ({
 const databaseSays = (refused: Promise<unknown>): Promise<string> =>
 	refused.then(
 		() => 'nothing',
-		(error: unknown) => (error instanceof Error ? (error.cause instanceof Error ? error.cause.message : error.message) : 'something else')
+		(error: unknown) =>
+			error instanceof Error ? (error.cause instanceof Error ? error.cause.message : error.message) : 'something else'
 	);
 
 describe('the logbook in the database', () => {
-	it.each(['update entry set value = null', 'delete from entry', 'truncate entry cascade'])('refuses %s', async (statement) => {
-		expect(await databaseSays(db.execute(sql.raw(statement)))).toMatch(/append-only/);
-	});
+	it.each(['update entry set value = null', 'delete from entry', 'truncate entry cascade'])(
+		'refuses %s',
+		async (statement) => {
+			expect(await databaseSays(db.execute(sql.raw(statement)))).toMatch(/append-only/);
+		}
+	);
 
 	it('refuses a strike that names nothing', async () => {
 		const program = await aProgram();
@@ -58,20 +62,35 @@ describe('what follows from the logbook', () => {
 		const program = await aProgram();
 		for (let i = 0; i < 14; i++) await aVisit(program, now_ms - (14 - i) * 30 * DAY_ms, 6 + (i % 5) * 0.4);
 		const slip = await aVisit(program, now_ms, 44.5); // 6.9 °C, read in Fahrenheit
-		const said = (await projected(program.programId)).flags.filter((f) => f.visitId === slip && f.parameter === 'water-temperature');
-		expect(said).toMatchObject([{ code: 'unit-slip', evidence: { from: 'what 14 visits here have seen', slip: expect.stringMatching(/Fahrenheit/) } }]);
+		const said = (await projected(program.programId)).flags.filter(
+			(f) => f.visitId === slip && f.parameter === 'water-temperature'
+		);
+		expect(said).toMatchObject([
+			{
+				code: 'unit-slip',
+				evidence: { from: 'what 14 visits here have seen', slip: expect.stringMatching(/Fahrenheit/) }
+			}
+		]);
 	});
 
 	it('can be thrown away and made again, to the letter', async () => {
 		const program = await aProgram();
 		for (let i = 0; i < 14; i++) await aVisit(program, now_ms - (14 - i) * 30 * DAY_ms, 8 + (i % 5) * 0.4);
 		const odd = await aVisit(program, now_ms, 17);
-		await judgeResult(db, program.members.reviewer, odd, { parameter: 'water-temperature', verdict: 'accept', reason: '', judged: '17.0 °C' }, now_ms);
+		await judgeResult(
+			db,
+			program.members.reviewer,
+			odd,
+			{ parameter: 'water-temperature', verdict: 'accept', reason: '', judged: '17.0 °C' },
+			now_ms
+		);
 		const before = await projected(program.programId);
 		expect(before.flags.map((f) => f.code)).toContain('outside-history');
 		await db.execute(sql`delete from result where program_id = ${program.programId}`);
 		await db.execute(sql`delete from flag where program_id = ${program.programId}`);
-		await db.execute(sql`update visit set sheet = '{}', awaits_review = 0, is_finished = false where program_id = ${program.programId}`);
+		await db.execute(
+			sql`update visit set sheet = '{}', awaits_review = 0, is_finished = false where program_id = ${program.programId}`
+		);
 		expect(await rebuildProgram(db, program.programId, now_ms)).toBe(15);
 		expect(await projected(program.programId)).toEqual(before);
 	});
@@ -80,12 +99,20 @@ describe('what follows from the logbook', () => {
 		const program = await aProgram();
 		const { monitor, coordinator, reviewer } = program.members;
 		const visitId = await aVisit(program, now_ms, 9);
-		const rival = aDevice(coordinator, visitId, now_ms + 60_000)('readings/water-temperature/main', { value: 14, unit: 'degC' });
+		const rival = aDevice(
+			coordinator,
+			visitId,
+			now_ms + 60_000
+		)('readings/water-temperature/main', { value: 14, unit: 'degC' });
 		await send(coordinator, [rival]);
 		const conflicts = () => db.select({ n: visit.conflicts }).from(visit).where(eq(visit.id, visitId));
 		expect(await conflicts()).toEqual([{ n: 1 }]);
-		expect(await strikeEntry(db, monitor, visitId, { entryId: v7(), reason: 'x' }, now_ms)).toMatchObject({ ok: false });
-		expect(await strikeEntry(db, reviewer, visitId, { entryId: rival.id, reason: 'wrong thermometer' }, now_ms)).toEqual({ ok: true });
+		expect(await strikeEntry(db, monitor, visitId, { entryId: v7(), reason: 'x' }, now_ms)).toMatchObject({
+			ok: false
+		});
+		expect(
+			await strikeEntry(db, reviewer, visitId, { entryId: rival.id, reason: 'wrong thermometer' }, now_ms)
+		).toEqual({ ok: true });
 		expect(await conflicts()).toEqual([{ n: 0 }]);
 		const [temperature] = await db
 			.select({ value: result.value })
@@ -99,7 +126,12 @@ describe('a review', () => {
 	it('is a line like any other, seen in the result', async () => {
 		const program = await aProgram();
 		const visitId = await aVisit(program, now_ms, 9);
-		const said = { parameter: 'water-temperature', verdict: 'qualify', reason: 'thermometer unchecked', judged: '9.0 °C' } as const;
+		const said = {
+			parameter: 'water-temperature',
+			verdict: 'qualify',
+			reason: 'thermometer unchecked',
+			judged: '9.0 °C'
+		} as const;
 		expect(await judgeResult(db, program.members.reviewer, visitId, said, now_ms)).toEqual({ ok: true });
 		expect(await db.select().from(review).where(eq(review.visitId, visitId))).toMatchObject([
 			{ verdict: 'qualify', reason: 'thermometer unchecked', byMemberId: program.members.reviewer.id }
@@ -120,7 +152,9 @@ describe('a review', () => {
 			ok: false,
 			why: expect.stringMatching(/changed while you were reading/)
 		});
-		expect(await judgeResult(db, program.members.monitor, visitId, { ...said, judged: '9.0 °C' }, now_ms)).toMatchObject({
+		expect(
+			await judgeResult(db, program.members.monitor, visitId, { ...said, judged: '9.0 °C' }, now_ms)
+		).toMatchObject({
 			ok: false,
 			why: expect.stringMatching(/may not write/)
 		});

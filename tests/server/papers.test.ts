@@ -4,7 +4,12 @@ import { roundLabels } from '../../src/lib/core/custody';
 import { fullVisit, orderSteps, streamVisit } from '../../src/lib/core/method';
 import { followOrder } from '../../src/lib/core/schedule';
 import { printSeasonSheet } from '../../src/lib/server/paper/for-the-wall';
-import { printCustodyForm, printFieldSheets, printRoundSheet, type PaperRound } from '../../src/lib/server/paper/for-the-car';
+import {
+	printCustodyForm,
+	printFieldSheets,
+	printRoundSheet,
+	type PaperRound
+} from '../../src/lib/server/paper/for-the-car';
 
 const sites = ['QU1', 'TE4'].map((code) => ({
 	id: code,
@@ -46,21 +51,36 @@ const round: PaperRound = {
 	plan,
 	card: streamVisit,
 	steps: 'steps' in order ? order.steps : [],
-	labels: roundLabels({ date: '2026-05-15', sites: ['QU1', 'TE4'], bottles: [{ kind: 'bacteria' }], duplicates: ['TE4'], blanks: [] }),
+	labels: roundLabels({
+		date: '2026-05-15',
+		sites: ['QU1', 'TE4'],
+		bottles: [{ kind: 'bacteria' }],
+		duplicates: ['TE4'],
+		blanks: []
+	}),
 	sheets: [],
 	timeZone: 'Etc/UTC'
 };
 
 /** The words of a PDF, as they stand on the page. */
-const wordsOf = (pdf: Uint8Array): string => execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).toString();
+const wordsOf = (pdf: Uint8Array): string =>
+	execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).toString();
 
 describe('papers for the car', () => {
 	it('the round sheet has the times, the hazards, the limit for wading and the last moment at the lab', async () => {
 		const words = wordsOf(await printRoundSheet(round));
-		for (const expected of ['Leave Boathouse at 08:40', '09:02', 'Broken glass', 'deeper than 0.3 m, or faster than 0.3 m/s', 'Nobody goes alone'])
+		for (const expected of [
+			'Leave Boathouse at 08:40',
+			'09:02',
+			'Broken glass',
+			'deeper than 0.3 m, or faster than 0.3 m/s',
+			'Nobody goes alone'
+		])
 			expect(words).toContain(expected);
 		// filled at 09:09, kept six hours
-		expect(words.replace(/\s+/g, ' ')).toContain('The last plate must be poured by 15:09, if the first bottle is filled at 09:09');
+		expect(words.replace(/\s+/g, ' ')).toContain(
+			'The last plate must be poured by 15:09, if the first bottle is filled at 09:09'
+		);
 	});
 
 	it('a field sheet for each site has every step in the order of the card’s rules, and its bottles’ codes', async () => {
@@ -86,8 +106,24 @@ describe('papers for the car', () => {
 				...round,
 				sheets: [
 					{
-						bottles: { bacteria: { label: 'QU1-260515-B', filledAt: '2026-05-15T09:12:00Z', onIceAt: '2026-05-15T09:15:00Z', technique: 'pole' } },
-						custody: { a: { from: 'Jory', to: 'Bede', at: '2026-05-15T12:40:00Z', seal: 'K-118', temperature_C: 3.5, signature: 'M10 50L80 20L120 70' } }
+						bottles: {
+							bacteria: {
+								label: 'QU1-260515-B',
+								filledAt: '2026-05-15T09:12:00Z',
+								onIceAt: '2026-05-15T09:15:00Z',
+								technique: 'pole'
+							}
+						},
+						custody: {
+							a: {
+								from: 'Jory',
+								to: 'Bede',
+								at: '2026-05-15T12:40:00Z',
+								seal: 'K-118',
+								temperature_C: 3.5,
+								signature: 'M10 50L80 20L120 70'
+							}
+						}
 					}
 				]
 			})
@@ -100,8 +136,16 @@ describe('papers for the car', () => {
 
 	it('a field sheet of the full visit has room for every tool', async () => {
 		const full = orderSteps(fullVisit);
-		const words = wordsOf(await printFieldSheets({ ...round, card: fullVisit, steps: 'steps' in full ? full.steps : [] })).replace(/\s+/g, ' ');
-		for (const expected of ['Weather now: clear / cloudy', 'circle one, or mark between two', 'no bubble', 'no polarised glasses', 'Mostly made of'])
+		const words = wordsOf(
+			await printFieldSheets({ ...round, card: fullVisit, steps: 'steps' in full ? full.steps : [] })
+		).replace(/\s+/g, ' ');
+		for (const expected of [
+			'Weather now: clear / cloudy',
+			'circle one, or mark between two',
+			'no bubble',
+			'no polarised glasses',
+			'Mostly made of'
+		])
 			expect(words).toContain(expected);
 	});
 });

@@ -3,7 +3,20 @@ import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { factsFromWire, propose } from '../../src/lib/core/schedule';
 import { database } from '../../src/lib/server/db/connect';
-import { audit, calibration, circuit, consumable, gear, instrument, member, place, round, sampler, site, stream } from '../../src/lib/server/db/schema';
+import {
+	audit,
+	calibration,
+	circuit,
+	consumable,
+	gear,
+	instrument,
+	member,
+	place,
+	round,
+	sampler,
+	site,
+	stream
+} from '../../src/lib/server/db/schema';
 import { feedKeyOf, newFeedKey, programOfFeed, seasonCalendar } from '../../src/lib/server/plan/calendar';
 import { changePlan, PlanChange } from '../../src/lib/server/plan/change';
 import { gearOfRound } from '../../src/lib/server/plan/gear';
@@ -77,7 +90,9 @@ describe('a season', () => {
 		const season = await loadSeason(db, who, now_ms);
 		const facts = factsFromWire({ ...season.wire, from: today + 1 });
 		const proposal = propose(facts, season.rounds, { seed: 1, newId: (c, n) => `proposed ${c} ${n}` });
-		const rounds = proposal.rounds.filter((r) => r.id.startsWith('proposed')).map(({ day, crew }) => ({ circuitId, day, crew: [...crew] }));
+		const rounds = proposal.rounds
+			.filter((r) => r.id.startsWith('proposed'))
+			.map(({ day, crew }) => ({ circuitId, day, crew: [...crew] }));
 		expect(rounds.length).toBeGreaterThan(3);
 		expect(await changePlan(db, who, { change: 'take', rounds }, now_ms)).toMatchObject({ ok: true });
 		expect((await loadSeason(db, who, now_ms)).rounds).toHaveLength(rounds.length + 1);
@@ -86,7 +101,9 @@ describe('a season', () => {
 			why: expect.stringMatching(/changed meanwhile/) as string
 		});
 		expect((await loadSeason(db, who, now_ms)).rounds).toHaveLength(rounds.length + 1);
-		expect(await changePlan(db, who, { change: 'take', rounds: [{ circuitId: v7(), day: today + 50, crew: [] }] }, now_ms)).toMatchObject({ ok: false });
+		expect(
+			await changePlan(db, who, { change: 'take', rounds: [{ circuitId: v7(), day: today + 50, crew: [] }] }, now_ms)
+		).toMatchObject({ ok: false });
 	});
 
 	it.each([
@@ -112,7 +129,10 @@ describe('the day of a round', () => {
 			[20, 90]
 		] as const)
 			await aVisit(program, roundId, now_ms - ago * DAY_ms, minutes);
-		expect((await loadRoundDay(db, who, roundId, now_ms))!.question.stops[0]).toMatchObject({ visit_min: 44, bottle_min: 7 });
+		expect((await loadRoundDay(db, who, roundId, now_ms))!.question.stops[0]).toMatchObject({
+			visit_min: 44,
+			bottle_min: 7
+		});
 		expect(await loadRoundDay(db, who, v7(), now_ms)).toBeNull();
 	});
 
@@ -120,7 +140,11 @@ describe('the day of a round', () => {
 		const { who, roundId } = await aPlan();
 		const daysToSaturday = (13 - new Date((today + 12) * DAY_ms).getUTCDay()) % 7;
 		await changePlan(db, who, { change: 'move', roundId, day: today + 12 + daysToSaturday }, now_ms);
-		expect(await loadRoundDay(db, who, roundId, now_ms)).toMatchObject({ lab: 'lab', isLabShut: true, question: { lab: null } });
+		expect(await loadRoundDay(db, who, roundId, now_ms)).toMatchObject({
+			lab: 'lab',
+			isLabShut: true,
+			question: { lab: null }
+		});
 		const open = await aPlan();
 		expect((await loadRoundDay(db, open.who, open.roundId, now_ms))!.isLabShut).toBe(false);
 		const date = new Date((today + 12) * DAY_ms).toISOString().slice(0, 10);
@@ -145,17 +169,28 @@ describe('packing', () => {
 		const { program, roundId } = await aPlan();
 		const { monitor, coordinator } = program.members;
 		const word = (isPacked: boolean, minute: number) =>
-			PackWords.parse({ rounds: [roundId], ticks: [{ roundId, line: 'ice', isPacked, at: new Date(now_ms + minute * 60_000).toISOString() }] });
+			PackWords.parse({
+				rounds: [roundId],
+				ticks: [{ roundId, line: 'ice', isPacked, at: new Date(now_ms + minute * 60_000).toISOString() }]
+			});
 		await tellTicks(db, monitor, word(true, -5), now_ms);
 		await tellTicks(db, coordinator, word(false, -1), now_ms);
 		const late = await tellTicks(db, monitor, word(true, -3), now_ms);
-		expect(late).toEqual([{ roundId, line: 'ice', isPacked: false, at: new Date(now_ms - 60_000).toISOString(), by: coordinator.id }]);
+		expect(late).toEqual([
+			{ roundId, line: 'ice', isPacked: false, at: new Date(now_ms - 60_000).toISOString(), by: coordinator.id }
+		]);
 		const future = await tellTicks(db, monitor, word(true, 600), now_ms);
 		expect(future[0]!.at).toBe(new Date(now_ms).toISOString());
 		// a device whose clock is ahead can still change its mind
-		expect((await tellTicks(db, monitor, word(false, 601), now_ms))[0]).toMatchObject({ isPacked: false, by: monitor.id });
+		expect((await tellTicks(db, monitor, word(false, 601), now_ms))[0]).toMatchObject({
+			isPacked: false,
+			by: monitor.id
+		});
 		// and another person, whose clock is right, is heard after that
-		expect((await tellTicks(db, coordinator, word(true, 1), now_ms + 60_000))[0]).toMatchObject({ isPacked: true, by: coordinator.id });
+		expect((await tellTicks(db, coordinator, word(true, 1), now_ms + 60_000))[0]).toMatchObject({
+			isPacked: true,
+			by: coordinator.id
+		});
 		// another program's round is not there
 		expect(await tellTicks(db, (await aProgram()).members.monitor, word(false, 5), now_ms + HOUR_ms)).toEqual([]);
 	});
@@ -206,7 +241,14 @@ describe('gear that was wet elsewhere', () => {
 			.select({ streamId: site.streamId })
 			.from(site)
 			.where(and(eq(site.programId, programId), eq(site.id, siteId)));
-		const piece = (what: string, more: object) => ({ programId, id: v7(), what, wetIn: streamId, wetOn: '2026-05-12', ...more });
+		const piece = (what: string, more: object) => ({
+			programId,
+			id: v7(),
+			what,
+			wetIn: streamId,
+			wetOn: '2026-05-12',
+			...more
+		});
 		await db
 			.insert(gear)
 			.values([
@@ -246,16 +288,25 @@ describe('after a storm', () => {
 			.where(eq(member.programId, program.programId));
 		const demo = { ...who, program: { ...who.program, isDemo: true } };
 		const season = await loadSeason(db, demo, early);
-		const { storm, offers, rain } = afterStorm(await rainLately(db, demo, early), season, minuteOfDay(early, 'Etc/UTC'));
+		const { storm, offers, rain } = afterStorm(
+			await rainLately(db, demo, early),
+			season,
+			minuteOfDay(early, 'Etc/UTC')
+		);
 		expect(storm).toMatchObject({ day: today - 1 });
 		expect(rain).toHaveLength(15);
 		const offer = offers.find((o) => o.circuitId === circuitId)!;
 		expect(offer.go?.crew).toHaveLength(2);
-		expect(await changePlan(db, who, { change: 'take', rounds: [{ circuitId, ...offer.go!, purpose: 'storm' }] }, early)).toMatchObject({
+		expect(
+			await changePlan(db, who, { change: 'take', rounds: [{ circuitId, ...offer.go!, purpose: 'storm' }] }, early)
+		).toMatchObject({
 			ok: true,
 			said: 'Upper, after the storm is in the plan.'
 		});
-		expect(afterStorm(await rainLately(db, demo, early), await loadSeason(db, demo, early), minuteOfDay(early, 'Etc/UTC')).offers).toEqual([]);
+		expect(
+			afterStorm(await rainLately(db, demo, early), await loadSeason(db, demo, early), minuteOfDay(early, 'Etc/UTC'))
+				.offers
+		).toEqual([]);
 	});
 });
 
@@ -301,7 +352,9 @@ describe('the sites of one round', () => {
 		await pick([second]);
 		expect((await db.select().from(round).where(key))[0]).toMatchObject({ siteIds: [second], quality: [] });
 		expect((await db.select().from(circuit).where(eq(circuit.id, circuitId)))[0]!.siteIds).toEqual([siteId]);
-		expect(PlanChange.safeParse({ change: 'sites', roundId, siteIds: [] }).error?.issues[0]?.message).toBe('A round goes to one site at least.');
+		expect(PlanChange.safeParse({ change: 'sites', roundId, siteIds: [] }).error?.issues[0]?.message).toBe(
+			'A round goes to one site at least.'
+		);
 	});
 });
 
@@ -314,8 +367,14 @@ describe('a site’s own limits', () => {
 		const gated = (await loadRoundDay(db, who, roundId, now_ms))!;
 		expect(gated.question.stops[0]!.open).toEqual({ from_min: 600, to_min: 700 });
 		expect(gated.question.holding_min).toBe(240);
-		await db.update(site).set({ opens_min: null, closes_min: null, lowWaterAt: '2026-05-26 09:00', tideReach_min: 45 }).where(at);
-		expect((await loadRoundDay(db, who, roundId, now_ms))!.question.stops[0]!.open).toEqual({ from_min: 495, to_min: 585 });
+		await db
+			.update(site)
+			.set({ opens_min: null, closes_min: null, lowWaterAt: '2026-05-26 09:00', tideReach_min: 45 })
+			.where(at);
+		expect((await loadRoundDay(db, who, roundId, now_ms))!.question.stops[0]!.open).toEqual({
+			from_min: 495,
+			to_min: 585
+		});
 	});
 
 	it('a lab open twice a day is planned for its last hours, the first being offered', async () => {
@@ -353,8 +412,15 @@ describe('samplers', () => {
 			.update(member)
 			.set({ skills: ['trained crew'] })
 			.where(eq(member.programId, programId));
-		const trip = { circuitId, day: today + 2, crew: [members.monitor.id, members.coordinator.id], purpose: 'sampler' as const };
-		expect(await changePlan(db, who, { change: 'take', rounds: [{ ...trip, siteIds: [v7()] }] }, now_ms)).toMatchObject({ ok: false });
+		const trip = {
+			circuitId,
+			day: today + 2,
+			crew: [members.monitor.id, members.coordinator.id],
+			purpose: 'sampler' as const
+		};
+		expect(await changePlan(db, who, { change: 'take', rounds: [{ ...trip, siteIds: [v7()] }] }, now_ms)).toMatchObject(
+			{ ok: false }
+		);
 		const taken = await changePlan(db, who, { change: 'take', rounds: [{ ...trip, siteIds: [siteId] }] }, now_ms);
 		expect(taken).toMatchObject({ ok: true, said: 'Upper, to the samplers is in the plan.' });
 		const { rounds } = await loadSeason(db, who, now_ms);

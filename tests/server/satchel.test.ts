@@ -18,7 +18,10 @@ const pack = async (who: Plan['who'], at_ms = now_ms) =>
 	Satchel.parse(JSON.parse(JSON.stringify(await packSatchel(db, who, { now_ms: at_ms, isFixed: true }))));
 const visit = async ({ program }: Plan, at_ms: number, lines: Record<string, unknown>) => {
 	const write = aDevice(program.members.coordinator, v7(), at_ms);
-	const entries = [write('opening', anOpening(program, at_ms)), ...Object.entries(lines).map(([path, value]) => write(path, value))];
+	const entries = [
+		write('opening', anOpening(program, at_ms)),
+		...Object.entries(lines).map(([path, value]) => write(path, value))
+	];
 	const { refused } = await send(program.members.coordinator, entries);
 	expect(refused).toEqual([]);
 	return entries[0]!.visitId;
@@ -29,7 +32,15 @@ describe('the satchel', () => {
 		const plan = await aPlan();
 		const satchel = await pack(plan.who);
 		expect(satchel.sites).toMatchObject([
-			{ id: plan.siteId, code: 'S1', latitude: 0, longitude: 0, usualAnswers: {}, lastVisit: null, photoPointPicture: null }
+			{
+				id: plan.siteId,
+				code: 'S1',
+				latitude: 0,
+				longitude: 0,
+				usualAnswers: {},
+				lastVisit: null,
+				photoPointPicture: null
+			}
 		]);
 		expect(satchel.cards.filter((c) => c.inUse).map((c) => c.card.code)).toEqual(['stream-visit']);
 		expect(satchel.member).toMatchObject({ id: plan.who.id, role: 'coordinator' });
@@ -79,13 +90,19 @@ describe('the satchel', () => {
 			labDeadline(onTheDay_ms, 8, today!.trip)
 		);
 		expect(rest!.next).toBeNull(); // its one site is where they are
-		expect(rest!.lab!.words).toMatch(/^At lab by \d\d:\d\d: .*From here it is reached at \d\d:\d\d, with .* to spare\.$/);
+		expect(rest!.lab!.words).toMatch(
+			/^At lab by \d\d:\d\d: .*From here it is reached at \d\d:\d\d, with .* to spare\.$/
+		);
 	});
 
 	it('gives evaluate what it asks for, in the zone of the program', async () => {
 		const plan = await aPlan();
 		const satchel = await pack(plan.who);
-		expect(contextFrom(satchel, plan.siteId, now_ms)).toMatchObject({ now_ms, timeZone: 'Etc/UTC', site: { code: 'S1', elevation_m: 200 } });
+		expect(contextFrom(satchel, plan.siteId, now_ms)).toMatchObject({
+			now_ms,
+			timeZone: 'Etc/UTC',
+			site: { code: 'S1', elevation_m: 200 }
+		});
 		expect(contextFrom(satchel, v7(), now_ms)).toBeNull();
 	});
 });

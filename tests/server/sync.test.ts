@@ -18,14 +18,18 @@ const open = async (who = program.members.monitor) => {
 	expect(answer.refused).toEqual([]);
 	return write;
 };
-const whyRefused = async (lines: unknown[], who = program.members.monitor) => (await send(who, lines)).refused.map((r) => r.why).join('; ');
+const whyRefused = async (lines: unknown[], who = program.members.monitor) =>
+	(await send(who, lines)).refused.map((r) => r.why).join('; ');
 
 describe('what a phone hands in', () => {
 	it('is kept, and comes to the others of its team but not to other teams', async () => {
 		const write = await open();
 		const depth = write('arrival/depth_m', 0.2);
 		expect((await send(program.members.monitor, [depth])).accepted).toEqual([depth.id]);
-		expect((await send(program.members.coordinator, [])).entries.map((e) => e.path)).toEqual(['opening', 'arrival/depth_m']);
+		expect((await send(program.members.coordinator, [])).entries.map((e) => e.path)).toEqual([
+			'opening',
+			'arrival/depth_m'
+		]);
 		expect((await send(program.members.other, [])).entries).toEqual([]);
 		expect((await send(program.members.viewer, [])).entries).toEqual([]);
 	});
@@ -59,7 +63,12 @@ describe('what is refused, one by one, the rest being kept', () => {
 		['a place that there is not', 'arrival/shoe_size', 44, /no such place/],
 		['a value of another kind', 'arrival/depth_m', 'deep', /must be a number/],
 		['a figure that no stream has', 'readings/water-temperature/main', { value: 112, unit: 'degC' }, /not possible/],
-		['a review by a monitor', 'reviews/e-coli', { verdict: 'accept', reason: '', judged: '1' }, /as monitor you may not/]
+		[
+			'a review by a monitor',
+			'reviews/e-coli',
+			{ verdict: 'accept', reason: '', judged: '1' },
+			/as monitor you may not/
+		]
 	])('%s', async (_, path, value, why) => {
 		const write = await open();
 		const good = write('arrival/depth_m', 0.2);
@@ -76,7 +85,9 @@ describe('what is refused, one by one, the rest being kept', () => {
 
 	it('an entry that says someone else wrote it', async () => {
 		const write = await open();
-		expect(await whyRefused([write('arrival/depth_m', 0.2, { by: program.members.coordinator.id })])).toMatch(/someone else/);
+		expect(await whyRefused([write('arrival/depth_m', 0.2, { by: program.members.coordinator.id })])).toMatch(
+			/someone else/
+		);
 	});
 
 	it('another entry under an id that is taken', async () => {
@@ -84,7 +95,9 @@ describe('what is refused, one by one, the rest being kept', () => {
 		const first = write('arrival/depth_m', 0.2);
 		await send(program.members.monitor, [first]);
 		expect(await whyRefused([{ ...first, value: 0.9 }])).toMatch(/already/);
-		expect(await database().select({ value: entry.value }).from(entry).where(eq(entry.id, first.id))).toEqual([{ value: 0.2 }]);
+		expect(await database().select({ value: entry.value }).from(entry).where(eq(entry.id, first.id))).toEqual([
+			{ value: 0.2 }
+		]);
 	});
 
 	it('entries of another program’s visit, and openings at another program’s site', async () => {
@@ -92,12 +105,16 @@ describe('what is refused, one by one, the rest being kept', () => {
 		const elsewhere = await aProgram();
 		const stranger = elsewhere.members.coordinator;
 		expect(await whyRefused([aDevice(stranger, visitId)('arrival/depth_m', 0.2)], stranger)).toMatch(/no such visit/);
-		expect(await whyRefused([aDevice(stranger, v7())('opening', anOpening(program))], stranger)).toMatch(/not one of this program/);
+		expect(await whyRefused([aDevice(stranger, v7())('opening', anOpening(program))], stranger)).toMatch(
+			/not one of this program/
+		);
 	});
 
 	it('a monitor’s line in another team’s visit', async () => {
 		await open();
-		expect(await whyRefused([aDevice(program.members.other, visitId)('arrival/depth_m', 0.2)], program.members.other)).toMatch(/may not write/);
+		expect(
+			await whyRefused([aDevice(program.members.other, visitId)('arrival/depth_m', 0.2)], program.members.other)
+		).toMatch(/may not write/);
 	});
 });
 
@@ -111,7 +128,9 @@ describe('a clock that is a year off', () => {
 		expect(answer.notes.join()).toMatch(/365 days ahead/);
 		const [kept] = await database().select().from(entry).where(eq(entry.id, line.id));
 		expect(kept?.at).toBe(line.at);
-		expect(await database().select({ code: flag.code }).from(flag).where(eq(flag.visitId, visitId))).toContainEqual({ code: 'clock-skew' });
+		expect(await database().select({ code: flag.code }).from(flag).where(eq(flag.visitId, visitId))).toContainEqual({
+			code: 'clock-skew'
+		});
 	});
 });
 

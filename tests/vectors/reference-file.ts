@@ -47,10 +47,18 @@ export function readReferenceFolder(folder: string): ReferenceFile[] {
 /** Runs all cases of a file through core. */
 export function runReferenceFile(file: ReferenceFile): TopicReport {
 	const functions = contract[file.topic];
-	const report: TopicReport = { topic: file.topic, built: functions !== undefined, passed: 0, mismatches: [], worstRelativeError: 0 };
+	const report: TopicReport = {
+		topic: file.topic,
+		built: functions !== undefined,
+		passed: 0,
+		mismatches: [],
+		worstRelativeError: 0
+	};
 	for (const one of file.cases) {
 		const fn = functions?.[one.fn];
-		const outcome = fn ? runCase(fn, one, one.tolerance ?? file.tolerance, report) : { why: `${one.fn} is not built`, got: null };
+		const outcome = fn
+			? runCase(fn, one, one.tolerance ?? file.tolerance, report)
+			: { why: `${one.fn} is not built`, got: null };
 		if (outcome) report.mismatches.push({ case: one, ...outcome });
 		else report.passed++;
 	}
@@ -74,13 +82,21 @@ function runCase(fn: (input: never) => object, one: Case, tolerance: Tolerance, 
 	return why === null ? null : { why, got };
 }
 
-function difference(expected: unknown, got: unknown, tolerance: Tolerance, path: string, report: TopicReport): string | null {
+function difference(
+	expected: unknown,
+	got: unknown,
+	tolerance: Tolerance,
+	path: string,
+	report: TopicReport
+): string | null {
 	if (expected === null) return got == null ? null : `${path}: null expected`;
 	if (typeof expected === 'number') {
 		if (typeof got !== 'number' || !Number.isFinite(got)) return `${path}: a number expected, got ${String(got)}`;
 		const error = Math.abs(got - expected);
 		if (expected !== 0) report.worstRelativeError = Math.max(report.worstRelativeError, error / Math.abs(expected));
-		return error <= Math.max(tolerance.absolute ?? 0, (tolerance.relative ?? 0) * Math.abs(expected)) ? null : `${path}: ${expected} expected, got ${got}`;
+		return error <= Math.max(tolerance.absolute ?? 0, (tolerance.relative ?? 0) * Math.abs(expected))
+			? null
+			: `${path}: ${expected} expected, got ${got}`;
 	}
 	if (Array.isArray(expected)) {
 		if (!Array.isArray(got) || got.length !== expected.length) return `${path}: a list of ${expected.length} expected`;

@@ -16,7 +16,9 @@ type Path = (string | number)[];
 function numbersIn(value: unknown, path: Path = []): Path[] {
 	if (typeof value === 'number') return [path];
 	if (typeof value !== 'object' || value === null) return [];
-	return Object.entries(value).flatMap(([key, inner]) => numbersIn(inner, [...path, Array.isArray(value) ? Number(key) : key]));
+	return Object.entries(value).flatMap(([key, inner]) =>
+		numbersIn(inner, [...path, Array.isArray(value) ? Number(key) : key])
+	);
 }
 
 function replaced(value: unknown, [key, ...rest]: Path, by: unknown): unknown {
@@ -34,7 +36,8 @@ const notLookedAt = new Set([
 	'cfuPer100mL.count' // of a plate that is not counted
 ]);
 
-const leaves = (value: unknown): unknown[] => (typeof value === 'object' && value !== null ? Object.values(value).flatMap(leaves) : [value]);
+const leaves = (value: unknown): unknown[] =>
+	typeof value === 'object' && value !== null ? Object.values(value).flatMap(leaves) : [value];
 
 describe.each(files.map((f) => [f.topic, f] as const))('%s', (topic, file) => {
 	const names = Object.keys(contract[topic]!);

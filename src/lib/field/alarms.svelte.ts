@@ -53,7 +53,9 @@ export class Alarms {
 
 	/** What is awaited from now on. */
 	await(moments: readonly Awaited[]): void {
-		const same = moments.length === this.#awaited.length && moments.every((m, i) => m.id === this.#awaited[i]!.id && m.due_ms === this.#awaited[i]!.due_ms);
+		const same =
+			moments.length === this.#awaited.length &&
+			moments.every((m, i) => m.id === this.#awaited[i]!.id && m.due_ms === this.#awaited[i]!.due_ms);
 		if (same) return;
 		this.#awaited = moments;
 		for (const id of this.ringing) if (!moments.some((m) => m.id === id)) this.ringing.delete(id);
@@ -100,7 +102,8 @@ export class Alarms {
 		if (!wanted || document.visibilityState === 'hidden') {
 			await this.#awake?.release();
 			this.#awake = null;
-		} else if (!this.#awake || this.#awake.released) this.#awake = (await navigator.wakeLock?.request('screen').catch(() => null)) ?? null;
+		} else if (!this.#awake || this.#awake.released)
+			this.#awake = (await navigator.wakeLock?.request('screen').catch(() => null)) ?? null;
 	}
 }
 
@@ -115,7 +118,8 @@ function remember(marks: readonly string[]): void {
 
 /** Asks whether it may call when the page is not in sight; to be asked by a tap. */
 export async function mayCall(): Promise<void> {
-	if ('Notification' in globalThis && Notification.permission === 'default') await Notification.requestPermission().catch(() => undefined);
+	if ('Notification' in globalThis && Notification.permission === 'default')
+		await Notification.requestPermission().catch(() => undefined);
 }
 
 /** Three short tones, a buzz, and a notice where the page is not in sight; each where the phone allows it. */
@@ -123,7 +127,9 @@ function ring(label: string): void {
 	navigator.vibrate?.([300, 150, 300, 150, 300]);
 	tones();
 	if (document.visibilityState === 'hidden' && 'Notification' in globalThis && Notification.permission === 'granted')
-		void navigator.serviceWorker?.ready.then((worker) => worker.showNotification(label, { body: 'The time has come.', tag: label })).catch(() => undefined);
+		void navigator.serviceWorker?.ready
+			.then((worker) => worker.showNotification(label, { body: 'The time has come.', tag: label }))
+			.catch(() => undefined);
 }
 
 function tones(): void {

@@ -15,8 +15,15 @@ beforeEach(() => {
 	page = new PageStandIn();
 	texts = new Map();
 	vi.stubGlobal('document', page);
-	vi.stubGlobal('navigator', { vibrate, wakeLock: { request }, serviceWorker: { ready: Promise.resolve({ showNotification: show }) } });
-	vi.stubGlobal('localStorage', { getItem: (key: string) => texts.get(key) ?? null, setItem: (key: string, text: string) => void texts.set(key, text) });
+	vi.stubGlobal('navigator', {
+		vibrate,
+		wakeLock: { request },
+		serviceWorker: { ready: Promise.resolve({ showNotification: show }) }
+	});
+	vi.stubGlobal('localStorage', {
+		getItem: (key: string) => texts.get(key) ?? null,
+		setItem: (key: string, text: string) => void texts.set(key, text)
+	});
 	for (const spy of [vibrate, show, release, request]) spy.mockClear();
 });
 afterEach(() => {

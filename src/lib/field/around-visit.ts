@@ -32,7 +32,9 @@ export function aroundVisit(
 	const trip = satchel.rounds.find((r) => r.id === opening?.roundId)?.trip ?? null;
 	if (trip === null) return { trip: null, labelsElsewhere };
 	const filled = standing
-		.filter((e) => /^bottles\/bacteria[^/]*\/filledAt$/.test(e.path) && openingOf.get(e.visitId)?.roundId === opening?.roundId)
+		.filter(
+			(e) => /^bottles\/bacteria[^/]*\/filledAt$/.test(e.path) && openingOf.get(e.visitId)?.roundId === opening?.roundId
+		)
 		.map((e) => ({
 			filledAt_ms: Date.parse(String(e.value)),
 			label: labelOf(labels.find((l) => l.visitId === e.visitId && sameBottle(l.path, e.path)))

@@ -82,7 +82,14 @@ describe('an exchange', () => {
 		const theirs = line(3, { by: 'someone' });
 		await store.entries.bulkPut([good, bad]);
 		answers.push(() =>
-			json(answered({ accepted: [good.id], refused: [{ id: bad.id, why: 'no such place' }], entries: [theirs], notes: ['your clock is off'] }))
+			json(
+				answered({
+					accepted: [good.id],
+					refused: [{ id: bad.id, why: 'no such place' }],
+					entries: [theirs],
+					notes: ['your clock is off']
+				})
+			)
 		);
 		expect(await exchangeAll()).toEqual(['your clock is off']);
 		expect(await stateOf(good.id)).toBe('sent');
@@ -173,7 +180,9 @@ describe('where it cannot be', () => {
 		const old = line(1, { value: 0.2 });
 		const mine: KeptEntry = { ...old, value: 0.35, state: 'kept' };
 		await store.entries.put(mine);
-		vi.stubGlobal('fetch', (url: string) => Promise.resolve(url === '/api/satchel' ? json(satchel({ entries: [old] })) : json(answered())));
+		vi.stubGlobal('fetch', (url: string) =>
+			Promise.resolve(url === '/api/satchel' ? json(satchel({ entries: [old] })) : json(answered()))
+		);
 		await exchangeAll();
 		expect(await store.entries.get(mine.id)).toMatchObject({ value: 0.35, state: 'kept' });
 	});

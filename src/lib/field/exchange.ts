@@ -74,7 +74,17 @@ async function keepAnswer(answer: z.infer<typeof Answer>, packed: Packed): Promi
 
 const cursorKey = ({ satchel }: Packed) => `cursor ${satchel.program.id} ${satchel.member.id}`;
 
-const asWritten = ({ id, visitId, at, by, device, path, op, value, was }: KeptEntry): Entry => ({ id, visitId, at, by, device, path, op, value, was });
+const asWritten = ({ id, visitId, at, by, device, path, op, value, was }: KeptEntry): Entry => ({
+	id,
+	visitId,
+	at,
+	by,
+	device,
+	path,
+	op,
+	value,
+	was
+});
 
 async function fetchJson(url: string, init?: RequestInit): Promise<unknown> {
 	const answer = await fetch(url, init);
@@ -96,6 +106,8 @@ async function refreshSatchel(): Promise<void> {
 				.anyOf(satchel.entries.map((e) => e.id))
 				.primaryKeys()
 		);
-		await store.entries.bulkAdd(satchel.entries.filter((e) => !there.has(e.id)).map((e): KeptEntry => ({ ...e, state: 'sent' })));
+		await store.entries.bulkAdd(
+			satchel.entries.filter((e) => !there.has(e.id)).map((e): KeptEntry => ({ ...e, state: 'sent' }))
+		);
 	});
 }

@@ -34,7 +34,10 @@ export class FieldApp {
 	);
 
 	/** Bottles as all visits on this device have them. */
-	otherBottles = $derived<OtherBottles>({ openings: this.bounds.filter((e) => e.path === 'opening'), lines: this.bottleLines });
+	otherBottles = $derived<OtherBottles>({
+		openings: this.bounds.filter((e) => e.path === 'opening'),
+		lines: this.bottleLines
+	});
 
 	get member() {
 		return this.packed?.satchel.member ?? null;
@@ -79,8 +82,12 @@ export class FieldApp {
 				this.unsent = unsent;
 				this.onTheWay.seen(unsent);
 			}),
-			liveQuery(() => store.entries.where('state').equals('refused').toArray()).subscribe((refused) => (this.refused = refused)),
-			liveQuery(() => store.photos.where('state').equals('kept').count()).subscribe((count) => (this.unsentPhotos = count)),
+			liveQuery(() => store.entries.where('state').equals('refused').toArray()).subscribe(
+				(refused) => (this.refused = refused)
+			),
+			liveQuery(() => store.photos.where('state').equals('kept').count()).subscribe(
+				(count) => (this.unsentPhotos = count)
+			),
 			liveQuery(() => store.entries.count()).subscribe((count) => (this.keptCount = count))
 		];
 		const stopClock = this.alarms.start();
@@ -148,14 +155,16 @@ export class FieldApp {
 	}
 
 	/** The initials of whoever wrote something. */
-	initialsOf = (memberId: string): string => this.packed?.satchel.people.find((p) => p.id === memberId)?.initials ?? '?';
+	initialsOf = (memberId: string): string =>
+		this.packed?.satchel.people.find((p) => p.id === memberId)?.initials ?? '?';
 }
 
 /** Loaded once; asking the bundler's loader again with every line would cost a phone a millisecond each time. */
 let loaded: Promise<typeof import('./record')> | undefined;
 const recording = () => (loaded ??= import('./record'));
 
-const readBounds = () => store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
+const readBounds = () =>
+	store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
 
 const LONGEST_FRAME_ms = 250;
 /** After the next picture is on the screen; at once where none is drawn because the page is hidden, or soon where it is hidden meanwhile. */

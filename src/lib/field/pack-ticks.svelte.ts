@@ -4,7 +4,9 @@ import { store, type Tick } from './store';
 import { whileVisible } from './while-visible';
 
 const Answer = z.object({
-	ticks: z.array(z.object({ roundId: z.string(), line: z.string(), isPacked: z.boolean(), at: z.string(), by: z.string() }))
+	ticks: z.array(
+		z.object({ roundId: z.string(), line: z.string(), isPacked: z.boolean(), at: z.string(), by: z.string() })
+	)
 });
 
 const EVERY_ms = 15_000;

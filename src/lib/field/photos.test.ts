@@ -6,7 +6,8 @@ import { store } from './store';
 const visitId = '01890000-0000-7000-8000-00000000aaaa';
 const bytes = (text: string) => new TextEncoder().encode(text).buffer;
 const name = (letter: string) => letter.repeat(64);
-const keep = (letter: string) => store.photos.put({ sha256: name(letter), visitId, bytes: bytes(letter), state: 'kept' });
+const keep = (letter: string) =>
+	store.photos.put({ sha256: name(letter), visitId, bytes: bytes(letter), state: 'kept' });
 const fetched = vi.fn<(url: string, init?: RequestInit) => Promise<Response>>();
 
 beforeEach(async () => {
@@ -79,8 +80,12 @@ describe('pictures on their way', () => {
 	it('that are refused stay here with the reason told, and the others go on', async () => {
 		await keep('a');
 		await keep('b');
-		fetched.mockResolvedValueOnce(new Response('{"message":"It is too large."}', { status: 413 })).mockResolvedValueOnce(new Response('{}'));
-		expect(await sendPhotos([name('a'), name('b')], [name('a'), name('b')])).toEqual(['A photo was not taken and stays here. It is too large.']);
+		fetched
+			.mockResolvedValueOnce(new Response('{"message":"It is too large."}', { status: 413 }))
+			.mockResolvedValueOnce(new Response('{}'));
+		expect(await sendPhotos([name('a'), name('b')], [name('a'), name('b')])).toEqual([
+			'A photo was not taken and stays here. It is too large.'
+		]);
 		expect(await keptPhotos()).toEqual([name('a')]);
 	});
 

@@ -18,7 +18,11 @@ const typed = (second: number, value: number, was: string | null = null): HeldLi
 	by: '01890000-0000-7000-8000-00000000bbbb',
 	now_ms: NOON + second * 1000
 });
-const draft = (second: number, text: string) => ({ key: `${visitId} ${path}`, text, typed: v7({ msecs: NOON + second * 1000 }) });
+const draft = (second: number, text: string) => ({
+	key: `${visitId} ${path}`,
+	text,
+	typed: v7({ msecs: NOON + second * 1000 })
+});
 const folded = async () => fold(await store.entries.toArray());
 const shown = async () => (await folded()).lines.get(path)?.value;
 

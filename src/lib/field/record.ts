@@ -41,7 +41,8 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
  */
 function liveHere(line: Line, visit: readonly KeptEntry[], device: string, by: string): KeptEntry | null {
 	if (line.op !== 'set') return null;
-	const live = fold(visit.filter((e) => e.path === line.path && e.state !== 'refused')).lines.get(line.path)?.live ?? null;
+	const live =
+		fold(visit.filter((e) => e.path === line.path && e.state !== 'refused')).lines.get(line.path)?.live ?? null;
 	return live && live.device === device && live.by === by ? (live as KeptEntry) : null;
 }
 

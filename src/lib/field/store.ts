@@ -45,7 +45,12 @@ class FieldStore extends Dexie {
 	constructor() {
 		// strict: a write is on the disk before it counts as done, so that a phone may go dark at any moment
 		super('keen-riffle', { chromeTransactionDurability: 'strict' });
-		this.version(1).stores({ entries: 'id, visitId, path, [state+by], state', drafts: 'key', packed: 'key', marks: 'key' });
+		this.version(1).stores({
+			entries: 'id, visitId, path, [state+by], state',
+			drafts: 'key',
+			packed: 'key',
+			marks: 'key'
+		});
 		this.version(2).stores({ ticks: '[roundId+line], roundId' });
 		this.version(3).stores({ photos: 'sha256, state' });
 	}
@@ -95,8 +100,15 @@ export async function draftsOf(visitId: string): Promise<Record<string, string>>
 
 /** Codes of instruments that figures on this device were read with, the latest first: a crew's own kit comes to hand first. */
 export async function instrumentsLastUsed(): Promise<string[]> {
-	const figures = await store.entries.where('path').startsWith('readings/').or('path').startsWith('gaugings/').toArray();
+	const figures = await store.entries
+		.where('path')
+		.startsWith('readings/')
+		.or('path')
+		.startsWith('gaugings/')
+		.toArray();
 	figures.sort((a, b) => (a.at < b.at ? 1 : -1));
-	const codes = figures.map((e) => (e.path.endsWith('/instrument') ? e.value : (e.value as { instrument?: unknown } | null)?.instrument));
+	const codes = figures.map((e) =>
+		e.path.endsWith('/instrument') ? e.value : (e.value as { instrument?: unknown } | null)?.instrument
+	);
 	return [...new Set(codes.filter((code) => typeof code === 'string'))];
 }

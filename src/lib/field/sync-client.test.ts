@@ -7,7 +7,10 @@ const exchangeAll = vi.fn<() => Promise<string[]>>();
 vi.mock('./exchange', () => ({ exchangeAll: () => exchangeAll(), SignedOut }));
 
 let page: PageStandIn;
-let network: { onLine: boolean; locks: { request: (name: string, how: object, work: (lock: object | null) => Promise<void>) => Promise<void> } };
+let network: {
+	onLine: boolean;
+	locks: { request: (name: string, how: object, work: (lock: object | null) => Promise<void>) => Promise<void> };
+};
 let windowEvents: EventTarget;
 let isLockedElsewhere = false;
 

@@ -36,7 +36,9 @@ export class VisitLog {
 		// what a reload caught on its way to the disk shows at once, as it did before
 		untrack(() => heldLines().forEach((held) => held.line.visitId === this.visitId && this.foresee(held)));
 		const watched = [
-			liveQuery(() => store.entries.where('visitId').equals(this.visitId).toArray()).subscribe((entries) => (this.entries = entries)),
+			liveQuery(() => store.entries.where('visitId').equals(this.visitId).toArray()).subscribe(
+				(entries) => (this.entries = entries)
+			),
 			liveQuery(() => draftsOf(this.visitId)).subscribe((drafts) => (this.drafts = drafts))
 		];
 		return () => watched.forEach((w) => w.unsubscribe());
@@ -61,7 +63,11 @@ export class VisitLog {
 	/** What the disk has, looked through once and not with every key. */
 	#stored = $derived.by(() => {
 		const entries = this.entries ?? [];
-		return { ids: new Set(entries.map((e) => e.id)), latest: latestOf(entries), taken: entries.filter((e) => e.state !== 'refused') };
+		return {
+			ids: new Set(entries.map((e) => e.id)),
+			latest: latestOf(entries),
+			taken: entries.filter((e) => e.state !== 'refused')
+		};
 	});
 
 	/** A refused line is not in the sheet; it stays readable in the list of what is kept. */
@@ -92,8 +98,12 @@ export class VisitLog {
 	/** The line that stands at a place, by its id. */
 	liveAt = (path: string): string | null => this.folded.lines.get(path)?.live?.id ?? null;
 	opening = $derived(this.folded.sheet.opening ?? null);
-	site: SatchelSite | null = $derived.by(() => this.packed()?.satchel.sites.find((s) => s.id === this.opening?.siteId) ?? null);
-	card = $derived.by(() => this.packed()?.satchel.cards.find((c) => c.id === this.opening?.cardVersionId)?.card ?? null);
+	site: SatchelSite | null = $derived.by(
+		() => this.packed()?.satchel.sites.find((s) => s.id === this.opening?.siteId) ?? null
+	);
+	card = $derived.by(
+		() => this.packed()?.satchel.cards.find((c) => c.id === this.opening?.cardVersionId)?.card ?? null
+	);
 
 	steps: OrderedStep[] = $derived.by(() => {
 		if (!this.card) return [];
@@ -104,7 +114,9 @@ export class VisitLog {
 	/** The gaugings alone: a hand in the water waits for them with every key. */
 	gaugings: GaugingView[] = $derived.by(() => {
 		const packed = this.packed();
-		return packed && this.card ? gaugingViews(this.folded, this.card, instrumentsOf(packed.satchel)).map((g) => g.view) : [];
+		return packed && this.card
+			? gaugingViews(this.folded, this.card, instrumentsOf(packed.satchel)).map((g) => g.view)
+			: [];
 	});
 
 	/** What the rest of the trip means for this visit. */
@@ -118,7 +130,8 @@ export class VisitLog {
 	/** What follows from these lines at that moment. */
 	outcomeOf(folded: Folded, now_ms: number): Outcome | null {
 		const packed = this.packed();
-		const context = packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, now_ms, this.around) : null;
+		const context =
+			packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, now_ms, this.around) : null;
 		return context && this.card ? evaluate(folded, this.card, context) : null;
 	}
 }

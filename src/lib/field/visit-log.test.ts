@@ -69,7 +69,10 @@ describe('a visit on this device', () => {
 		expect(log.outcome!.results.map((r) => r.parameter)).toEqual(['water-temperature']);
 	});
 	it('leaves out a line that the server refused', () => {
-		const log = logOf(stored(0, 'opening', opening()), stored(1, WATER, temperature(11.2), { state: 'refused', why: 'no' }));
+		const log = logOf(
+			stored(0, 'opening', opening()),
+			stored(1, WATER, temperature(11.2), { state: 'refused', why: 'no' })
+		);
 		expect(log.outcome!.results).toEqual([]);
 	});
 	it('of which nothing is known yet has no outcome', () => {
@@ -102,7 +105,10 @@ describe('a line that is on its way to the disk', () => {
 		expect(log.folded.lines.get(WATER)!.value).toEqual(temperature(11.4));
 	});
 	it('when a reload caught it shows as soon as the visit is opened again', () => {
-		const [here, elsewhere] = [held(5, WATER, temperature(11.2)), held(6, WATER, temperature(8), { visitId: '01890000-0000-7000-8000-00000000ffff' })];
+		const [here, elsewhere] = [
+			held(5, WATER, temperature(11.2)),
+			held(6, WATER, temperature(8), { visitId: '01890000-0000-7000-8000-00000000ffff' })
+		];
 		vi.stubGlobal('localStorage', new TextsStandIn());
 		for (const line of [here, elsewhere]) hold(line);
 		const log = logOf(stored(0, 'opening', opening()));
@@ -143,7 +149,8 @@ describe('a line that is on its way to the disk', () => {
 });
 
 describe('a sheet from paper', () => {
-	const paper = (...entries: KeptEntry[]) => logOf(stored(0, 'opening', opening({ isOnPaper: true }), { by: other.id }), ...entries);
+	const paper = (...entries: KeptEntry[]) =>
+		logOf(stored(0, 'opening', opening({ isOnPaper: true }), { by: other.id }), ...entries);
 	const theirs = stored(1, WATER, temperature(10.9), { by: other.id, device: 'device-2' });
 	const theirsDone = stored(2, 'copies/OT/doneAt', new Date(NOON).toISOString(), { by: other.id });
 	const mine = stored(3, WATER, temperature(11.9));

@@ -42,7 +42,9 @@ describe('rights', () => {
 		expect(can(member('monitor'), 'see-visit', theirs)).toBe(false);
 		expect(can(member('monitor'), 'write-entry', { ...ours, path: 'arrival/depth_m' })).toBe(true);
 		expect(can(member('monitor'), 'write-entry', { ...theirs, path: 'arrival/depth_m' })).toBe(false);
-		expect(can(member('monitor', { id: 'someone', teamId: null }), 'write-entry', { ...theirs, path: 'arrival/depth_m' })).toBe(true);
+		expect(
+			can(member('monitor', { id: 'someone', teamId: null }), 'write-entry', { ...theirs, path: 'arrival/depth_m' })
+		).toBe(true);
 	});
 
 	it.each<[Role, string, 'set' | 'strike', boolean]>([

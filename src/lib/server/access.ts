@@ -65,7 +65,8 @@ export function can(member: Member, action: Action, subject: Subject = {}): bool
 			return member.role !== 'viewer';
 		case 'see-round':
 			return member.role === 'monitor'
-				? subject.round !== undefined && (subject.round.teamId === member.teamId || subject.round.crewIds.includes(member.id))
+				? subject.round !== undefined &&
+						(subject.round.teamId === member.teamId || subject.round.crewIds.includes(member.id))
 				: member.role !== 'viewer';
 		case 'see-plan':
 		case 'see-library':
@@ -78,13 +79,16 @@ export function can(member: Member, action: Action, subject: Subject = {}): bool
 		case 'sample':
 			return member.role !== 'viewer';
 		case 'see-visit':
-			return member.role === 'monitor' ? subject.visit === undefined || isOwn(member, subject.visit) : member.role !== 'viewer';
+			return member.role === 'monitor'
+				? subject.visit === undefined || isOwn(member, subject.visit)
+				: member.role !== 'viewer';
 		case 'write-entry':
 			return mayWrite(member, subject);
 	}
 }
 
-const isOwn = (member: Member, visit: VisitSubject) => visit.openedBy === member.id || (visit.teamId !== null && visit.teamId === member.teamId);
+const isOwn = (member: Member, visit: VisitSubject) =>
+	visit.openedBy === member.id || (visit.teamId !== null && visit.teamId === member.teamId);
 
 /**
  * Reviews are a reviewer's, who also strikes one of two values that disagree; lab results, plates, titrations and who has the bottles are the bench's, all else the

@@ -12,7 +12,9 @@
 	{#if data.access.length}
 		<aside class="told" aria-label="Your account">
 			{#each data.access as event (event.id)}<p class="say ask">{sayAccess(event, data.program.timeZone)}</p>{/each}
-			<form method="POST" action="/account?/told"><button class="act">I know of it</button> <a href="/account">All ways into your account</a></form>
+			<form method="POST" action="/account?/told">
+				<button class="act">I know of it</button> <a href="/account">All ways into your account</a>
+			</form>
 		</aside>
 	{/if}
 	{@render children()}

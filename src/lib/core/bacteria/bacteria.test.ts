@@ -28,7 +28,10 @@ describe('Poisson interval', () => {
 	it('holds the count, and widens with the confidence asked for', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 0, max: 5000 }), (count) => {
-				const [usual, surer] = [poissonInterval({ count, confidence: 0.95 }), poissonInterval({ count, confidence: 0.99 })];
+				const [usual, surer] = [
+					poissonInterval({ count, confidence: 0.95 }),
+					poissonInterval({ count, confidence: 0.99 })
+				];
 				expect(usual.lower).toBeLessThanOrEqual(count);
 				expect(usual.upper).toBeGreaterThan(count);
 				expect(surer.upper).toBeGreaterThan(usual.upper);
@@ -45,30 +48,54 @@ describe('Poisson interval', () => {
 describe('plates', () => {
 	it('pools counts over volumes and keeps the estimate inside its interval', () => {
 		fc.assert(
-			fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 150 }), fc.integer({ min: 1, max: 5 })), { minLength: 1, maxLength: 6 }), (list) => {
-				const got = cfuPer100mL({ plates: list.map(([c, v]) => counted(c, v)) });
-				const [count, volume] = [list.reduce((s, [c]) => s + c, 0), list.reduce((s, [, v]) => s + v, 0)];
-				expect(got.cfuPer100mL).toBeCloseTo((100 * Math.max(1, count)) / volume, 9);
-				expect(got.lower!).toBeLessThanOrEqual(got.cfuPer100mL!);
-				expect(got.upper!).toBeGreaterThanOrEqual(got.cfuPer100mL!);
-				expect(got.qualifier).toBe(count === 0 ? '<' : null);
-			})
+			fc.property(
+				fc.array(fc.tuple(fc.integer({ min: 0, max: 150 }), fc.integer({ min: 1, max: 5 })), {
+					minLength: 1,
+					maxLength: 6
+				}),
+				(list) => {
+					const got = cfuPer100mL({ plates: list.map(([c, v]) => counted(c, v)) });
+					const [count, volume] = [list.reduce((s, [c]) => s + c, 0), list.reduce((s, [, v]) => s + v, 0)];
+					expect(got.cfuPer100mL).toBeCloseTo((100 * Math.max(1, count)) / volume, 9);
+					expect(got.lower!).toBeLessThanOrEqual(got.cfuPer100mL!);
+					expect(got.upper!).toBeGreaterThanOrEqual(got.cfuPer100mL!);
+					expect(got.qualifier).toBe(count === 0 ? '<' : null);
+				}
+			)
 		);
 	});
 
 	it('twice the water with twice the colonies is the same figure, and surer', () => {
-		const [one, two] = [cfuPer100mL({ plates: [counted(12, 3)] }), cfuPer100mL({ plates: [counted(12, 3), counted(12, 3)] })];
+		const [one, two] = [
+			cfuPer100mL({ plates: [counted(12, 3)] }),
+			cfuPer100mL({ plates: [counted(12, 3), counted(12, 3)] })
+		];
 		expect(two.cfuPer100mL).toBe(one.cfuPer100mL);
 		expect(two.upper! - two.lower!).toBeLessThan(one.upper! - one.lower!);
 	});
 
 	it('takes a crowded plate for what it says', () => {
 		const crowded = (volume_mL: number): Plate => ({ status: 'tooMany', volume_mL });
-		expect(cfuPer100mL({ plates: [crowded(1), crowded(3)] })).toMatchObject({ cfuPer100mL: 20_000, qualifier: '>', upper: null, platesUsed: 2, volume_mL: 1 });
+		expect(cfuPer100mL({ plates: [crowded(1), crowded(3)] })).toMatchObject({
+			cfuPer100mL: 20_000,
+			qualifier: '>',
+			upper: null,
+			platesUsed: 2,
+			volume_mL: 1
+		});
 		// of more water than the counted one, it is what was to be expected
-		expect(cfuPer100mL({ plates: [counted(90, 1), crowded(5)] })).toMatchObject({ cfuPer100mL: 9000, qualifier: null, platesUsed: 1 });
+		expect(cfuPer100mL({ plates: [counted(90, 1), crowded(5)] })).toMatchObject({
+			cfuPer100mL: 9000,
+			qualifier: null,
+			platesUsed: 1
+		});
 		// of the same or less water, it contradicts: the truth is higher
-		expect(cfuPer100mL({ plates: [counted(90, 3), crowded(3)] })).toMatchObject({ qualifier: '>', upper: null, count: 290, volume_mL: 6 });
+		expect(cfuPer100mL({ plates: [counted(90, 3), crowded(3)] })).toMatchObject({
+			qualifier: '>',
+			upper: null,
+			count: 290,
+			volume_mL: 6
+		});
 	});
 
 	it('holds a crowded plate against the largest that could be counted', () => {
@@ -78,7 +105,10 @@ describe('plates', () => {
 
 	it('leaves spoiled ones out, and says nothing where all are', () => {
 		expect(cfuPer100mL({ plates: [counted(5, 1), { status: 'spoiled', volume_mL: 9 }] }).volume_mL).toBe(1);
-		expect(cfuPer100mL({ plates: [{ status: 'spoiled', volume_mL: 1 }] })).toMatchObject({ cfuPer100mL: null, platesUsed: 0 });
+		expect(cfuPer100mL({ plates: [{ status: 'spoiled', volume_mL: 1 }] })).toMatchObject({
+			cfuPer100mL: null,
+			platesUsed: 0
+		});
 	});
 
 	it.each([
@@ -116,10 +146,17 @@ describe('most probable number', () => {
 	it('says less than, or more than, where all tubes agree', () => {
 		const five = (positives: number) => [{ volume_mL: 10, tubes: 5, positives }];
 		expect(mostProbableNumber({ series: five(0) })).toMatchObject({ qualifier: '<', lower: 0, logSe: null });
-		expect(mostProbableNumber({ series: five(0) }).mpnPer100mL).toBeCloseTo(mostProbableNumber({ series: five(1) }).mpnPer100mL!, 10);
+		expect(mostProbableNumber({ series: five(0) }).mpnPer100mL).toBeCloseTo(
+			mostProbableNumber({ series: five(1) }).mpnPer100mL!,
+			10
+		);
 		expect(mostProbableNumber({ series: five(5) })).toMatchObject({ qualifier: '>', upper: null });
-		expect(mostProbableNumber({ series: five(5) }).mpnPer100mL).toBeCloseTo(mostProbableNumber({ series: five(4) }).mpnPer100mL!, 10);
-		for (const positives of [0, 1]) expect(mostProbableNumber({ series: [{ volume_mL: 1, tubes: 1, positives }] }).mpnPer100mL).toBeNull();
+		expect(mostProbableNumber({ series: five(5) }).mpnPer100mL).toBeCloseTo(
+			mostProbableNumber({ series: five(4) }).mpnPer100mL!,
+			10
+		);
+		for (const positives of [0, 1])
+			expect(mostProbableNumber({ series: [{ volume_mL: 1, tubes: 1, positives }] }).mpnPer100mL).toBeNull();
 	});
 
 	it('refuses more positives than tubes', () => {
@@ -132,7 +169,10 @@ describe('a season', () => {
 	it('has a geometric mean that a non-detect lowers and a "more than" leaves open', () => {
 		expect(geometricMean({ values: [10, 1000] })).toMatchObject({ n: 2, qualifier: null });
 		expect(geometricMean({ values: [10, 1000] }).geometricMean).toBeCloseTo(100, 9);
-		expect(geometricMean({ values: [100, 100], qualifiers: ['<', null] }).geometricMean).toBeCloseTo(100 / Math.SQRT2, 9);
+		expect(geometricMean({ values: [100, 100], qualifiers: ['<', null] }).geometricMean).toBeCloseTo(
+			100 / Math.SQRT2,
+			9
+		);
 		expect(geometricMean({ values: [5, 5], qualifiers: ['<', '<'] }).qualifier).toBe('<');
 		expect(geometricMean({ values: [5, 5], qualifiers: ['<', '>'] }).qualifier).toBe('>');
 		expect(() => geometricMean({ values: [0] })).toThrow(/values\[0\]/);
@@ -144,7 +184,12 @@ describe('a season', () => {
 		expect(statisticalThresholdShare(season)).toEqual({ share: 0.5, exceeding: 2, n: 4, undetermined: 2 });
 		expect(statisticalThresholdShare({ values: [500], qualifiers: ['<'] }).share).toBeNull();
 		// at the threshold itself: below it does not exceed, above it does
-		expect(statisticalThresholdShare({ values: [410, 410], qualifiers: ['<', '>'] })).toEqual({ share: 0.5, exceeding: 1, n: 2, undetermined: 0 });
+		expect(statisticalThresholdShare({ values: [410, 410], qualifiers: ['<', '>'] })).toEqual({
+			share: 0.5,
+			exceeding: 1,
+			n: 2,
+			undetermined: 0
+		});
 		expect(() => statisticalThresholdShare({ values: [] })).toThrow(/values/);
 	});
 });
@@ -186,6 +231,8 @@ describe('duplicates', () => {
 		expect(strict.candidateAcceptable).toEqual([false, false, true, false]);
 		expect(() => logRangeDuplicatePrecision({ pairs: [], candidates: [] })).toThrow(/pairs/);
 		expect(() => logRangeDuplicatePrecision({ pairs: [[1] as never], candidates: [] })).toThrow(/pairs\[0\]/);
-		expect(() => logRangeDuplicatePrecision({ pairs: [[1, 2, 3] as never], candidates: [] })).toThrow(/pairs\[0\] must be a pair/);
+		expect(() => logRangeDuplicatePrecision({ pairs: [[1, 2, 3] as never], candidates: [] })).toThrow(
+			/pairs\[0\] must be a pair/
+		);
 	});
 });

@@ -18,7 +18,9 @@ describe('how much to pour', () => {
 	it('pours less the more is expected, and always what can be poured', () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 0, max: 100_000 }), fc.integer({ min: 0, max: 100_000 }), (a, b) => {
-				const [few, many] = [Math.min(a, b), Math.max(a, b)].map((expectedPer100mL) => volumeFor({ expectedPer100mL, ...range }));
+				const [few, many] = [Math.min(a, b), Math.max(a, b)].map((expectedPer100mL) =>
+					volumeFor({ expectedPer100mL, ...range })
+				);
 				expect(many!.volume_mL).toBeLessThanOrEqual(few!.volume_mL);
 				expect(many!.volume_mL).toBeGreaterThanOrEqual(1);
 				expect(few!.volume_mL).toBeLessThanOrEqual(5);
@@ -31,7 +33,11 @@ describe('how much to pour', () => {
 		expect(clean).toMatchObject({ volume_mL: 5, expectedColonies: 15, dilute: false });
 		expect(dirty).toMatchObject({ volume_mL: 1, expectedColonies: 90 });
 		// as many as a plate can hold, and not one more
-		expect(volumeFor({ expectedPer100mL: 15_000, ...range })).toMatchObject({ volume_mL: 1, expectedColonies: 150, dilute: false });
+		expect(volumeFor({ expectedPer100mL: 15_000, ...range })).toMatchObject({
+			volume_mL: 1,
+			expectedColonies: 150,
+			dilute: false
+		});
 		expect(() => volumeFor({ expectedPer100mL: -1, ...range })).toThrow(/expectedPer100mL/);
 	});
 });

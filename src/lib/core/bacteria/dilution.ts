@@ -12,9 +12,16 @@ export interface PlateRange {
  * range, held within what can be poured, and the colonies that are then to be expected. `dilute`: even the least volume would
  * crowd the plate, so the sample is thinned first. RangeError for an expectation below 0.
  */
-export function volumeFor(plate: { expectedPer100mL: number } & PlateRange): { volume_mL: number; expectedColonies: number; dilute: boolean } {
+export function volumeFor(plate: { expectedPer100mL: number } & PlateRange): {
+	volume_mL: number;
+	expectedColonies: number;
+	dilute: boolean;
+} {
 	const per100 = atLeast('expectedPer100mL', plate.expectedPer100mL, 0);
-	const [few, many] = [positive('plateFewColonies', plate.plateFewColonies), positive('plateManyColonies', plate.plateManyColonies)];
+	const [few, many] = [
+		positive('plateFewColonies', plate.plateFewColonies),
+		positive('plateManyColonies', plate.plateManyColonies)
+	];
 	const [least, most] = [positive('plateLeast_mL', plate.plateLeast_mL), positive('plateMost_mL', plate.plateMost_mL)];
 	const aim_mL = per100 === 0 ? most : (Math.sqrt(few * many) * 100) / per100;
 	const volume_mL = Math.min(most, Math.max(least, roundHalf(aim_mL)));
@@ -32,5 +39,7 @@ const roundHalf = (volume_mL: number) => Math.round(volume_mL * 2) / 2;
 export function volumesBetween(
 	sample: { lowPer100mL: number; highPer100mL: number } & PlateRange
 ): { volume_mL: number; expectedColonies: number; dilute: boolean }[] {
-	return [sample.lowPer100mL, sample.highPer100mL].map((expectedPer100mL) => volumeFor({ ...sample, expectedPer100mL }));
+	return [sample.lowPer100mL, sample.highPer100mL].map((expectedPer100mL) =>
+		volumeFor({ ...sample, expectedPer100mL })
+	);
 }

@@ -15,13 +15,25 @@ type Pair = readonly [number, number];
  * whether each candidate pair stays within it. APHA Standard Methods 9020 B. A pair with a figure below 1 has 1 added to both
  * before the logs. RangeError for no earlier pair.
  */
-export function logRangeDuplicatePrecision({ pairs, candidates }: { pairs: readonly Pair[]; candidates: readonly Pair[] }) {
+export function logRangeDuplicatePrecision({
+	pairs,
+	candidates
+}: {
+	pairs: readonly Pair[];
+	candidates: readonly Pair[];
+}) {
 	const logRanges = listOf('pairs', pairs, logRange);
 	const candidateLogRanges = listOf('candidates', candidates, logRange);
 	const meanLogRange = mean(logRanges);
 	if (meanLogRange === null) throw new RangeError('pairs needs at least one pair of duplicates');
 	const criterion = RANGE_LIMIT * meanLogRange;
-	return { logRanges, meanLogRange, criterion, candidateLogRanges, candidateAcceptable: candidateLogRanges.map((r) => r <= criterion) };
+	return {
+		logRanges,
+		meanLogRange,
+		criterion,
+		candidateLogRanges,
+		candidateAcceptable: candidateLogRanges.map((r) => r <= criterion)
+	};
 }
 
 const RANGE_LIMIT = 3.27; // upper limit of a range of two, in mean ranges

@@ -43,10 +43,19 @@ export function mostProbableNumber({ series }: { series: readonly Tubes[] }): Mo
 			logSe: null
 		};
 	const perMl = density(checked);
-	const information = sum(checked, (s) => (s.positives * s.volume_mL ** 2 * Math.exp(-perMl * s.volume_mL)) / grows(perMl, s) ** 2);
+	const information = sum(
+		checked,
+		(s) => (s.positives * s.volume_mL ** 2 * Math.exp(-perMl * s.volume_mL)) / grows(perMl, s) ** 2
+	);
 	const logSe = 1 / (perMl * Math.sqrt(information));
 	const mpnPer100mL = 100 * perMl;
-	return { mpnPer100mL, qualifier: null, lower: mpnPer100mL * Math.exp(-Z95 * logSe), upper: mpnPer100mL * Math.exp(Z95 * logSe), logSe };
+	return {
+		mpnPer100mL,
+		qualifier: null,
+		lower: mpnPer100mL * Math.exp(-Z95 * logSe),
+		upper: mpnPer100mL * Math.exp(Z95 * logSe),
+		logSe
+	};
 }
 
 const BEYOND = 0.025;
@@ -59,7 +68,10 @@ const grows = (perMl: number, { volume_mL }: Tubes) => -Math.expm1(-perMl * volu
 /** Most likely number per mL, some tubes having grown and some not. */
 function density(series: readonly Tubes[]): number {
 	const volume = sum(series, (s) => s.tubes * s.volume_mL);
-	return increasingRoot((l) => volume - sum(series, (s) => (s.positives === 0 ? 0 : (s.positives * s.volume_mL) / grows(l, s))), 1 / volume);
+	return increasingRoot(
+		(l) => volume - sum(series, (s) => (s.positives === 0 ? 0 : (s.positives * s.volume_mL) / grows(l, s))),
+		1 / volume
+	);
 }
 
 /** The series with one tube more (or fewer) grown in the first entry of the smallest volume. */
@@ -76,6 +88,7 @@ function checkedTubes(place: string, entry: unknown): Tubes {
 		tubes: whole(`${place}.tubes`, tubes, 1),
 		positives: whole(`${place}.positives`, positives)
 	};
-	if (checked.positives > checked.tubes) throw new RangeError(`${place} has more positives than tubes: ${checked.positives} of ${checked.tubes}`);
+	if (checked.positives > checked.tubes)
+		throw new RangeError(`${place} has more positives than tubes: ${checked.positives} of ${checked.tubes}`);
 	return checked;
 }

@@ -1,4 +1,16 @@
-import { addedUp, given, listOf, openShare, orDefault, over, positive, times, whole, type Step, type Working } from '../quantity';
+import {
+	addedUp,
+	given,
+	listOf,
+	openShare,
+	orDefault,
+	over,
+	positive,
+	times,
+	whole,
+	type Step,
+	type Working
+} from '../quantity';
 import { poissonInterval } from './poisson';
 
 /** A plate as it was read: counted, with too many to count, or spoiled (a blank that grew, spilled, too old). */
@@ -26,7 +38,11 @@ export const TOO_MANY = 200; // colonies on one plate beyond which they run toge
  * grown makes it a "less than". Spoiled plates are left out; all spoiled: figures null. RangeError for no plate, or one
  * whose volume or count cannot be.
  */
-export function cfuPer100mL(sample: { plates: readonly Plate[]; confidence?: number | null; tooManyLimit?: number | null }): PlateResult {
+export function cfuPer100mL(sample: {
+	plates: readonly Plate[];
+	confidence?: number | null;
+	tooManyLimit?: number | null;
+}): PlateResult {
 	const confidence = openShare('confidence', orDefault(sample.confidence, 0.95));
 	const limit = whole('tooManyLimit', orDefault(sample.tooManyLimit, TOO_MANY), 1);
 	const plates = listOf('plates', sample.plates, checkedPlate);
@@ -34,7 +50,16 @@ export function cfuPer100mL(sample: { plates: readonly Plate[]; confidence?: num
 	const counted = plates.filter((p) => p.status === 'counted');
 	const tooMany = plates.filter((p) => p.status === 'tooMany');
 	if (counted.length === 0 && tooMany.length === 0)
-		return { cfuPer100mL: null, qualifier: null, lower: null, upper: null, platesUsed: 0, count: 0, volume_mL: 0, working: null };
+		return {
+			cfuPer100mL: null,
+			qualifier: null,
+			lower: null,
+			upper: null,
+			platesUsed: 0,
+			count: 0,
+			volume_mL: 0,
+			working: null
+		};
 	if (counted.length === 0) {
 		const volume_mL = Math.min(...tooMany.map((p) => p.volume_mL));
 		return { ...pooled([limit], [volume_mL], true, confidence), platesUsed: tooMany.length };
@@ -52,7 +77,12 @@ export function cfuPer100mL(sample: { plates: readonly Plate[]; confidence?: num
 }
 
 /** Counts over the volumes they grew from, with the interval of the count; `open`: there were more than could be counted. */
-function pooled(counts: readonly number[], volumes_mL: readonly number[], open: boolean, confidence: number): PlateResult {
+function pooled(
+	counts: readonly number[],
+	volumes_mL: readonly number[],
+	open: boolean,
+	confidence: number
+): PlateResult {
 	const colonies = addedUp(counts, 'colonies');
 	const water = addedUp(volumes_mL, 'mL');
 	const [count, volume_mL] = [colonies.number, water.number];

@@ -1,4 +1,16 @@
-import { finite, geometricMeanOf, given, inRange, listOf, orDefault, pairedLists, positive, times, type Step, type Working } from '../quantity';
+import {
+	finite,
+	geometricMeanOf,
+	given,
+	inRange,
+	listOf,
+	orDefault,
+	pairedLists,
+	positive,
+	times,
+	type Step,
+	type Working
+} from '../quantity';
 import { standardDeviation } from '../statistics';
 
 type Side = '<' | '>' | null;
@@ -24,7 +36,11 @@ function someValues(values: readonly number[], check: (place: string, v: unknown
  * The geometric mean of a season's bacteria figures. "Less than" figures enter as a share of their limit, "more than" as the
  * limit, which makes the mean a "more than". logSd: sd of log10. RangeError for no value, or one not above 0.
  */
-export function geometricMean(season: { values: readonly number[]; qualifiers?: readonly Side[] | null; nonDetectFraction?: number | null }): {
+export function geometricMean(season: {
+	values: readonly number[];
+	qualifiers?: readonly Side[] | null;
+	nonDetectFraction?: number | null;
+}): {
 	geometricMean: number;
 	logSd: number | null;
 	n: number;
@@ -38,14 +54,24 @@ export function geometricMean(season: { values: readonly number[]; qualifiers?: 
 	const step = geometricMeanOf(steps as [Step, ...Step[]]);
 	const logs = steps.map((s) => Math.log10(s.number));
 	const qualifier = qualifiers.includes('>') ? '>' : qualifiers.every((q) => q === '<') ? '<' : null;
-	return { geometricMean: step.number, logSd: standardDeviation(logs), n: values.length, qualifier, working: { step, unit: 'per 100 mL' } };
+	return {
+		geometricMean: step.number,
+		logSd: standardDeviation(logs),
+		n: values.length,
+		qualifier,
+		working: { step, unit: 'per 100 mL' }
+	};
 }
 
 /**
  * The share of samples above a threshold (default 410 per 100 mL). A "less than" above the threshold, or a "more than" below
  * it, leaves open on which side the truth lies: counted apart as undetermined. RangeError for no value.
  */
-export function statisticalThresholdShare(season: { values: readonly number[]; qualifiers?: readonly Side[] | null; threshold?: number | null }): {
+export function statisticalThresholdShare(season: {
+	values: readonly number[];
+	qualifiers?: readonly Side[] | null;
+	threshold?: number | null;
+}): {
 	share: number | null;
 	exceeding: number;
 	n: number;

@@ -40,7 +40,11 @@ describe('turbidity from the tube', () => {
 		['a depth beyond the tube', { ...tube, depth_cm: 121 }, /depth_cm/],
 		['a depth below 0', { ...tube, depth_cm: -1 }, /depth_cm/],
 		['a least depth longer than the tube', { ...tube, depth_cm: 5, minimumDepth_cm: 130 }, /minimumDepth_cm/],
-		['no answer whether it was visible', { ...tube, depth_cm: 5, stillVisibleWhenFull: undefined as never }, /stillVisibleWhenFull/]
+		[
+			'no answer whether it was visible',
+			{ ...tube, depth_cm: 5, stillVisibleWhenFull: undefined as never },
+			/stillVisibleWhenFull/
+		]
 	])('refuses %s', (_, reading, why) => {
 		expect(() => turbidityFromTube(reading)).toThrow(why);
 	});

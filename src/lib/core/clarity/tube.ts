@@ -6,7 +6,12 @@ import { atLeast, inRange, positive } from '../quantity';
  * gone before the least depth that can be read: at least that depth's figure (">").
  * RangeError for a depth that is missing where it is needed, negative, or beyond the tube.
  */
-export function turbidityFromTube(reading: { depth_cm?: number | null; tubeLength_cm: number; minimumDepth_cm: number; stillVisibleWhenFull: boolean }): {
+export function turbidityFromTube(reading: {
+	depth_cm?: number | null;
+	tubeLength_cm: number;
+	minimumDepth_cm: number;
+	stillVisibleWhenFull: boolean;
+}): {
 	turbidity_NTU: number;
 	qualifier: '<' | '>' | null;
 } {
@@ -29,4 +34,9 @@ const EXPONENT = -0.662;
 const ntu = (depth_cm: number) => (depth_cm / DEPTH_AT_ONE_NTU_cm) ** (1 / EXPONENT);
 
 /** Where that regression was fitted, about as far as its points lie from it, and whose it is. Transparency in cm is the figure (ISO 7027-2); this is derived. */
-export const rangeOfTube = { least_cm: 6, most_cm: 85, give: 0.35, source: 'the regression of Myre and Shaw (2006)' } as const;
+export const rangeOfTube = {
+	least_cm: 6,
+	most_cm: 85,
+	give: 0.35,
+	source: 'the regression of Myre and Shaw (2006)'
+} as const;

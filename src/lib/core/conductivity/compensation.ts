@@ -1,10 +1,27 @@
-import { atLeast, finite, given, inRange, minus, orDefault, over, plus, positive, times, type Step, type Working } from '../quantity';
+import {
+	atLeast,
+	finite,
+	given,
+	inRange,
+	minus,
+	orDefault,
+	over,
+	plus,
+	positive,
+	times,
+	type Step,
+	type Working
+} from '../quantity';
 
 /** Share by which conductivity rises for each degree, relative to 25 °C. ISO 7888; APHA Standard Methods 2510 B. */
 const PER_DEGREE = 0.0191;
 
 /** Conductivity brought to 25 °C, in µS/cm. APHA 2510 B. RangeError where 1 + a(t − 25) is not above 0. */
-export function specificConductance(reading: { conductivity_uScm: number; temperature_C: number; coefficientPerC?: number | null }): {
+export function specificConductance(reading: {
+	conductivity_uScm: number;
+	temperature_C: number;
+	coefficientPerC?: number | null;
+}): {
 	specificConductance_uScm: number;
 	working: Working;
 } {
@@ -14,7 +31,11 @@ export function specificConductance(reading: { conductivity_uScm: number; temper
 }
 
 /** The conductivity an uncompensated meter shows in water of a known conductance at 25 °C, in µS/cm. Inverse of {@link specificConductance}. */
-export function rawConductivity(water: { specificConductance_uScm: number; temperature_C: number; coefficientPerC?: number | null }): {
+export function rawConductivity(water: {
+	specificConductance_uScm: number;
+	temperature_C: number;
+	coefficientPerC?: number | null;
+}): {
 	conductivity_uScm: number;
 } {
 	const at25 = atLeast('specificConductance_uScm', water.specificConductance_uScm, 0);
@@ -32,9 +53,18 @@ export function totalDissolvedSolids(water: { specificConductance_uScm: number; 
 	return { totalDissolvedSolids_mgL: step.number, working: { step, unit: 'mg/L' } };
 }
 
-function ratioTo25({ temperature_C, coefficientPerC }: { temperature_C: number; coefficientPerC?: number | null }): Step {
+function ratioTo25({
+	temperature_C,
+	coefficientPerC
+}: {
+	temperature_C: number;
+	coefficientPerC?: number | null;
+}): Step {
 	const a = atLeast('coefficientPerC', orDefault(coefficientPerC, PER_DEGREE), 0);
-	const ratio = plus(given(1), times(given(a), minus(given(finite('temperature_C', temperature_C), '°C'), given(25, '°C'))));
+	const ratio = plus(
+		given(1),
+		times(given(a), minus(given(finite('temperature_C', temperature_C), '°C'), given(25, '°C')))
+	);
 	positive('1 + a(t − 25)', ratio.number);
 	return ratio;
 }

@@ -18,7 +18,12 @@ const ACIDS = ['sulphuric acid', 'acid'] as const;
 export const analysisRules: Partial<Record<ParameterCode, AnalysisRule>> = {
 	nitrate: { preserved: [null], holding_h: 48, because: 'with acid only nitrate and nitrite together can be told' },
 	nitrite: { preserved: [null], holding_h: 48, because: 'acid destroys nitrite' },
-	phosphate: { preserved: [null], filteredWithin_min: 15, holding_h: 48, because: 'acid sets free phosphate that was bound' },
+	phosphate: {
+		preserved: [null],
+		filteredWithin_min: 15,
+		holding_h: 48,
+		because: 'acid sets free phosphate that was bound'
+	},
 	'nitrate-nitrite': { preserved: [...ACIDS, null], holding_h: 672, because: 'only sulphuric acid keeps it' },
 	ammonium: { preserved: ACIDS, holding_h: 672, because: 'without sulphuric acid it is used up within hours' },
 	'total-phosphorus': { preserved: ACIDS, holding_h: 672, because: 'only sulphuric acid keeps it' }
@@ -35,6 +40,8 @@ export function whyNotFrom(parameter: ParameterCode, preserved: Preservative | n
 
 /** Hours that a nutrient bottle keeps: the shortest of what it is taken for. */
 export function nutrientHolding_h(preserved: Preservative | null): number {
-	const kept = Object.values(analysisRules).filter((r) => r.preserved.includes(preserved) && (preserved !== null || r.holding_h <= UNPRESERVED_h));
+	const kept = Object.values(analysisRules).filter(
+		(r) => r.preserved.includes(preserved) && (preserved !== null || r.holding_h <= UNPRESERVED_h)
+	);
 	return kept.length ? Math.min(...kept.map((r) => r.holding_h)) : UNPRESERVED_h;
 }

@@ -36,8 +36,13 @@ const ONE_TRIP_ms = 24 * 60 * MINUTE_ms;
  * bench's time comes off; of the lab's hours the last stretch that begins before then counts, and its closing where that is earlier.
  */
 export function labDeadline(filledAt_ms: number, limit_h: number, trip: Trip | null): LabDeadline {
-	const other = trip?.first && trip.first.filledAt_ms < filledAt_ms && filledAt_ms - trip.first.filledAt_ms < ONE_TRIP_ms ? trip.first : null;
-	const limit_ms = holdingTime(other?.filledAt_ms ?? filledAt_ms, Math.min(limit_h, trip?.holding_h ?? Infinity)).last_ms - (trip?.bench_min ?? 0) * MINUTE_ms;
+	const other =
+		trip?.first && trip.first.filledAt_ms < filledAt_ms && filledAt_ms - trip.first.filledAt_ms < ONE_TRIP_ms
+			? trip.first
+			: null;
+	const limit_ms =
+		holdingTime(other?.filledAt_ms ?? filledAt_ms, Math.min(limit_h, trip?.holding_h ?? Infinity)).last_ms -
+		(trip?.bench_min ?? 0) * MINUTE_ms;
 	const open = (trip?.openings ?? []).filter((o) => o.closes_ms > filledAt_ms && o.opens_ms <= limit_ms);
 	const closes_ms = open.length ? Math.max(...open.map((o) => o.closes_ms)) : Infinity;
 	const last_ms = Math.max(filledAt_ms, Math.min(limit_ms, closes_ms));

@@ -4,9 +4,14 @@ import { labelCode, readLabelCode, roundLabels } from '.';
 
 const code = fc.stringMatching(/^[A-Z]{1,4}-?[0-9]{0,3}$/).filter((s) => !s.endsWith('-'));
 const round = fc.record({
-	date: fc.date({ min: new Date('2020-01-01'), max: new Date('2099-12-31'), noInvalidDate: true }).map((d) => d.toISOString().slice(0, 10)),
+	date: fc
+		.date({ min: new Date('2020-01-01'), max: new Date('2099-12-31'), noInvalidDate: true })
+		.map((d) => d.toISOString().slice(0, 10)),
 	sites: fc.uniqueArray(code, { minLength: 1, maxLength: 12 }),
-	bottles: fc.constantFrom([{ kind: 'bacteria' as const }], [{ kind: 'bacteria' as const }, { kind: 'nutrients' as const, preserved: 'acid' }]),
+	bottles: fc.constantFrom(
+		[{ kind: 'bacteria' as const }],
+		[{ kind: 'bacteria' as const }, { kind: 'nutrients' as const, preserved: 'acid' }]
+	),
 	picks: fc.infiniteStream(fc.boolean())
 });
 

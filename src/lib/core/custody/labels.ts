@@ -15,7 +15,10 @@ export interface BottleLabel {
 }
 
 const kindLetter = { bacteria: 'B', nutrients: 'N', fresh: 'F' } as const satisfies Record<BottleKind, string>;
-const kindOfLetter = Object.fromEntries(Object.entries(kindLetter).map(([kind, letter]) => [letter, kind])) as Record<string, BottleKind>;
+const kindOfLetter = Object.fromEntries(Object.entries(kindLetter).map(([kind, letter]) => [letter, kind])) as Record<
+	string,
+	BottleKind
+>;
 const roleLetter: Record<SampleRole, string> = { routine: '', duplicate: 'D', blank: 'K' };
 
 /** The code of one bottle: `QU1-260515-B`, with D for a duplicate and K for a blank. */
@@ -54,7 +57,15 @@ export function readLabelCode(text: string): Omit<BottleLabel, 'preserved'> | nu
 	const bare = /[?&]label=([^&#]+)/.exec(text)?.[1] ?? text;
 	const match = /^(.{1,20})-(\d\d)(\d\d)(\d\d)-([BNF])([DK]?)$/.exec(decodeURIComponent(bare).trim().toUpperCase());
 	if (!match) return null;
-	const [, site, year, month, day, kind, role] = match as unknown as [string, string, string, string, string, string, '' | 'D' | 'K'];
+	const [, site, year, month, day, kind, role] = match as unknown as [
+		string,
+		string,
+		string,
+		string,
+		string,
+		string,
+		'' | 'D' | 'K'
+	];
 	const date = `20${year}-${month}-${day}`;
 	if (Number.isNaN(Date.parse(date))) return null;
 	const found = {

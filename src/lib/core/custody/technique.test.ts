@@ -3,7 +3,14 @@ import { techniques } from '../logbook';
 import { fillingGuide } from './technique';
 
 const of = (more: Partial<Parameters<typeof fillingGuide>[0]>) =>
-	fillingGuide({ kind: 'nutrients', role: 'routine', technique: 'hand', rinses: 3, preserved: undefined, ...more }).join(' ');
+	fillingGuide({
+		kind: 'nutrients',
+		role: 'routine',
+		technique: 'hand',
+		rinses: 3,
+		preserved: undefined,
+		...more
+	}).join(' ');
 
 describe('the guide to filling a bottle', () => {
 	it.each(techniques)('%s: a sterile bottle is never rinsed, another as the card says', (technique) => {

@@ -4,7 +4,13 @@ import { atLeast, listOf, positive } from '../quantity';
  * How much water each vertical of a composite gives, mL: equal widths, so that each counts by its depth × velocity, and all
  * together make `total_mL`. Where nothing flows anywhere, all give the same. RangeError for no vertical, or a total of 0 or less.
  */
-export function compositeVolumes({ verticals, total_mL }: { verticals: readonly { depth_m: number; velocity_ms: number }[]; total_mL: number }): number[] {
+export function compositeVolumes({
+	verticals,
+	total_mL
+}: {
+	verticals: readonly { depth_m: number; velocity_ms: number }[];
+	total_mL: number;
+}): number[] {
 	const total = positive('total_mL', total_mL);
 	const flows = listOf('verticals', verticals, (place, vertical) => {
 		const { depth_m, velocity_ms } = vertical as { depth_m: number; velocity_ms: number };

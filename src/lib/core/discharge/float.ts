@@ -1,4 +1,17 @@
-import { atLeast, given, inRange, listOf, meanOf, orDefault, over, positive, times, type Given, type Step, type Working } from '../quantity';
+import {
+	atLeast,
+	given,
+	inRange,
+	listOf,
+	meanOf,
+	orDefault,
+	over,
+	positive,
+	times,
+	type Given,
+	type Step,
+	type Working
+} from '../quantity';
 import { mean, standardDeviation } from '../statistics';
 
 /**
@@ -15,13 +28,18 @@ export function floatDischarge(run: {
 	const length = positive('length_m', run.length_m);
 	const runTimes = listOf('runTimes_s', run.runTimes_s, positive);
 	const areas = listOf('areas_m2', run.areas_m2, (place, a) => atLeast(place, a, 0));
-	if (runTimes.length === 0 || areas.length === 0) throw new RangeError('a float gauging needs at least one run and one area');
+	if (runTimes.length === 0 || areas.length === 0)
+		throw new RangeError('a float gauging needs at least one run and one area');
 	const coefficient = inRange('coefficient', positive('coefficient', orDefault(run.coefficient, 0.85)), 0, 1);
 	const averaging = orDefault(run.averaging, 'times');
-	if (averaging !== 'times' && averaging !== 'velocities') throw new RangeError(`averaging must be times or velocities: ${String(averaging)}`);
+	if (averaging !== 'times' && averaging !== 'velocities')
+		throw new RangeError(`averaging must be times or velocities: ${String(averaging)}`);
 	const velocities = runTimes.map((t) => length / t);
 	const runs = runTimes.map((t) => given(t, 's')) as [Given, ...Given[]];
-	const surface = averaging === 'times' ? over(given(length, 'm'), meanOf(runs)) : meanOf(runs.map((t) => over(given(length, 'm'), t)) as [Step, ...Step[]]);
+	const surface =
+		averaging === 'times'
+			? over(given(length, 'm'), meanOf(runs))
+			: meanOf(runs.map((t) => over(given(length, 'm'), t)) as [Step, ...Step[]]);
 	const meanVelocity = times(surface, given(coefficient));
 	const step = times(meanVelocity, meanOf(areas.map((a) => given(a, 'm²')) as [Given, ...Given[]]));
 	return {

@@ -21,7 +21,10 @@ export const FlumeRating = z
 		throat_m: positive.max(10),
 		source: z.string().max(200)
 	})
-	.refine((r) => r.minimumHead_m < r.maximumHead_m, { error: 'the rating holds over no head at all', path: ['maximumHead_m'] });
+	.refine((r) => r.minimumHead_m < r.maximumHead_m, {
+		error: 'the rating holds over no head at all',
+		path: ['maximumHead_m']
+	});
 export type FlumeRating = z.infer<typeof FlumeRating>;
 
 /** Where nobody knows the flume's own: the tail is judged against the head by this. */

@@ -3,7 +3,14 @@ export { type Edges, type Section, type Vertical } from './section';
 export { verticalVelocity, type PointReadings } from './vertical-velocity';
 export { sectionArea } from './section-area';
 // velocity-area schools
-export { meanDepthDischarge, meanSectionDischarge, midSectionDischarge, midSectionWorking, type Gauging, type Panel } from './velocity-area';
+export {
+	meanDepthDischarge,
+	meanSectionDischarge,
+	midSectionDischarge,
+	midSectionWorking,
+	type Gauging,
+	type Panel
+} from './velocity-area';
 // how sure, and where next
 export { iveUncertainty, type InterpolatedVariance } from './interpolated-variance';
 export { isoUncertainty, type IsoComponents } from './iso-uncertainty';

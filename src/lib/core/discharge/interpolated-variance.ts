@@ -29,10 +29,22 @@ export function iveUncertainty(section: SectionWithFractions): InterpolatedVaria
 	const n = section.verticals.length;
 	const verticalsUsed = Math.max(0, n - 2);
 	if (verticalsUsed === 0)
-		return { discharge_m3s, verticalsUsed, depthSd_m: null, velocitySd_ms: null, relativeUncertainty: null, expandedPercent: null, varianceShares: null };
+		return {
+			discharge_m3s,
+			verticalsUsed,
+			depthSd_m: null,
+			velocitySd_ms: null,
+			relativeUncertainty: null,
+			expandedPercent: null,
+			varianceShares: null
+		};
 
 	const spread = { depthSd_m: interpolationSd(b, d), velocitySd_ms: interpolationSd(b, v) };
-	const variances = panels.slice(1, -1).map((p, i) => varianceOf({ width_m: p.width_m, depth_m: d[i + 1]!, velocity_ms: v[i + 1]! }, spread, widthFraction));
+	const variances = panels
+		.slice(1, -1)
+		.map((p, i) =>
+			varianceOf({ width_m: p.width_m, depth_m: d[i + 1]!, velocity_ms: v[i + 1]! }, spread, widthFraction)
+		);
 	const variance = total(variances);
 	const relativeUncertainty = relativeFrom(variance, discharge_m3s, systematic);
 	return {
@@ -51,7 +63,11 @@ export interface Spread {
 }
 
 /** One vertical's share of the variance of the discharge: its width, depth and velocity each uncertain by themselves. */
-export function varianceOf(panel: { width_m: number; depth_m: number; velocity_ms: number }, spread: Spread, widthFraction: number): number {
+export function varianceOf(
+	panel: { width_m: number; depth_m: number; velocity_ms: number },
+	spread: Spread,
+	widthFraction: number
+): number {
 	const { width_m: w, depth_m: d, velocity_ms: v } = panel;
 	return (w * d * v * widthFraction) ** 2 + (w * v * spread.depthSd_m) ** 2 + (w * d * spread.velocitySd_ms) ** 2;
 }

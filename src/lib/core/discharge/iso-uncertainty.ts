@@ -16,9 +16,9 @@ export interface IsoComponents {
  * Fewer than five verticals, or a discharge of 0, leave it null. RangeError for a negative component or another number of points.
  */
 export function isoUncertainty(section: Section<Vertical & { points: number }> & IsoComponents) {
-	const [us, ub, ud, uc, ue] = (['systematicPercent', 'widthPercent', 'depthPercent', 'calibrationPercent', 'exposurePercent'] as const).map((name) =>
-		atLeast(name, section[name], 0)
-	) as [number, number, number, number, number];
+	const [us, ub, ud, uc, ue] = (
+		['systematicPercent', 'widthPercent', 'depthPercent', 'calibrationPercent', 'exposurePercent'] as const
+	).map((name) => atLeast(name, section[name], 0)) as [number, number, number, number, number];
 	const verticals = orderedVerticals(section);
 	const { discharge_m3s, panels } = midSectionDischarge(section);
 	const scatter = verticals.reduce((sum, { points }, i) => {
@@ -27,7 +27,9 @@ export function isoUncertainty(section: Section<Vertical & { points: number }> &
 	}, 0);
 	const verticalsPercent = numberOfVerticalsPercent(verticals.length);
 	const uncertaintyPercent =
-		verticalsPercent === null || discharge_m3s === 0 ? null : Math.sqrt(verticalsPercent ** 2 + us ** 2 + scatter / discharge_m3s ** 2);
+		verticalsPercent === null || discharge_m3s === 0
+			? null
+			: Math.sqrt(verticalsPercent ** 2 + us ** 2 + scatter / discharge_m3s ** 2);
 	return {
 		discharge_m3s,
 		verticalsPercent,

@@ -1,4 +1,11 @@
-import { fractionsOf, iveUncertainty, relativeFrom, varianceOf, type InterpolatedVariance, type SectionWithFractions } from './interpolated-variance';
+import {
+	fractionsOf,
+	iveUncertainty,
+	relativeFrom,
+	varianceOf,
+	type InterpolatedVariance,
+	type SectionWithFractions
+} from './interpolated-variance';
 import { stations } from './section';
 
 export interface NextVertical {
@@ -21,7 +28,8 @@ export function nextBestVertical(section: SectionWithFractions, known?: Interpol
 	if (nowPercent === null || depthSd_m === null || velocitySd_ms === null) return null;
 	const { systematic, widthFraction } = fractionsOf(section);
 	const { b, d, v } = stations(section);
-	const term = (i: number, width_m: number) => varianceOf({ width_m, depth_m: d[i]!, velocity_ms: v[i]! }, { depthSd_m, velocitySd_ms }, widthFraction);
+	const term = (i: number, width_m: number) =>
+		varianceOf({ width_m, depth_m: d[i]!, velocity_ms: v[i]! }, { depthSd_m, velocitySd_ms }, widthFraction);
 	const width = (i: number) => (b[i + 1]! - b[i - 1]!) / 2;
 	const last = b.length - 2;
 	let variance = 0;
@@ -33,9 +41,11 @@ export function nextBestVertical(section: SectionWithFractions, known?: Interpol
 		const added = { width_m: gap / 2, depth_m: (d[i]! + d[i + 1]!) / 2, velocity_ms: (v[i]! + v[i + 1]!) / 2 };
 		const narrower = [i, i + 1].map((k) => ({ k, from: width(k), to: width(k) - gap / 4 }));
 		const thenVariance =
-			narrower.reduce((sum, { k, from, to }) => sum - term(k, from) + term(k, to), variance) + varianceOf(added, { depthSd_m, velocitySd_ms }, widthFraction);
+			narrower.reduce((sum, { k, from, to }) => sum - term(k, from) + term(k, to), variance) +
+			varianceOf(added, { depthSd_m, velocitySd_ms }, widthFraction);
 		const thenDischarge =
-			narrower.reduce((q, { k, from, to }) => q + (to - from) * d[k]! * v[k]!, discharge_m3s) + added.width_m * added.depth_m * added.velocity_ms;
+			narrower.reduce((q, { k, from, to }) => q + (to - from) * d[k]! * v[k]!, discharge_m3s) +
+			added.width_m * added.depth_m * added.velocity_ms;
 		const then = relativeFrom(thenVariance, thenDischarge, systematic);
 		if (then !== null && 200 * then < (best?.thenPercent ?? nowPercent - LEAST_GAIN_PERCENT))
 			best = { distance_m: b[i]! + gap / 2, nowPercent, thenPercent: 200 * then };

@@ -7,7 +7,9 @@ import { total } from './velocity-area';
  */
 export function sectionArea({ stations }: { stations: readonly { distance_m: number; depth_m: number }[] }) {
 	if (stations.length < 2) throw new RangeError(`a section needs two stations or more: ${stations.length}`);
-	const along = stations.map((s) => ({ x: finite('distance_m', s.distance_m), d: atLeast('depth_m', s.depth_m, 0) })).sort((a, b) => a.x - b.x);
+	const along = stations
+		.map((s) => ({ x: finite('distance_m', s.distance_m), d: atLeast('depth_m', s.depth_m, 0) }))
+		.sort((a, b) => a.x - b.x);
 	const gaps = along.slice(1).map((to, i) => {
 		const from = along[i]!;
 		if (to.x === from.x) throw new RangeError(`two stations at one place: ${to.x} m`);

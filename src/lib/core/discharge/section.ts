@@ -43,7 +43,8 @@ export function orderedVerticals<V extends Vertical>({ edges, verticals }: Secti
 	}
 	const ordered = [...verticals].sort((a, b) => a.distance_m - b.distance_m);
 	for (const [i, { distance_m }] of ordered.entries()) {
-		if (distance_m <= start || distance_m >= end) throw new RangeError(`a vertical must lie between the edges: ${distance_m} m`);
+		if (distance_m <= start || distance_m >= end)
+			throw new RangeError(`a vertical must lie between the edges: ${distance_m} m`);
 		if (distance_m === ordered[i + 1]?.distance_m) throw new RangeError(`two verticals at one place: ${distance_m} m`);
 	}
 	return ordered;
@@ -55,7 +56,9 @@ export function stations(section: Section): Stations {
 	const verticals = orderedVerticals(section);
 	const edge = (side: 'start' | 'end', neighbour: Vertical | undefined) => ({
 		depth: atLeast(`${side}Depth_m`, orDefault(edges[`${side}Depth_m`], 0), 0),
-		velocity: inRange(`${side}VelocityFraction`, orDefault(edges[`${side}VelocityFraction`], 0), 0, 1) * (neighbour?.velocity_ms ?? 0)
+		velocity:
+			inRange(`${side}VelocityFraction`, orDefault(edges[`${side}VelocityFraction`], 0), 0, 1) *
+			(neighbour?.velocity_ms ?? 0)
 	});
 	const start = edge('start', verticals[0]);
 	const end = edge('end', verticals.at(-1));

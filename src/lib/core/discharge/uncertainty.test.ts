@@ -12,7 +12,10 @@ const even = (n: number, change: (v: Vertical, i: number) => Partial<Vertical> =
 
 describe('interpolated variance', () => {
 	it('of an even stream leaves only what is systematic and the widths', () => {
-		const { depthSd_m, velocitySd_ms, relativeUncertainty, verticalsUsed } = iveUncertainty({ edges, verticals: even(9) });
+		const { depthSd_m, velocitySd_ms, relativeUncertainty, verticalsUsed } = iveUncertainty({
+			edges,
+			verticals: even(9)
+		});
 		expect([depthSd_m, velocitySd_ms, verticalsUsed]).toEqual([expect.closeTo(0, 12), expect.closeTo(0, 12), 7]);
 		// nine panels of one ninth each, width uncertain by 0.5 %: 0.005/√9, with 1 % systematic
 		expect(relativeUncertainty).toBeCloseTo(Math.hypot(0.01, 0.005 / 3), 9);
@@ -28,7 +31,10 @@ describe('interpolated variance', () => {
 	});
 
 	it('shares the variance out among the verticals', () => {
-		const { varianceShares } = iveUncertainty({ edges, verticals: even(7, (_, i) => (i === 3 ? { velocity_ms: 0.9 } : {})) });
+		const { varianceShares } = iveUncertainty({
+			edges,
+			verticals: even(7, (_, i) => (i === 3 ? { velocity_ms: 0.9 } : {}))
+		});
 		expect(varianceShares!.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
 		expect(Math.max(...varianceShares!)).toBe(varianceShares![3]);
 	});
@@ -57,13 +63,24 @@ describe('interpolated variance', () => {
 	it('does not depend on the unit of length or time, nor on the side one starts from', () => {
 		fc.assert(
 			fc.property(fc.array(fc.integer({ min: 5, max: 90 }), { minLength: 4, maxLength: 15 }), (depths) => {
-				const verticals = depths.map((d, i) => ({ distance_m: i + 1, depth_m: d / 100, velocity_ms: ((d * 7) % 50) / 100 + 0.1 }));
+				const verticals = depths.map((d, i) => ({
+					distance_m: i + 1,
+					depth_m: d / 100,
+					velocity_ms: ((d * 7) % 50) / 100 + 0.1
+				}));
 				const bank = { startDistance_m: 0, endDistance_m: depths.length + 1 };
 				const here = iveUncertainty({ edges: bank, verticals });
-				const mirrored = iveUncertainty({ edges: bank, verticals: verticals.map((v) => ({ ...v, distance_m: depths.length + 1 - v.distance_m })) });
+				const mirrored = iveUncertainty({
+					edges: bank,
+					verticals: verticals.map((v) => ({ ...v, distance_m: depths.length + 1 - v.distance_m }))
+				});
 				const scaled = iveUncertainty({
 					edges: { startDistance_m: 0, endDistance_m: 10 * (depths.length + 1) },
-					verticals: verticals.map((v) => ({ distance_m: 10 * v.distance_m, depth_m: 10 * v.depth_m, velocity_ms: 3 * v.velocity_ms }))
+					verticals: verticals.map((v) => ({
+						distance_m: 10 * v.distance_m,
+						depth_m: 10 * v.depth_m,
+						velocity_ms: 3 * v.velocity_ms
+					}))
 				});
 				expect(mirrored.expandedPercent).toBeCloseTo(here.expandedPercent!, 8);
 				expect(scaled.expandedPercent).toBeCloseTo(here.expandedPercent!, 8);
@@ -73,7 +90,13 @@ describe('interpolated variance', () => {
 });
 
 describe('the components of ISO 748', () => {
-	const components = { systematicPercent: 1, widthPercent: 0.5, depthPercent: 0.5, calibrationPercent: 1, exposurePercent: 3 };
+	const components = {
+		systematicPercent: 1,
+		widthPercent: 0.5,
+		depthPercent: 0.5,
+		calibrationPercent: 1,
+		exposurePercent: 3
+	};
 	const pointed = (n: number, points = 1) => even(n).map((v) => ({ ...v, points }));
 
 	it.each([
@@ -101,7 +124,8 @@ describe('the components of ISO 748', () => {
 	});
 
 	it('are surer with more points in each vertical', () => {
-		const at = (points: number) => isoUncertainty({ edges, verticals: pointed(15, points), ...components }).uncertaintyPercent!;
+		const at = (points: number) =>
+			isoUncertainty({ edges, verticals: pointed(15, points), ...components }).uncertaintyPercent!;
 		expect(at(5)).toBeLessThan(at(2));
 		expect(at(2)).toBeLessThan(at(1));
 		expect(at(3)).toBeLessThan(at(2)); // three points are taken as two, but their meter errors average out over three
@@ -114,11 +138,16 @@ describe('the components of ISO 748', () => {
 			expandedPercent: null
 		});
 		const still = pointed(6).map((v) => ({ ...v, velocity_ms: 0 }));
-		expect(isoUncertainty({ edges, verticals: still, ...components })).toMatchObject({ verticalsPercent: 6.9, uncertaintyPercent: null });
+		expect(isoUncertainty({ edges, verticals: still, ...components })).toMatchObject({
+			verticalsPercent: 6.9,
+			uncertaintyPercent: null
+		});
 	});
 
 	it('refuse four points, and a component below 0', () => {
 		expect(() => isoUncertainty({ edges, verticals: pointed(6, 4), ...components })).toThrow(/1, 2, 3 or 5: 4/);
-		expect(() => isoUncertainty({ edges, verticals: pointed(6), ...components, depthPercent: -1 })).toThrow(/depthPercent/);
+		expect(() => isoUncertainty({ edges, verticals: pointed(6), ...components, depthPercent: -1 })).toThrow(
+			/depthPercent/
+		);
 	});
 });

@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { iveUncertainty, meanDepthDischarge, meanSectionDischarge, midSectionDischarge, nextBestVertical, type Vertical } from '.';
+import {
+	iveUncertainty,
+	meanDepthDischarge,
+	meanSectionDischarge,
+	midSectionDischarge,
+	nextBestVertical,
+	type Vertical
+} from '.';
 
 const edges = { startDistance_m: 0, endDistance_m: 4 };
 const three: Vertical[] = [
@@ -11,13 +18,24 @@ const three: Vertical[] = [
 
 /** Sections as a crew might measure them: 1 to 25 verticals between two edges. */
 const anySection = fc
-	.array(fc.record({ gap: fc.integer({ min: 1, max: 200 }), depth_m: fc.integer({ min: 0, max: 150 }), velocity_ms: fc.integer({ min: -20, max: 200 }) }), {
-		minLength: 1,
-		maxLength: 25
-	})
+	.array(
+		fc.record({
+			gap: fc.integer({ min: 1, max: 200 }),
+			depth_m: fc.integer({ min: 0, max: 150 }),
+			velocity_ms: fc.integer({ min: -20, max: 200 })
+		}),
+		{
+			minLength: 1,
+			maxLength: 25
+		}
+	)
 	.map((steps) => {
 		let x = 0;
-		const verticals = steps.map(({ gap, depth_m, velocity_ms }) => ({ distance_m: (x += gap) / 100, depth_m: depth_m / 100, velocity_ms: velocity_ms / 100 }));
+		const verticals = steps.map(({ gap, depth_m, velocity_ms }) => ({
+			distance_m: (x += gap) / 100,
+			depth_m: depth_m / 100,
+			velocity_ms: velocity_ms / 100
+		}));
 		return { edges: { startDistance_m: 0, endDistance_m: (x + 50) / 100 }, verticals };
 	});
 
@@ -30,7 +48,10 @@ describe('mid-section', () => {
 	it('counts a steep bank by its depth and its share of the neighbour’s velocity', () => {
 		const steep = { ...edges, startDepth_m: 0.2, startVelocityFraction: 0.5 };
 		// the first half metre carries 0.5 × 0.2 × 0.15 more
-		expect(midSectionDischarge({ edges: steep, verticals: three }).discharge_m3s).toBeCloseTo(0.38 + 0.5 * 0.2 * 0.15, 12);
+		expect(midSectionDischarge({ edges: steep, verticals: three }).discharge_m3s).toBeCloseTo(
+			0.38 + 0.5 * 0.2 * 0.15,
+			12
+		);
 	});
 
 	it.each([
@@ -59,7 +80,9 @@ describe('laws', () => {
 	it('the order in which verticals are given changes nothing', () => {
 		fc.assert(
 			fc.property(anySection, fc.integer(), (section, seed) => {
-				const shuffled = [...section.verticals].sort((a, b) => Math.sin(a.distance_m * seed) - Math.sin(b.distance_m * seed));
+				const shuffled = [...section.verticals].sort(
+					(a, b) => Math.sin(a.distance_m * seed) - Math.sin(b.distance_m * seed)
+				);
 				expect(midSectionDischarge({ ...section, verticals: shuffled })).toEqual(midSectionDischarge(section));
 			})
 		);
@@ -82,7 +105,11 @@ describe('laws', () => {
 				fc.pre(verticals.length > 1);
 				const steady = verticals.map((v) => ({ ...v, velocity_ms: 0.3 }));
 				const [a, b] = [steady[k % (steady.length - 1)]!, steady[(k % (steady.length - 1)) + 1]!];
-				const halfway = { distance_m: (a.distance_m + b.distance_m) / 2, depth_m: (a.depth_m + b.depth_m) / 2, velocity_ms: 0.3 };
+				const halfway = {
+					distance_m: (a.distance_m + b.distance_m) / 2,
+					depth_m: (a.depth_m + b.depth_m) / 2,
+					velocity_ms: 0.3
+				};
 				const with_ = meanSectionDischarge({ edges: bank, verticals: [...steady, halfway] }).discharge_m3s;
 				expect(with_).toBeCloseTo(meanSectionDischarge({ edges: bank, verticals: steady }).discharge_m3s, 9);
 			})
@@ -95,7 +122,10 @@ describe('laws', () => {
 		const whole = 4 * 0.5 * 0.4;
 		expect(midSectionDischarge({ edges: walls, verticals: box }).discharge_m3s).toBeCloseTo(whole, 12);
 		expect(meanSectionDischarge({ edges: walls, verticals: box }).discharge_m3s).toBeCloseTo(whole, 12);
-		expect(meanDepthDischarge({ edges: walls, verticals: box, depthDivisor: 'n' }).discharge_m3s).toBeCloseTo(whole, 12);
+		expect(meanDepthDischarge({ edges: walls, verticals: box, depthDivisor: 'n' }).discharge_m3s).toBeCloseTo(
+			whole,
+			12
+		);
 	});
 });
 
@@ -122,7 +152,11 @@ describe('the next vertical', () => {
 		const variance = panels
 			.slice(1, -1)
 			.reduce(
-				(sum, p) => sum + (p.discharge_m3s * 0.005) ** 2 + (p.width_m * (p.discharge_m3s / p.area_m2) * depthSd_m!) ** 2 + (p.area_m2 * velocitySd_ms!) ** 2,
+				(sum, p) =>
+					sum +
+					(p.discharge_m3s * 0.005) ** 2 +
+					(p.width_m * (p.discharge_m3s / p.area_m2) * depthSd_m!) ** 2 +
+					(p.area_m2 * velocitySd_ms!) ** 2,
 				0
 			);
 		expect(next.thenPercent).toBeCloseTo(200 * Math.sqrt(0.01 ** 2 + variance / discharge_m3s ** 2), 9);

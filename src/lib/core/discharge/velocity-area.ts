@@ -28,7 +28,14 @@ export function midSectionDischarge(section: Section): Gauging<MidPanel> {
 	const panels = b.map((distance_m, i) => {
 		const width_m = (b[Math.min(i + 1, last)]! - b[Math.max(i - 1, 0)]!) / 2;
 		const [depth_m, velocity_ms] = [d[i]!, v[i]!];
-		return { distance_m, width_m, depth_m, velocity_ms, area_m2: width_m * depth_m, discharge_m3s: panelStep({ width_m, depth_m, velocity_ms }).number };
+		return {
+			distance_m,
+			width_m,
+			depth_m,
+			velocity_ms,
+			area_m2: width_m * depth_m,
+			discharge_m3s: panelStep({ width_m, depth_m, velocity_ms }).number
+		};
 	});
 	return gauging(b[last]! - b[0]!, panels);
 }
@@ -37,12 +44,20 @@ export function midSectionDischarge(section: Section): Gauging<MidPanel> {
  * Discharge by the mean-section method: between two stations runs the mean of their depths and velocities.
  * ISO 748:2007. RangeError where the section is not one.
  */
-export function meanSectionDischarge(section: Section): Gauging<Panel & { fromDistance_m: number; toDistance_m: number }> {
+export function meanSectionDischarge(
+	section: Section
+): Gauging<Panel & { fromDistance_m: number; toDistance_m: number }> {
 	const { b, d, v } = stations(section);
 	const panels = b.slice(1).map((toDistance_m, i) => {
 		const width_m = toDistance_m - b[i]!;
 		const area_m2 = (width_m * (d[i]! + d[i + 1]!)) / 2;
-		return { fromDistance_m: b[i]!, toDistance_m, width_m, area_m2, discharge_m3s: (area_m2 * (v[i]! + v[i + 1]!)) / 2 };
+		return {
+			fromDistance_m: b[i]!,
+			toDistance_m,
+			width_m,
+			area_m2,
+			discharge_m3s: (area_m2 * (v[i]! + v[i + 1]!)) / 2
+		};
 	});
 	return gauging(b.at(-1)! - b[0]!, panels);
 }
@@ -52,7 +67,8 @@ export function meanSectionDischarge(section: Section): Gauging<Panel & { fromDi
  * dry edges as one more, by one more. Edge depths and fractions are not used. RangeError as above or on another divisor.
  */
 export function meanDepthDischarge({ edges, verticals, depthDivisor }: Section & { depthDivisor: 'n' | 'nPlusOne' }) {
-	if (depthDivisor !== 'n' && depthDivisor !== 'nPlusOne') throw new RangeError(`depthDivisor must be n or nPlusOne: ${String(depthDivisor)}`);
+	if (depthDivisor !== 'n' && depthDivisor !== 'nPlusOne')
+		throw new RangeError(`depthDivisor must be n or nPlusOne: ${String(depthDivisor)}`);
 	const { b, d, v } = stations({ edges, verticals });
 	const n = verticals.length;
 	const width = minus(given(b.at(-1)!, 'm'), given(b[0]!, 'm'));

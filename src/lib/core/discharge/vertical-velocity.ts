@@ -18,7 +18,8 @@ export interface PointReadings {
  * Negative readings count. RangeError when a reading the school needs is missing, or the school is unknown.
  */
 export function verticalVelocity(readings: PointReadings): { velocity_ms: number; points: number } {
-	const at = (place: '02' | '06' | '08' | 'Surface' | 'Bed') => finite(`velocity${place}_ms`, readings[`velocity${place}_ms`]);
+	const at = (place: '02' | '06' | '08' | 'Surface' | 'Bed') =>
+		finite(`velocity${place}_ms`, readings[`velocity${place}_ms`]);
 	switch (readings.method) {
 		case 'onePoint':
 			return { velocity_ms: at('06'), points: 1 };

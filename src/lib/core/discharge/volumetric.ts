@@ -5,7 +5,10 @@ import { standardDeviation } from '../statistics';
 export function volumetricDischarge({ fills }: { fills: readonly { volume_L: number; time_s: number }[] }) {
 	const steps = listOf('fills', fills, (place, fill) => {
 		const { volume_L, time_s } = (fill ?? {}) as { volume_L?: number; time_s?: number };
-		return over(over(given(atLeast(`${place}.volume_L`, volume_L, 0), 'L'), given(1000)), given(positive(`${place}.time_s`, time_s), 's'));
+		return over(
+			over(given(atLeast(`${place}.volume_L`, volume_L, 0), 'L'), given(1000)),
+			given(positive(`${place}.time_s`, time_s), 's')
+		);
 	});
 	if (steps.length === 0) throw new RangeError('a bucket gauging needs at least one fill');
 	const step = meanOf(steps as [Step, ...Step[]]);

@@ -1,9 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { floatDischarge, flumeDischarge, load, sectionArea, verticalVelocity, volumetricDischarge, type PointReadings } from '.';
+import {
+	floatDischarge,
+	flumeDischarge,
+	load,
+	sectionArea,
+	verticalVelocity,
+	volumetricDischarge,
+	type PointReadings
+} from '.';
 
 describe('velocity in a vertical', () => {
-	const all = { velocitySurface_ms: 0.6, velocity02_ms: 0.5, velocity06_ms: 0.4, velocity08_ms: 0.3, velocityBed_ms: 0.1 };
+	const all = {
+		velocitySurface_ms: 0.6,
+		velocity02_ms: 0.5,
+		velocity06_ms: 0.4,
+		velocity08_ms: 0.3,
+		velocityBed_ms: 0.1
+	};
 
 	// ISO 748:2007, 7.1.5, worked by hand
 	it.each<[PointReadings['method'], number, number]>([
@@ -18,7 +32,9 @@ describe('velocity in a vertical', () => {
 
 	it('of a school whose reading is missing is refused, by name', () => {
 		expect(() => verticalVelocity({ method: 'twoPoint', velocity02_ms: 0.3 })).toThrow(/velocity08_ms/);
-		expect(() => verticalVelocity({ method: 'sixPoint' as never, ...all })).toThrow(/onePoint, twoPoint, threePoint, fivePoint, surface: sixPoint/);
+		expect(() => verticalVelocity({ method: 'sixPoint' as never, ...all })).toThrow(
+			/onePoint, twoPoint, threePoint, fivePoint, surface: sixPoint/
+		);
 	});
 
 	it('may run backwards, and takes the program’s coefficient', () => {
@@ -35,7 +51,14 @@ describe('a surveyed section', () => {
 				{ distance_m: 0, depth_m: 0.5 }
 			]
 		});
-		expect(box).toEqual({ area_m2: 1, width_m: 2, meanDepth_m: 0.5, maxDepth_m: 0.5, wettedPerimeter_m: 3, hydraulicRadius_m: 1 / 3 });
+		expect(box).toEqual({
+			area_m2: 1,
+			width_m: 2,
+			meanDepth_m: 0.5,
+			maxDepth_m: 0.5,
+			wettedPerimeter_m: 3,
+			hydraulicRadius_m: 1 / 3
+		});
 	});
 
 	it('of a triangle has half the box, and its two slopes wet', () => {
@@ -51,12 +74,19 @@ describe('a surveyed section', () => {
 
 	it('keeps its area when a station is added on the straight bed between two', () => {
 		fc.assert(
-			fc.property(fc.array(fc.integer({ min: 0, max: 200 }), { minLength: 2, maxLength: 12 }), fc.nat(), (depths, k) => {
-				const stations = depths.map((d, i) => ({ distance_m: i, depth_m: d / 100 }));
-				const i = k % (stations.length - 1);
-				const added = { distance_m: i + 0.5, depth_m: (stations[i]!.depth_m + stations[i + 1]!.depth_m) / 2 };
-				expect(sectionArea({ stations: [...stations, added] }).area_m2).toBeCloseTo(sectionArea({ stations }).area_m2, 9);
-			})
+			fc.property(
+				fc.array(fc.integer({ min: 0, max: 200 }), { minLength: 2, maxLength: 12 }),
+				fc.nat(),
+				(depths, k) => {
+					const stations = depths.map((d, i) => ({ distance_m: i, depth_m: d / 100 }));
+					const i = k % (stations.length - 1);
+					const added = { distance_m: i + 0.5, depth_m: (stations[i]!.depth_m + stations[i + 1]!.depth_m) / 2 };
+					expect(sectionArea({ stations: [...stations, added] }).area_m2).toBeCloseTo(
+						sectionArea({ stations }).area_m2,
+						9
+					);
+				}
+			)
 		);
 	});
 
@@ -107,7 +137,11 @@ describe('a flume', () => {
 		['at the ends of its range', 0.3, 0.1, [], true],
 		['over its range and held back', 0.4, 0.3, ['submerged', 'aboveRange'], false]
 	])('%s', (_, head_m, tailDepth_m, reasons, valid) => {
-		expect(flumeDischarge({ ...rating, head_m, tailDepth_m })).toMatchObject({ reasons, valid, discharge_m3s: expect.closeTo(0.4 * head_m ** 1.5, 12) });
+		expect(flumeDischarge({ ...rating, head_m, tailDepth_m })).toMatchObject({
+			reasons,
+			valid,
+			discharge_m3s: expect.closeTo(0.4 * head_m ** 1.5, 12)
+		});
 	});
 
 	it('without a tail, or dry, has no submergence to speak of', () => {
@@ -141,7 +175,10 @@ describe('a bucket', () => {
 	});
 
 	it('filled once, or never, says no more than it knows', () => {
-		expect(volumetricDischarge({ fills: [{ volume_L: 10, time_s: 5 }] })).toMatchObject({ sd_m3s: null, coefficientOfVariationPercent: null });
+		expect(volumetricDischarge({ fills: [{ volume_L: 10, time_s: 5 }] })).toMatchObject({
+			sd_m3s: null,
+			coefficientOfVariationPercent: null
+		});
 		expect(
 			volumetricDischarge({
 				fills: [
@@ -157,7 +194,10 @@ describe('a bucket', () => {
 
 describe('a load', () => {
 	it('is 86.4 × concentration × discharge, and stays a limit where the concentration is one', () => {
-		expect(load({ concentration_mgL: 2, discharge_m3s: 0.5 })).toMatchObject({ load_kgDay: expect.closeTo(86.4, 12), qualifier: null });
+		expect(load({ concentration_mgL: 2, discharge_m3s: 0.5 })).toMatchObject({
+			load_kgDay: expect.closeTo(86.4, 12),
+			qualifier: null
+		});
 		expect(load({ concentration_mgL: 2, discharge_m3s: 0.5, qualifier: '<' }).qualifier).toBe('<');
 		expect(() => load({ concentration_mgL: -1, discharge_m3s: 0.5 })).toThrow(/concentration_mgL/);
 	});

@@ -19,7 +19,12 @@ export const trialOf = (arrival: Sheet['arrival']): Water => ({
 const EVERYWHERE = ['storm', 'ice', 'alone'] as const;
 
 /** What the arrival says about being there: over the card's limit, a life jacket asked for, alone, nobody who waits, in spite of a danger, or nothing sampled. */
-export function arrivalFlags(sheet: Sheet, card: MethodCard, gaugings: readonly GaugingView[], { site }: Context): Flag[] {
+export function arrivalFlags(
+	sheet: Sheet,
+	card: MethodCard,
+	gaugings: readonly GaugingView[],
+	{ site }: Context
+): Flag[] {
 	const { arrival, opening } = sheet;
 	if (!arrival) return [];
 	const flags: Flag[] = [];
@@ -37,16 +42,25 @@ export function arrivalFlags(sheet: Sheet, card: MethodCard, gaugings: readonly 
 	if (standing === 'lifeJacket' && card.wading.school === 'depth-only')
 		flags.push({ ...at, code: 'life-jacket', evidence: { depth_m: depth_m ?? 0, limit_m: card.wading.lifeJacket_m } });
 	if (arrival.access === undefined) return flags;
-	if (arrival.access === 'leave') return [...flags, { ...at, code: 'not-sampled', evidence: { reason: arrival.reason ?? '' } }];
-	if (isWading && standing === 'unknown') flags.push({ ...at, code: 'waded-untried', evidence: { limit: sayLimit(rule) } });
+	if (arrival.access === 'leave')
+		return [...flags, { ...at, code: 'not-sampled', evidence: { reason: arrival.reason ?? '' } }];
+	if (isWading && standing === 'unknown')
+		flags.push({ ...at, code: 'waded-untried', evidence: { limit: sayLimit(rule) } });
 	const crew = Object.keys(arrival.crew ?? {}).length;
 	if (crew === 0) flags.push({ ...at, code: 'nobody-named', evidence: {} });
 	if (crew === 1) flags.push({ ...at, code: 'alone', evidence: {} });
 	if (opening?.isOnPaper !== true && sheet.leaving?.at === undefined && arrival.waiting?.who === undefined)
 		flags.push({ ...at, code: 'nobody-waits', evidence: {} });
-	const dangers = Object.entries(dangerWords).flatMap(([danger, word]) => (arrival.dangers?.[danger as keyof typeof dangerWords] ? [{ danger, word }] : []));
+	const dangers = Object.entries(dangerWords).flatMap(([danger, word]) =>
+		arrival.dangers?.[danger as keyof typeof dangerWords] ? [{ danger, word }] : []
+	);
 	const counted = isWading ? dangers : dangers.filter((d) => (EVERYWHERE as readonly string[]).includes(d.danger));
-	if (counted.length) flags.push({ ...at, code: 'in-spite-of-danger', evidence: { isWading, dangers: counted.map((d) => d.word).join(', ') } });
+	if (counted.length)
+		flags.push({
+			...at,
+			code: 'in-spite-of-danger',
+			evidence: { isWading, dangers: counted.map((d) => d.word).join(', ') }
+		});
 	if (isWading) flags.push(...overAtVerticals(gaugings, rule), ...coldWater(sheet));
 	return flags;
 }
@@ -54,7 +68,10 @@ export function arrivalFlags(sheet: Sheet, card: MethodCard, gaugings: readonly 
 /** The water where somebody stood to gauge it, held against the same limit as the edge. */
 function overAtVerticals(gaugings: readonly GaugingView[], rule: ReturnType<typeof wadingRuleAt>): Flag[] {
 	return gaugings.flatMap(({ id, verticals }): Flag[] => {
-		const over = verticals.filter((v) => wadingStanding({ depth_m: v.depth_m ?? undefined, velocity_m_s: v.velocity_m_s ?? undefined }, rule) === 'over');
+		const over = verticals.filter(
+			(v) =>
+				wadingStanding({ depth_m: v.depth_m ?? undefined, velocity_m_s: v.velocity_m_s ?? undefined }, rule) === 'over'
+		);
 		const first = over[0];
 		if (!first) return [];
 		const evidence = {
@@ -71,10 +88,19 @@ function overAtVerticals(gaugings: readonly GaugingView[], rule: ReturnType<type
 /** Said while they are there: of a visit that is over it says nothing. */
 function coldWater({ readings, leaving }: Sheet): Flag[] {
 	if (leaving?.at !== undefined) return [];
-	const read = Object.values(readings?.['water-temperature'] ?? {}).flatMap((f) => (f ? [amount(figureIn(f, 'degC')).number] : []));
+	const read = Object.values(readings?.['water-temperature'] ?? {}).flatMap((f) =>
+		f ? [amount(figureIn(f, 'degC')).number] : []
+	);
 	const [coldest_C] = read.sort((a, b) => a - b);
 	if (coldest_C === undefined || coldest_C >= COLD_WATER_C) return [];
-	return [{ code: 'cold-water', path: 'arrival', parameter: null, evidence: { temperature_C: coldest_C, limit_C: COLD_WATER_C } }];
+	return [
+		{
+			code: 'cold-water',
+			path: 'arrival',
+			parameter: null,
+			evidence: { temperature_C: coldest_C, limit_C: COLD_WATER_C }
+		}
+	];
 }
 
 /** What the conditions say that cannot wait, or cannot be. */
@@ -93,7 +119,8 @@ export function conditionFlags({ conditions }: Sheet, { reportTo }: Context): Fl
 		seen('foam').includes('soapy') ? 'soapy foam' : ''
 	].filter(Boolean);
 	// each sign alone may be chance, so its smell or two of the others are asked for
-	if (signs.includes('the smell') || signs.length >= 2) flags.push({ ...at, code: 'sewage-signs', evidence: { signs: signs.join(', '), to: reportTo ?? '' } });
+	if (signs.includes('the smell') || signs.length >= 2)
+		flags.push({ ...at, code: 'sewage-signs', evidence: { signs: signs.join(', '), to: reportTo ?? '' } });
 	const now = [
 		seen('fish').includes('many') ? 'more than five dead fish' : '',
 		seen('sheen').includes('closes') ? 'a film that closes again, as oil does' : '',

@@ -17,14 +17,21 @@ function see(lines: Record<string, unknown>, card: MethodCard = streamVisit, mor
 }
 const flagOf = (outcome: ReturnType<typeof see>, code: string) => outcome.flags.find((f) => f.code === code);
 const plate = (id: string, more: Record<string, unknown>) =>
-	Object.fromEntries(Object.entries({ bottle: 'b', volume_mL: 3, pouredAt: iso(4), ...more }).map(([key, value]) => [`plates/${id}/${key}`, value]));
+	Object.fromEntries(
+		Object.entries({ bottle: 'b', volume_mL: 3, pouredAt: iso(4), ...more }).map(([key, value]) => [
+			`plates/${id}/${key}`,
+			value
+		])
+	);
 
 describe('plates', () => {
 	const bottle = { 'bottles/b/kind': 'bacteria', 'bottles/b/label': 'TE-B', 'bottles/b/filledAt': iso(0) };
 
 	it('run a clock from pouring to reading, in place of the bottle’s', () => {
 		const { clocks } = see({ ...bottle, ...plate('1', {}) });
-		expect(clocks).toMatchObject([{ kind: 'incubation', start_ms: start + 4 * HOUR, due_ms: start + 52 * HOUR, last_ms: start + 76 * HOUR }]);
+		expect(clocks).toMatchObject([
+			{ kind: 'incubation', start_ms: start + 4 * HOUR, due_ms: start + 52 * HOUR, last_ms: start + 76 * HOUR }
+		]);
 		expect(see({ ...bottle, ...plate('1', { readAt: iso(54), state: 'counted', count: 24 }) }).clocks).toEqual([]);
 	});
 
@@ -50,7 +57,11 @@ describe('plates', () => {
 	});
 
 	it('of a batch whose blank grew give no figure', () => {
-		const lines = { ...bottle, ...plate('1', { readAt: iso(54), state: 'counted', count: 24 }), ...plate('0', { isBlank: true, state: 'counted', count: 3 }) };
+		const lines = {
+			...bottle,
+			...plate('1', { readAt: iso(54), state: 'counted', count: 24 }),
+			...plate('0', { isBlank: true, state: 'counted', count: 3 })
+		};
 		expect(see(lines).results).toEqual([]);
 		expect(see({ ...lines, 'plates/0/count': 0 }).results).toHaveLength(1);
 	});
@@ -78,7 +89,12 @@ describe('plates', () => {
 
 	it('follow the card’s own numbers', () => {
 		const card: MethodCard = { ...streamVisit, limits: { plateReadable_h: 24, plateTooOld_h: 48 } };
-		expect(flagOf(see({ ...bottle, ...plate('1', { readAt: iso(30), state: 'counted', count: 24 }) }, card), 'plate-too-early')).toBeUndefined();
+		expect(
+			flagOf(
+				see({ ...bottle, ...plate('1', { readAt: iso(30), state: 'counted', count: 24 }) }, card),
+				'plate-too-early'
+			)
+		).toBeUndefined();
 	});
 });
 
@@ -94,7 +110,9 @@ describe('duplicates and blanks', () => {
 			'bottles/d/duplicateOf': 'a',
 			'bottles/d/results/nitrite': nitrite(0.16)
 		});
-		expect(flagOf(outcome, 'duplicates-apart')).toMatchObject({ evidence: { apart_percent: expect.closeTo(46.15, 1), limit_percent: 20 } });
+		expect(flagOf(outcome, 'duplicates-apart')).toMatchObject({
+			evidence: { apart_percent: expect.closeTo(46.15, 1), limit_percent: 20 }
+		});
 		expect(outcome.results).toMatchObject([{ parameter: 'nitrite', figure: { value: 0.1 } }]);
 	});
 
@@ -110,22 +128,37 @@ describe('duplicates and blanks', () => {
 
 	it('without a partner, or not clean, are said to be so', () => {
 		expect(flagOf(see({ 'bottles/d/role': 'duplicate', 'bottles/d/label': 'D' }), 'duplicate-alone')).toBeDefined();
-		const dirty = see({ 'bottles/k/role': 'blank', 'bottles/k/label': 'K', 'bottles/k/results/nitrite': nitrite(0.02) });
+		const dirty = see({
+			'bottles/k/role': 'blank',
+			'bottles/k/label': 'K',
+			'bottles/k/results/nitrite': nitrite(0.02)
+		});
 		expect(flagSentence(flagOf(dirty, 'blank-not-clean')!)).toContain('0.02 mg/L as N');
 		expect(dirty.results).toEqual([]);
-		expect(see({ 'bottles/k/role': 'blank', 'bottles/k/results/nitrite': { below: 0.01, unit: 'mg_L_N' } }).flags).toEqual([]);
+		expect(
+			see({ 'bottles/k/role': 'blank', 'bottles/k/results/nitrite': { below: 0.01, unit: 'mg_L_N' } }).flags
+		).toEqual([]);
 	});
 });
 
 describe('titrations', () => {
 	it('give oxygen where no meter did, known to half a drop', () => {
-		const { results } = see({ 'titrations/1/drops': 9, 'titrations/1/mgLPerDrop': 1, 'titrations/2/drops': 10, 'titrations/2/mgLPerDrop': 1 });
+		const { results } = see({
+			'titrations/1/drops': 9,
+			'titrations/1/mgLPerDrop': 1,
+			'titrations/2/drops': 10,
+			'titrations/2/mgLPerDrop': 1
+		});
 		expect(results).toMatchObject([{ parameter: 'dissolved-oxygen', figure: { value: 9 }, readings: 2 }]);
 		// two bottles, half a mg/L from their mean each: 0.25; a drop of 1 mg/L, uniform: 1/24. Widened, for two know their spread badly
 		const least = 2 * Math.sqrt(0.25 + 1 / 24);
 		expect(results[0]!.uncertainty).toBeGreaterThan(1.5 * least);
 		expect(results[0]!.uncertainty).toBeLessThan(7 * least); // t of one degree of freedom is 13.97
-		const metered = see({ 'titrations/1/drops': 9, 'titrations/1/mgLPerDrop': 1, 'readings/dissolved-oxygen/left': { value: 8, unit: 'mg_L' } });
+		const metered = see({
+			'titrations/1/drops': 9,
+			'titrations/1/mgLPerDrop': 1,
+			'readings/dissolved-oxygen/left': { value: 8, unit: 'mg_L' }
+		});
 		expect(metered.results).toMatchObject([{ figure: { value: 8 } }]);
 	});
 
@@ -153,14 +186,20 @@ describe('flow without a meter', () => {
 	});
 
 	it('by a bucket', () => {
-		const { results, steps } = see({ 'gaugings/b/method': 'bucket', 'gaugings/b/fills/1/volume_L': 10, 'gaugings/b/fills/1/time_s': 8 });
+		const { results, steps } = see({
+			'gaugings/b/method': 'bucket',
+			'gaugings/b/fills/1/volume_L': 10,
+			'gaugings/b/fills/1/time_s': 8
+		});
 		expect(amount(results[0]!.figure).number).toBeCloseTo(0.00125, 12);
 		expect(steps.find((s) => s.id === 'flow')!.state).toBe('tied');
 	});
 
 	const rated: MethodCard = {
 		...streamVisit,
-		limits: { flume: { coefficient: 0.5, exponent: 1.5, submergenceLimit: 0.5, minimumHead_m: 0.02, maximumHead_m: 0.2 } }
+		limits: {
+			flume: { coefficient: 0.5, exponent: 1.5, submergenceLimit: 0.5, minimumHead_m: 0.02, maximumHead_m: 0.2 }
+		}
 	};
 	const flume = (head_m: number, tailDepth_m: number) => ({
 		'gaugings/t/method': 'flume',
@@ -194,7 +233,10 @@ describe('a section read in feet', () => {
 	it('is kept as it was read and worked out in metres', () => {
 		const feet = (value: number) => ({ value, unit: 'ft' });
 		const speed = (value: number) => ({ value, unit: 'ft_s' });
-		const lines: Record<string, unknown> = { 'gaugings/main/edges/startDistance_m': feet(0), 'gaugings/main/edges/endDistance_m': feet(8) };
+		const lines: Record<string, unknown> = {
+			'gaugings/main/edges/startDistance_m': feet(0),
+			'gaugings/main/edges/endDistance_m': feet(8)
+		};
 		for (const [i, [x, d, v]] of (
 			[
 				[2, 1, 1.5],
@@ -259,7 +301,9 @@ describe('slips', () => {
 
 	it('are not looked for in a limit, which says where a method ends', () => {
 		const usual = { nitrite: { low: 0.2, high: 0.9, visits: 30 } };
-		const outcome = see({ 'readings/nitrite/strip': { below: 0.05, unit: 'mg_L_N' } }, streamVisit, { site: { elevation_m: 200, usual } });
+		const outcome = see({ 'readings/nitrite/strip': { below: 0.05, unit: 'mg_L_N' } }, streamVisit, {
+			site: { elevation_m: 200, usual }
+		});
 		expect(flagOf(outcome, 'unit-slip')).toBeUndefined();
 	});
 
@@ -282,6 +326,11 @@ describe('slips', () => {
 		);
 		lines['gaugings/main/verticals/v2/depth_m'] = 3.2;
 		const flags = see(lines).flags.filter((f) => f.code === 'unit-slip');
-		expect(flags).toMatchObject([{ path: 'gaugings/main/verticals/v2', evidence: { instead: '0.32 m', slip: expect.stringMatching(/to the left/) } }]);
+		expect(flags).toMatchObject([
+			{
+				path: 'gaugings/main/verticals/v2',
+				evidence: { instead: '0.32 m', slip: expect.stringMatching(/to the left/) }
+			}
+		]);
 	});
 });

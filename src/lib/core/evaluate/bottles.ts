@@ -12,15 +12,30 @@ type BottleStep = Extract<MethodCard['steps'][number], { tool: 'bottle' }>;
 const MINUTE_ms = 60_000;
 
 /** The clocks of filled bottles, doubts about how they were held, and what the lab found in them. */
-export function bottleFindings(sheet: Sheet, card: MethodCard, context: Context): { findings: Finding[]; flags: Flag[]; clocks: RunningClock[] } {
+export function bottleFindings(
+	sheet: Sheet,
+	card: MethodCard,
+	context: Context
+): { findings: Finding[]; flags: Flag[]; clocks: RunningClock[] } {
 	const all = Object.entries(sheet.bottles ?? {}).map(([id, bottle]) => {
-		const step = card.steps.find((s): s is BottleStep => s.tool === 'bottle' && (s.bottle.id === id || id.startsWith(`${s.bottle.id}-`)));
-		const held = bottle.kind === 'bacteria' ? heldBacteria(id, bottle, sheet, card, context) : heldNutrients(id, bottle, step);
+		const step = card.steps.find(
+			(s): s is BottleStep => s.tool === 'bottle' && (s.bottle.id === id || id.startsWith(`${s.bottle.id}-`))
+		);
+		const held =
+			bottle.kind === 'bacteria' ? heldBacteria(id, bottle, sheet, card, context) : heldNutrients(id, bottle, step);
 		// a blank says nothing of the stream, and a duplicate stands beside its partner
 		const isRoutine = bottle.role === undefined || bottle.role === 'routine';
-		return { ...held, flags: [...held.flags, ...otherwiseKept(id, bottle, step)], findings: isRoutine ? labFindings(id, bottle) : [] };
+		return {
+			...held,
+			flags: [...held.flags, ...otherwiseKept(id, bottle, step)],
+			findings: isRoutine ? labFindings(id, bottle) : []
+		};
 	});
-	return { findings: all.flatMap((b) => b.findings), flags: all.flatMap((b) => b.flags), clocks: all.flatMap((b) => b.clocks) };
+	return {
+		findings: all.flatMap((b) => b.findings),
+		flags: all.flatMap((b) => b.flags),
+		clocks: all.flatMap((b) => b.clocks)
+	};
 }
 
 function labFindings(id: string, bottle: BottleSheet): Finding[] {
@@ -56,26 +71,43 @@ function heldBacteria(id: string, bottle: BottleSheet, sheet: Sheet, card: Metho
 	const { plated_ms, isSure, isKnown } = platedAt(id, bottle, sheet, context);
 	const flags: Flag[] = [];
 	const held_h = plated_ms === null ? null : heldFor_h(filled_ms, plated_ms);
-	if (held_h !== null && held_h > limit_h) flags.push({ ...at, code: 'held-too-long', evidence: { label, held_h, limit_h } });
+	if (held_h !== null && held_h > limit_h)
+		flags.push({ ...at, code: 'held-too-long', evidence: { label, held_h, limit_h } });
 	else if (isKnown && !isSure) flags.push({ ...at, code: 'plating-unsaid', evidence: { label, limit_h } });
 	const isRunningOut = !isKnown && context.now_ms > holdingTime(filled_ms, limit_h).last_ms;
 	if (isRunningOut) flags.push({ ...at, code: 'plating-unsaid', evidence: { label, limit_h } });
-	const warmUntil_ms = bottle.onIceAt === undefined ? (plated_ms ?? (bottle.results === undefined ? context.now_ms : null)) : Date.parse(bottle.onIceAt);
+	const warmUntil_ms =
+		bottle.onIceAt === undefined
+			? (plated_ms ?? (bottle.results === undefined ? context.now_ms : null))
+			: Date.parse(bottle.onIceAt);
 	const warm_h = warmUntil_ms === null ? 0 : heldFor_h(filled_ms, warmUntil_ms);
-	if (warm_h > card.holding.withoutIce_h) flags.push({ ...at, code: 'not-on-ice', evidence: { label, after_h: warm_h } });
+	if (warm_h > card.holding.withoutIce_h)
+		flags.push({ ...at, code: 'not-on-ice', evidence: { label, after_h: warm_h } });
 	if (isKnown) return { flags, clocks: [] };
 	const { due_ms, last_ms, ...deadline } = labDeadline(filled_ms, limit_h, context.trip ?? null);
-	return { flags, clocks: [{ id: at.path, kind: 'bacteria-holding', label, start_ms: filled_ms, due_ms, last_ms, deadline }] };
+	return {
+		flags,
+		clocks: [{ id: at.path, kind: 'bacteria-holding', label, start_ms: filled_ms, due_ms, last_ms, deadline }]
+	};
 }
 
 /** When the last plate was poured, as far as anybody said. `isKnown`: the bottle is out of the crew's hands; `isSure`: it was in time or not for sure. */
-function platedAt(id: string, bottle: BottleSheet, { plates }: Sheet, { trip }: Context): { plated_ms: number | null; isSure: boolean; isKnown: boolean } {
-	const poured = Object.values(plates ?? {}).flatMap((p) => (p.bottle === id && p.pouredAt !== undefined ? [Date.parse(p.pouredAt)] : []));
+function platedAt(
+	id: string,
+	bottle: BottleSheet,
+	{ plates }: Sheet,
+	{ trip }: Context
+): { plated_ms: number | null; isSure: boolean; isKnown: boolean } {
+	const poured = Object.values(plates ?? {}).flatMap((p) =>
+		p.bottle === id && p.pouredAt !== undefined ? [Date.parse(p.pouredAt)] : []
+	);
 	const said = bottle.platedAt === undefined ? poured : [...poured, Date.parse(bottle.platedAt)];
 	if (said.length > 0) return { plated_ms: Math.max(...said), isSure: true, isKnown: true };
 	if (bottle.atLabAt !== undefined) {
 		const door_ms = Date.parse(bottle.atLabAt);
-		return trip ? { plated_ms: door_ms + trip.bench_min * MINUTE_ms, isSure: true, isKnown: true } : { plated_ms: door_ms, isSure: false, isKnown: true };
+		return trip
+			? { plated_ms: door_ms + trip.bench_min * MINUTE_ms, isSure: true, isKnown: true }
+			: { plated_ms: door_ms, isSure: false, isKnown: true };
 	}
 	return { plated_ms: null, isSure: false, isKnown: Object.keys(bottle.results ?? {}).length > 0 };
 }
@@ -90,7 +122,10 @@ function heldNutrients(id: string, bottle: BottleSheet, step: BottleStep | undef
 	if (bottle.atLabAt !== undefined) {
 		const held_h = heldFor_h(start_ms, Date.parse(bottle.atLabAt));
 		return {
-			flags: held_h > limit_h ? [{ code: 'held-too-long', path: `bottles/${id}`, parameter: null, evidence: { label, held_h, limit_h } }] : [],
+			flags:
+				held_h > limit_h
+					? [{ code: 'held-too-long', path: `bottles/${id}`, parameter: null, evidence: { label, held_h, limit_h } }]
+					: [],
 			clocks: []
 		};
 	}
@@ -102,15 +137,26 @@ function heldNutrients(id: string, bottle: BottleSheet, step: BottleStep | undef
 function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep | undefined): Flag[] {
 	const label = bottle.label ?? id;
 	const path = `bottles/${id}`;
-	const preserved = bottle.preservedWith ?? (bottle.preservedAt === undefined ? null : (step?.bottle.preserved ?? null));
+	const preserved =
+		bottle.preservedWith ?? (bottle.preservedAt === undefined ? null : (step?.bottle.preserved ?? null));
 	return (Object.keys(bottle.results ?? {}) as ParameterCode[]).flatMap((parameter): Flag[] => {
 		const name = parameters[parameter].name;
 		const because = whyNotFrom(parameter, preserved);
 		if (because !== null)
-			return [{ code: 'not-from-this-bottle', path, parameter, evidence: { label, parameter: name, with: preserved ?? 'nothing', because } }];
+			return [
+				{
+					code: 'not-from-this-bottle',
+					path,
+					parameter,
+					evidence: { label, parameter: name, with: preserved ?? 'nothing', because }
+				}
+			];
 		const within_min = analysisRules[parameter]?.filteredWithin_min;
 		if (within_min === undefined || bottle.filledAt === undefined) return [];
-		const after_min = bottle.filteredAt === undefined ? null : (Date.parse(bottle.filteredAt) - Date.parse(bottle.filledAt)) / MINUTE_ms;
+		const after_min =
+			bottle.filteredAt === undefined
+				? null
+				: (Date.parse(bottle.filteredAt) - Date.parse(bottle.filledAt)) / MINUTE_ms;
 		if (after_min !== null && after_min <= within_min) return [];
 		return [{ code: 'not-filtered', path, parameter, evidence: { label, parameter: name, after_min, within_min } }];
 	});

@@ -34,7 +34,8 @@ export function comparedFlags(determinations: readonly Result[], card: Pick<Meth
 /** Put in the place of an uncertainty that nobody knows, as a share of the figure; it is said wherever it decides. */
 const UNKNOWN_SHARE = 0.1;
 
-const isUnsure = ({ figure, uncertainty, limits }: Result) => uncertainty === null && limits === null && amount(figure).qualifier === null;
+const isUnsure = ({ figure, uncertainty, limits }: Result) =>
+	uncertainty === null && limits === null && amount(figure).qualifier === null;
 const halfWidth = ({ figure, uncertainty }: Result) => uncertainty ?? UNKNOWN_SHARE * Math.abs(amount(figure).number);
 
 /** From where to where a figure may lie: within its limits or its uncertainty; a limit of detection bounds it on one side. */

@@ -5,7 +5,10 @@ import type { ParameterCode } from '../quantity';
 export interface InstrumentFacts {
 	code: string;
 	measures: Partial<
-		Record<ParameterCode | 'velocity', { low: number; high: number; resolution?: number; accuracy?: number; stall?: number; calibrationDays?: number }>
+		Record<
+			ParameterCode | 'velocity',
+			{ low: number; high: number; resolution?: number; accuracy?: number; stall?: number; calibrationDays?: number }
+		>
 	>;
 	/** Last calibration by parameter, ISO instants. */
 	calibratedAt: Partial<Record<ParameterCode | 'velocity', string>>;
@@ -45,5 +48,8 @@ export interface Context {
 }
 
 /** An instrument by its code; undefined where the program has none of that code, whatever the word. */
-export const instrumentOf = (instruments: Context['instruments'], code: string | undefined): InstrumentFacts | undefined =>
+export const instrumentOf = (
+	instruments: Context['instruments'],
+	code: string | undefined
+): InstrumentFacts | undefined =>
 	code !== undefined && Object.hasOwn(instruments, code) ? instruments[code] : undefined;

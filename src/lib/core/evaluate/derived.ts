@@ -1,7 +1,16 @@
 import { rangeOfTube, turbidityFromTube } from '../clarity';
 import { practicalSalinity, specificConductance } from '../conductivity';
 import { dissolvedOxygenSaturation, percentSaturation, pressureFromElevation } from '../oxygen';
-import { amount, certain, exactly, follows, measured, withQualifier, type Measured, type ParameterCode } from '../quantity';
+import {
+	amount,
+	certain,
+	exactly,
+	follows,
+	measured,
+	withQualifier,
+	type Measured,
+	type ParameterCode
+} from '../quantity';
 import type { MethodCard } from '../method';
 import type { Sheet } from '../logbook';
 import type { Flag } from '../quality';
@@ -26,7 +35,12 @@ interface Known {
 }
 
 /** Figures that follow from the readings: oxygen as a share of what the water holds, conductivity at 25 °C, salinity, turbidity. */
-export function derivedFindings(readings: readonly Finding[], sheet: Sheet, card: MethodCard, context: Context): { findings: Finding[]; flags: Flag[] } {
+export function derivedFindings(
+	readings: readonly Finding[],
+	sheet: Sheet,
+	card: MethodCard,
+	context: Context
+): { findings: Finding[]; flags: Flag[] } {
 	const of = (code: ParameterCode): Known | null => {
 		const known = readings.find((f) => f.parameter === code);
 		if (!known) return null;
@@ -39,7 +53,12 @@ export function derivedFindings(readings: readonly Finding[], sheet: Sheet, card
 	const isAt25 = sheet.meters?.conductivityAt25 === true;
 	const at25 = conductance25(conductivity, warm, isAt25);
 	const salty = salinity(conductivity, warm, isAt25);
-	const findings = [oxygenShare(of('dissolved-oxygen'), warm, salty, context), at25, salty, turbidity(of('tube-depth'), card)].filter((f) => f !== null);
+	const findings = [
+		oxygenShare(of('dissolved-oxygen'), warm, salty, context),
+		at25,
+		salty,
+		turbidity(of('tube-depth'), card)
+	].filter((f) => f !== null);
 	const flags: Flag[] = [];
 	for (const { parameter, figure } of findings) {
 		const percent = amount(figure).number;
@@ -54,7 +73,12 @@ const held = (temperature_C: number) => Math.min(45, Math.max(-2, temperature_C)
 const heldPressure = (pressure_kPa: number) => Math.min(115, Math.max(40, pressure_kPa));
 const heldSalinity = (salinity_ppt: number) => Math.min(45, Math.max(0, salinity_ppt));
 
-function oxygenShare(oxygen: Known | null, temperature: Known | null, salty: Finding | null, { site }: Context): Finding | null {
+function oxygenShare(
+	oxygen: Known | null,
+	temperature: Known | null,
+	salty: Finding | null,
+	{ site }: Context
+): Finding | null {
 	if (!oxygen || !temperature) return null;
 	const { pressure_kPa } = pressureFromElevation(site);
 	const salt = salty === null ? certain(0) : measured(heldSalinity(amount(salty.figure).number), salty.uncertainty);
@@ -69,7 +93,10 @@ function oxygenShare(oxygen: Known | null, temperature: Known | null, salty: Fin
 	);
 	if (!share) return null;
 	const at = temperature.value.number;
-	const { percent, saturation_mgL, working } = percentSaturation({ dissolvedOxygen_mgL: oxygen.value.number, ...water(at, pressure_kPa, salt.number) });
+	const { percent, saturation_mgL, working } = percentSaturation({
+		dissolvedOxygen_mgL: oxygen.value.number,
+		...water(at, pressure_kPa, salt.number)
+	});
 	const isSalty = salt.number >= FRESH_PSU;
 	return found({
 		...derived,
@@ -103,14 +130,20 @@ function conductance25(conductivity: Known | null, temperature: Known | null, is
 	if (!temperature) return null;
 	const at25 = (conductivity_uScm: number, t: number, coefficientPerC: number) =>
 		specificConductance({ conductivity_uScm: Math.max(0, conductivity_uScm), temperature_C: held(t), coefficientPerC });
-	const share = follows([conductivity.value, temperature.value, PER_DEGREE], (c, t, a) => at25(c, t, a).specificConductance_uScm);
+	const share = follows(
+		[conductivity.value, temperature.value, PER_DEGREE],
+		(c, t, a) => at25(c, t, a).specificConductance_uScm
+	);
 	if (!share) return null;
 	return found({
 		...common,
 		figure: withQualifier(share.number, share.qualifier, 'uS_cm'),
 		uncertainty: share.uncertainty,
 		basis: `read at ${temperature.value.number.toFixed(1)} °C, ${(100 * PER_DEGREE.number).toFixed(2)} % for each degree`,
-		working: share.qualifier === null ? at25(conductivity.value.number, temperature.value.number, PER_DEGREE.number).working : null,
+		working:
+			share.qualifier === null
+				? at25(conductivity.value.number, temperature.value.number, PER_DEGREE.number).working
+				: null,
 		parents: ['conductivity', 'water-temperature'],
 		isSimulated: conductivity.isSimulated || temperature.isSimulated
 	});
@@ -119,7 +152,8 @@ function conductance25(conductivity: Known | null, temperature: Known | null, is
 /** Practical salinity where the water is not fresh; null where it is, or where it cannot be told. */
 function salinity(conductivity: Known | null, temperature: Known | null, isAt25: boolean): Finding | null {
 	if (!conductivity || !temperature || conductivity.value.qualifier !== null) return null;
-	const of = (uScm: number, t: number) => practicalSalinity({ conductivity_mScm: Math.max(0, uScm) / 1000, temperature_C: isAt25 ? 25 : held(t) }).salinity;
+	const of = (uScm: number, t: number) =>
+		practicalSalinity({ conductivity_mScm: Math.max(0, uScm) / 1000, temperature_C: isAt25 ? 25 : held(t) }).salinity;
 	const salt = follows([conductivity.value, temperature.value], (c, t) => Math.max(0, of(c, t)));
 	if (!salt || salt.number < FRESH_PSU) return null;
 	return found({
@@ -138,7 +172,8 @@ function salinity(conductivity: Known | null, temperature: Known | null, isAt25:
 /** Turbidity as one regression has it: beside the transparency, which is the figure; only where that regression was made, and wide. */
 function turbidity(depth: Known | null, card: MethodCard): Finding | null {
 	const tube = card.steps.find((s) => s.tool === 'tube');
-	if (!depth || tube?.tool !== 'tube' || (depth.value.qualifier !== 'above' && depth.value.number > tube.tubeLength_cm)) return null;
+	if (!depth || tube?.tool !== 'tube' || (depth.value.qualifier !== 'above' && depth.value.number > tube.tubeLength_cm))
+		return null;
 	const { least_cm, most_cm, give, source } = rangeOfTube;
 	const { number } = depth.value;
 	const isBeyond = depth.value.qualifier === 'above' || number > most_cm;

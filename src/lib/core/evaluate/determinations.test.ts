@@ -6,7 +6,10 @@ import { fullVisit, streamVisit, type MethodCard } from '../method';
 import { evaluate, judgedText, type Context, type Result } from '.';
 
 const start = Date.UTC(2026, 4, 14, 9);
-const probe = { code: 'M-1', measures: { 'dissolved-oxygen': { low: 0, high: 20, accuracy: 0.3, resolution: 0.1, calibrationDays: 1 } } };
+const probe = {
+	code: 'M-1',
+	measures: { 'dissolved-oxygen': { low: 0, high: 20, accuracy: 0.3, resolution: 0.1, calibrationDays: 1 } }
+};
 const calibrated = (at: string) => ({ 'M-1': { ...probe, calibratedAt: { 'dissolved-oxygen': at } } });
 const context: Context = {
 	now_ms: start,
@@ -18,9 +21,13 @@ function see(lines: Record<string, unknown>, more: Partial<Context> = {}, card: 
 	const entries = Object.entries(lines).map(([path, value], i) => aLine(i + 1, start + i, path, value));
 	return evaluate(fold(entries), card, { ...context, ...more });
 }
-const oxygenOf = (determinations: readonly Result[]) => determinations.filter((d) => d.parameter === 'dissolved-oxygen');
+const oxygenOf = (determinations: readonly Result[]) =>
+	determinations.filter((d) => d.parameter === 'dissolved-oxygen');
 
-const titrated = (n: number, drops: number) => ({ [`titrations/${n}/drops`]: drops, [`titrations/${n}/mgLPerDrop`]: 0.5 });
+const titrated = (n: number, drops: number) => ({
+	[`titrations/${n}/drops`]: drops,
+	[`titrations/${n}/mgLPerDrop`]: 0.5
+});
 const metered = { 'readings/dissolved-oxygen/left': { value: 10.8, unit: 'mg_L', instrument: 'M-1' } };
 const both = { ...titrated(1, 5), ...titrated(2, 6), ...metered };
 
@@ -43,7 +50,11 @@ describe('a meter and two titrations of one water', () => {
 		expect(see(agreeing).flags.map((f) => f.code)).not.toContain('ways-apart');
 	});
 	it('of which one does not say how sure it is are compared all the same, and that is said', () => {
-		const unnamed = { ...titrated(1, 5), ...titrated(2, 6), 'readings/dissolved-oxygen/left': { value: 10.8, unit: 'mg_L' } };
+		const unnamed = {
+			...titrated(1, 5),
+			...titrated(2, 6),
+			'readings/dissolved-oxygen/left': { value: 10.8, unit: 'mg_L' }
+		};
 		const flag = see(unnamed).flags.find((f) => f.code === 'ways-apart')!;
 		expect(flagSentence(flag)).toMatch(/further apart than both are sure \(± 10 % where nobody said/);
 	});
@@ -56,17 +67,25 @@ describe('a meter and two titrations of one water', () => {
 	});
 	it('the share of what the water holds follows the reported one', () => {
 		const warm = { 'readings/water-temperature/left': { value: 10, unit: 'degC' } };
-		const share = (more: Partial<Context> = {}) => see({ ...both, ...warm }, more).results.find((r) => r.parameter === 'oxygen-saturation')!.figure;
+		const share = (more: Partial<Context> = {}) =>
+			see({ ...both, ...warm }, more).results.find((r) => r.parameter === 'oxygen-saturation')!.figure;
 		const ofMeter = share();
 		const ofTitration = share({ instruments: calibrated('2026-05-01T07:00:00Z') });
-		expect('value' in ofMeter && 'value' in ofTitration && ofMeter.value / ofTitration.value).toBeCloseTo(10.8 / 2.5, 6);
+		expect('value' in ofMeter && 'value' in ofTitration && ofMeter.value / ofTitration.value).toBeCloseTo(
+			10.8 / 2.5,
+			6
+		);
 	});
 });
 
 describe('what a reviewer says', () => {
 	const [first, second] = oxygenOf(see(both).determinations) as [Result, Result];
 	const verdict = (of: Result, word: string) => ({
-		[`verdicts/dissolved-oxygen/${of.from}`]: { verdict: word, reason: word === 'accept' ? '' : 'the probe was dry', judged: judgedText(of) }
+		[`verdicts/dissolved-oxygen/${of.from}`]: {
+			verdict: word,
+			reason: word === 'accept' ? '' : 'the probe was dry',
+			judged: judgedText(of)
+		}
 	});
 
 	it('is of one determination: a rejected one is not reported while there is another', () => {
@@ -93,13 +112,17 @@ describe('what a reviewer says', () => {
 		const { determinations, results } = see({ ...both, ...chosen });
 		expect(oxygenOf(results)).toMatchObject([{ way: 'titration', choice: { reason: 'the membrane was torn' } }]);
 		expect(oxygenOf(determinations)).toHaveLength(2);
-		expect(oxygenOf(see({ ...both, ...chosen, ...verdict(second, 'reject') }).results)).toMatchObject([{ way: 'meter', choice: null }]);
+		expect(oxygenOf(see({ ...both, ...chosen, ...verdict(second, 'reject') }).results)).toMatchObject([
+			{ way: 'meter', choice: null }
+		]);
 	});
 	it('needs a reason for such a choice', () => {
 		expect(whyRefused('reported/dissolved-oxygen', { from: 'titrations', reason: ' ' })).toMatch(/why this one/);
 	});
 	it('of older logbooks is about the figure that it quotes', () => {
-		const older = (of: Result) => ({ 'reviews/dissolved-oxygen': { verdict: 'accept', reason: '', judged: judgedText(of) } });
+		const older = (of: Result) => ({
+			'reviews/dissolved-oxygen': { verdict: 'accept', reason: '', judged: judgedText(of) }
+		});
 		expect(oxygenOf(see({ ...both, ...older(second) }).determinations).map((d) => [d.way, d.status])).toEqual([
 			['meter', 'waiting'],
 			['titration', 'accepted']
@@ -113,7 +136,8 @@ describe('a colour kit and the lab', () => {
 	const kit = fullVisit.steps.find((s) => s.tool === 'kit' && s.parameter === 'nitrate')!;
 	const strip = { [`readings/nitrate/${kit.id}`]: { value: 2, unit: 'mg_L_N' } };
 	const lab = { 'bottles/n/kind': 'nutrients', 'bottles/n/results/nitrate': { value: 4.1, unit: 'mg_L_N' } };
-	const nitrate = (lines: Record<string, unknown>) => see(lines, {}, fullVisit).determinations.filter((d) => d.parameter === 'nitrate');
+	const nitrate = (lines: Record<string, unknown>) =>
+		see(lines, {}, fullVisit).determinations.filter((d) => d.parameter === 'nitrate');
 
 	it('are both kept; the lab is reported, whichever came first', () => {
 		expect(nitrate({ ...strip, ...lab }).map((d) => [d.way, d.isReported])).toEqual([

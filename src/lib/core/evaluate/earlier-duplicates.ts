@@ -8,12 +8,16 @@ export function earlierDuplicates(sheets: readonly Pick<Sheet, 'bottles'>[]): Pa
 	const pairs: Pairs = {};
 	for (const { bottles } of sheets)
 		for (const bottle of Object.values(bottles ?? {})) {
-			const partner = bottle.role === 'duplicate' && bottle.duplicateOf !== undefined ? bottles?.[bottle.duplicateOf] : undefined;
+			const partner =
+				bottle.role === 'duplicate' && bottle.duplicateOf !== undefined ? bottles?.[bottle.duplicateOf] : undefined;
 			for (const [parameter, figure] of Object.entries(bottle.results ?? {})) {
 				const other = isParameterCode(parameter) ? partner?.results?.[parameter] : undefined;
 				if (!other || !isParameterCode(parameter)) continue;
-				const [first, second] = [other, figure as Figure].map((f) => amount(figureIn(f, parameters[parameter].unit))) as [Amount, Amount];
-				if (first.qualifier === null && second.qualifier === null) (pairs[parameter] ??= []).push([first.number, second.number]);
+				const [first, second] = [other, figure as Figure].map((f) =>
+					amount(figureIn(f, parameters[parameter].unit))
+				) as [Amount, Amount];
+				if (first.qualifier === null && second.qualifier === null)
+					(pairs[parameter] ??= []).push([first.number, second.number]);
 			}
 		}
 	return pairs;

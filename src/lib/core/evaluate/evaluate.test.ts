@@ -25,7 +25,8 @@ const context: Context = {
 function book(...lines: [number, string, unknown][]): Entry[] {
 	return lines.map(([minute, path, value], i) => aLine(i + 1, start + minute * 60_000 + i, path, value));
 }
-const see = (entries: Entry[], more: Partial<Context> = {}) => evaluate(fold(entries), streamVisit, { ...context, ...more });
+const see = (entries: Entry[], more: Partial<Context> = {}) =>
+	evaluate(fold(entries), streamVisit, { ...context, ...more });
 const codes = (entries: Entry[], more: Partial<Context> = {}) => see(entries, more).flags.map((f) => f.code);
 const result = (entries: Entry[], parameter: string) => see(entries).results.find((r) => r.parameter === parameter);
 
@@ -57,14 +58,24 @@ describe('figures', () => {
 
 	it('brings conductivity to 25 °C, from degrees Fahrenheit too', () => {
 		const at = (temperature: object) =>
-			result(book([1, 'readings/water-temperature/main', temperature], [2, 'readings/conductivity/main', { value: 200, unit: 'uS_cm' }]), 'conductance25')!;
+			result(
+				book(
+					[1, 'readings/water-temperature/main', temperature],
+					[2, 'readings/conductivity/main', { value: 200, unit: 'uS_cm' }]
+				),
+				'conductance25'
+			)!;
 		expect(amount(at({ value: 15, unit: 'degC' }).figure).number).toBeCloseTo(200 / (1 - 0.191), 6); // Standard Methods 2510 B
 		expect(amount(at({ value: 59, unit: 'degF' }).figure).number).toBeCloseTo(200 / (1 - 0.191), 6);
 	});
 
 	it('carries “still visible when full” through to turbidity', () => {
-		expect(result(book([1, 'readings/tube-depth/tube', { above: 120, unit: 'cm' }]), 'turbidity')!.figure).toMatchObject({ below: expect.closeTo(4.92, 1) });
-		expect(result(book([1, 'readings/tube-depth/tube', { value: 3, unit: 'cm' }]), 'turbidity')!.figure).toHaveProperty('above');
+		expect(
+			result(book([1, 'readings/tube-depth/tube', { above: 120, unit: 'cm' }]), 'turbidity')!.figure
+		).toMatchObject({ below: expect.closeTo(4.92, 1) });
+		expect(result(book([1, 'readings/tube-depth/tube', { value: 3, unit: 'cm' }]), 'turbidity')!.figure).toHaveProperty(
+			'above'
+		);
 	});
 
 	it('gives a discharge only when both edges are known', () => {
@@ -105,7 +116,12 @@ describe('doubts', () => {
 			'outside-history',
 			{ site: { elevation_m: 200, usual: { 'water-temperature': { low: 1, high: 15, visits: 30 } } } }
 		],
-		['replicates that lie apart', [oxygen(9), [2, 'readings/dissolved-oxygen/middle', { value: 10, unit: 'mg_L' }]], 'replicates-apart', {}],
+		[
+			'replicates that lie apart',
+			[oxygen(9), [2, 'readings/dissolved-oxygen/middle', { value: 10, unit: 'mg_L' }]],
+			'replicates-apart',
+			{}
+		],
 		['a probe calibrated long ago', [oxygen(9, 3 * 24 * 60)], 'calibration-old', {}],
 		['a reading beyond the meter', [oxygen(24)], 'beyond-meter', {}],
 		[
@@ -157,7 +173,12 @@ describe('doubts', () => {
 			'not-sampled',
 			{}
 		],
-		['too much oxygen', [[1, 'readings/water-temperature/main', { value: 20, unit: 'degC' }], oxygen(15)], 'supersaturated', {}]
+		[
+			'too much oxygen',
+			[[1, 'readings/water-temperature/main', { value: 20, unit: 'degC' }], oxygen(15)],
+			'supersaturated',
+			{}
+		]
 	])('%s', (_, lines, code, more) => {
 		const flags = see(book(...lines), more).flags;
 		const flag = flags.find((f) => f.code === code);
@@ -205,10 +226,17 @@ describe('what is next and what is missing', () => {
 
 describe('reviews', () => {
 	const reading: [number, string, unknown] = [1, 'readings/air-temperature/shade', { value: 12, unit: 'degC' }];
-	const verdict = (judged: string): [number, string, unknown] => [90, 'reviews/air-temperature', { verdict: 'accept', reason: '', judged }];
+	const verdict = (judged: string): [number, string, unknown] => [
+		90,
+		'reviews/air-temperature',
+		{ verdict: 'accept', reason: '', judged }
+	];
 
 	it('hold while the figure stands', () => {
-		expect(result(book(reading, verdict('12.0 °C')), 'air-temperature')).toMatchObject({ status: 'accepted', review: { by: 'ada' } });
+		expect(result(book(reading, verdict('12.0 °C')), 'air-temperature')).toMatchObject({
+			status: 'accepted',
+			review: { by: 'ada' }
+		});
 	});
 
 	it('lapse when the figure changes afterwards', () => {
@@ -246,14 +274,20 @@ describe('laws', () => {
 		fc.tuple(
 			fc.nat(60),
 			fc.constantFrom('readings/dissolved-oxygen/left', 'readings/dissolved-oxygen/right'),
-			fc.tuple(fc.constantFrom('value', 'below', 'above'), fc.double({ min: 0, max: 40, noNaN: true })).map(([k, n]) => ({ [k]: n, unit: 'mg_L' }))
+			fc
+				.tuple(fc.constantFrom('value', 'below', 'above'), fc.double({ min: 0, max: 40, noNaN: true }))
+				.map(([k, n]) => ({ [k]: n, unit: 'mg_L' }))
 		),
 		fc.tuple(
 			fc.nat(60),
 			fc.constant('readings/tube-depth/tube'),
 			fc.double({ min: 0, max: 200, noNaN: true }).map((value) => ({ value, unit: 'cm' }))
 		),
-		fc.tuple(fc.nat(60), fc.constantFrom('gaugings/main/method', 'gaugings/two/method'), fc.constantFrom('verticals', 'float', 'flume', 'bucket')),
+		fc.tuple(
+			fc.nat(60),
+			fc.constantFrom('gaugings/main/method', 'gaugings/two/method'),
+			fc.constantFrom('verticals', 'float', 'flume', 'bucket')
+		),
 		fc.tuple(
 			fc.nat(60),
 			fc.constantFrom(
@@ -271,15 +305,33 @@ describe('laws', () => {
 			fc.constantFrom('plates/p/count', 'plates/q/count', 'titrations/t/drops', 'titrations/t/blankDrops'),
 			fc.integer({ min: 0, max: 900 })
 		),
-		fc.tuple(fc.nat(60), fc.constantFrom('plates/p/volume_mL', 'plates/q/volume_mL', 'titrations/t/mgLPerDrop'), fc.constantFrom(0.2, 1, 5)),
-		fc.tuple(fc.nat(60), fc.constantFrom('plates/p/state', 'plates/q/state'), fc.constantFrom('counted', 'tooMany', 'spoiled')),
 		fc.tuple(
 			fc.nat(60),
-			fc.constantFrom('plates/p/pouredAt', 'plates/p/readAt', 'bottles/b/filledAt', 'gear/g/wetAt', 'waits/w/startedAt'),
+			fc.constantFrom('plates/p/volume_mL', 'plates/q/volume_mL', 'titrations/t/mgLPerDrop'),
+			fc.constantFrom(0.2, 1, 5)
+		),
+		fc.tuple(
+			fc.nat(60),
+			fc.constantFrom('plates/p/state', 'plates/q/state'),
+			fc.constantFrom('counted', 'tooMany', 'spoiled')
+		),
+		fc.tuple(
+			fc.nat(60),
+			fc.constantFrom(
+				'plates/p/pouredAt',
+				'plates/p/readAt',
+				'bottles/b/filledAt',
+				'gear/g/wetAt',
+				'waits/w/startedAt'
+			),
 			fc.integer({ min: 0, max: 90 }).map((h) => new Date(start + h * 3_600_000).toISOString())
 		),
 		fc.tuple(fc.nat(60), fc.constant('plates/q/isBlank'), fc.boolean()),
-		fc.tuple(fc.nat(60), fc.constantFrom('bottles/b/role', 'bottles/d/role'), fc.constantFrom('routine', 'duplicate', 'blank')),
+		fc.tuple(
+			fc.nat(60),
+			fc.constantFrom('bottles/b/role', 'bottles/d/role'),
+			fc.constantFrom('routine', 'duplicate', 'blank')
+		),
 		fc.tuple(
 			fc.nat(60),
 			fc.constantFrom('bottles/b/results/e-coli', 'bottles/d/results/e-coli'),
@@ -319,7 +371,10 @@ describe('a site with a wading limit of its own', () => {
 		see(at(depth_m), { site: { ...context.site, wadingDepth_m } }).flags.find((f) => f.code === 'over-wading-limit');
 
 	it('goes before the card: deep and slow is over it', () => {
-		expect(over(0.28, 0.25)?.evidence).toMatchObject({ depth_m: 0.28, limit: expect.stringMatching(/or here deeper than 0\.25 m/) });
+		expect(over(0.28, 0.25)?.evidence).toMatchObject({
+			depth_m: 0.28,
+			limit: expect.stringMatching(/or here deeper than 0\.25 m/)
+		});
 		expect(over(0.24, 0.25)).toBeUndefined();
 		expect(over(0.28, null)).toBeUndefined();
 	});

@@ -38,7 +38,9 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const gauged = Object.entries(sheet.gaugings ?? {});
 	const worked = gaugingViews(folded, card, context.instruments);
 	const gaugings = worked.map((w) => w.view);
-	const others = gauged.filter(([, g]) => !isBySection(wayTaken(g, flow))).map(([id, g]) => ({ id, ...simpleGauging(id, g, wayTaken(g, flow).method, card) }));
+	const others = gauged
+		.filter(([, g]) => !isBySection(wayTaken(g, flow)))
+		.map(([id, g]) => ({ id, ...simpleGauging(id, g, wayTaken(g, flow).method, card) }));
 	const readings = readingFindings(folded, card, context);
 	const titrations = titrationFindings(folded, card);
 	const bottles = bottleFindings(sheet, card, context);
@@ -49,7 +51,13 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		...others.flatMap((o) => o.findings.map((finding) => ({ id: o.id, finding })))
 	].sort(firstGaugedFirst);
 	const found = inOrder(
-		[...readings.findings, ...titrations.findings, ...flows.map((f) => f.finding), ...bottles.findings, ...plates.findings],
+		[
+			...readings.findings,
+			...titrations.findings,
+			...flows.map((f) => f.finding),
+			...bottles.findings,
+			...plates.findings
+		],
 		readings.flags
 	);
 	const reportedFirst = reportedOf(reviewed(found, folded).judged, folded).filter((d) => d.isReported);
@@ -99,7 +107,10 @@ const AGAIN = 1000;
 
 /** Determinations in the order in which they would be reported, whatever their parameter; of one way the first stays first. */
 function inOrder(findings: readonly Finding[], flags: readonly Flag[]): Finding[] {
-	const isOut = ({ place }: Finding) => flags.some((f) => (f.code === 'calibration-old' || f.code === 'calibration-missing') && f.path.startsWith(`${place}/`));
+	const isOut = ({ place }: Finding) =>
+		flags.some(
+			(f) => (f.code === 'calibration-old' || f.code === 'calibration-missing') && f.path.startsWith(`${place}/`)
+		);
 	const isSecondGauging = ({ parameter, place }: Finding) => parameter === 'discharge' && place !== firstFlow;
 	const firstFlow = findings.find((f) => f.parameter === 'discharge')?.place;
 	const rank = new Map(findings.map((f) => [f, isSecondGauging(f) ? AGAIN : rankOf(f, isOut(f))]));
@@ -107,7 +118,10 @@ function inOrder(findings: readonly Finding[], flags: readonly Flag[]): Finding[
 }
 
 /** A gauging of a section gives a discharge once both edges are known. */
-function bySection({ id, provisional, arithmetic, discharge_m3s, expanded_percent, verticals, working }: GaugingView, method: GaugingMethod): Flow[] {
+function bySection(
+	{ id, provisional, arithmetic, discharge_m3s, expanded_percent, verticals, working }: GaugingView,
+	method: GaugingMethod
+): Flow[] {
 	if (provisional || discharge_m3s === null) return [];
 	const counted = verticals.filter((v) => v.share_percent !== null).length;
 	const found = finding({
@@ -129,7 +143,11 @@ const firstGaugedFirst = (a: Flow, b: Flow) => (a.id === 'main' ? -1 : b.id === 
 const conflictFlags = ({ conflicts }: Folded): Flag[] =>
 	conflicts.flatMap(({ path, entries }) => {
 		const shown = entries.at(-1)!;
-		const parameter = path.startsWith('readings/') ? (path.split('/')[1] ?? null) : path.startsWith('gaugings/') ? 'discharge' : null;
+		const parameter = path.startsWith('readings/')
+			? (path.split('/')[1] ?? null)
+			: path.startsWith('gaugings/')
+				? 'discharge'
+				: null;
 		return entries.slice(0, -1).map((other): Flag => ({
 			code: 'two-values',
 			path,

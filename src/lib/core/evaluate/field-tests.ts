@@ -10,12 +10,15 @@ type KitStep = Extract<MethodCard['steps'][number], { tool: 'kit' }>;
 export const colourWait_s = ({ waits }: Pick<KitStep, 'waits'>): number => waits.reduce((sum, w) => sum + w.for_s, 0);
 
 /** The place in the sheet that a kit's colour is read into. */
-export const colourPath = ({ parameter, id }: Pick<KitStep, 'parameter' | 'id'>): string => `readings/${parameter}/${id}`;
+export const colourPath = ({ parameter, id }: Pick<KitStep, 'parameter' | 'id'>): string =>
+	`readings/${parameter}/${id}`;
 
 /** Doubts about tests done by eye and hand: colours read too soon or too late, a disc in glare, a source that nitrite gives away. */
 export function fieldTestFlags({ sheet, lines }: Folded, card: MethodCard, findings: readonly Finding[]): Flag[] {
 	return [
-		...card.steps.flatMap((s) => (s.tool === 'kit' ? colourFlags(s, sheet.waits?.[s.id]?.startedAt, lines.get(colourPath(s))?.live?.at) : [])),
+		...card.steps.flatMap((s) =>
+			s.tool === 'kit' ? colourFlags(s, sheet.waits?.[s.id]?.startedAt, lines.get(colourPath(s))?.live?.at) : []
+		),
 		...discFlags(sheet.disc?.spoilers),
 		...discTurned(sheet),
 		...nearSource(findings, limitsOf(card).freshSource_percent)
@@ -35,8 +38,19 @@ function colourFlags(step: KitStep, startedAt: string | undefined, readAt: strin
 }
 
 function discFlags(spoilers: Partial<Record<keyof typeof discSpoilerWords, boolean | undefined>> | undefined): Flag[] {
-	const noted = Object.entries(discSpoilerWords).flatMap(([id, word]) => (spoilers?.[id as keyof typeof discSpoilerWords] ? [word] : []));
-	return noted.length ? [{ code: 'disc-spoiled', path: 'readings/disc-depth', parameter: 'disc-depth', evidence: { why: noted.join(', ') } }] : [];
+	const noted = Object.entries(discSpoilerWords).flatMap(([id, word]) =>
+		spoilers?.[id as keyof typeof discSpoilerWords] ? [word] : []
+	);
+	return noted.length
+		? [
+				{
+					code: 'disc-spoiled',
+					path: 'readings/disc-depth',
+					parameter: 'disc-depth',
+					evidence: { why: noted.join(', ') }
+				}
+			]
+		: [];
 }
 
 /** A disc seen again deeper than it was lost: one of the two depths is wrong. */
@@ -45,7 +59,14 @@ function discTurned({ readings }: Folded['sheet']): Flag[] {
 	if (!down || !up) return [];
 	const [lost, seen] = [amount(figureIn(down, 'm')), amount(figureIn(up, 'm'))];
 	if (lost.qualifier !== null || seen.qualifier !== null || seen.number <= lost.number) return [];
-	return [{ code: 'disc-turned', path: 'readings/disc-depth', parameter: 'disc-depth', evidence: { lost: writeFigure(down), seen: writeFigure(up) } }];
+	return [
+		{
+			code: 'disc-turned',
+			path: 'readings/disc-depth',
+			parameter: 'disc-depth',
+			evidence: { lost: writeFigure(down), seen: writeFigure(up) }
+		}
+	];
 }
 
 /** Nitrite that stands out against nitrate. Figures of which one is only a limit tell nothing of their share. */

@@ -46,7 +46,8 @@ function viewOf(
 	isRaised: boolean
 ): { view: GaugingView; flags: Flag[] } {
 	const flags: Flag[] = [];
-	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>, at = '') => flags.push({ ...flag, path: `gaugings/${id}${at}`, parameter: 'discharge' } as Flag);
+	const doubt = (flag: Pick<Flag, 'code' | 'evidence'>, at = '') =>
+		flags.push({ ...flag, path: `gaugings/${id}${at}`, parameter: 'discharge' } as Flag);
 	const { method, school, arithmetic } = wayTaken(gauging, step);
 	const inUse: InUse = (v) => readingsInUse(v, gauging.school ?? schoolRead(v, school), isRaised);
 	const verticals = verticalViews(gauging, method, inUse);
@@ -54,7 +55,8 @@ function viewOf(
 	for (const v of verticals) {
 		if (v.distance_m === null) continue;
 		const lacks = v.depth_m === null ? 'depth' : v.velocity_m_s === null && v.depth_m > 0 ? 'velocity' : null;
-		if (lacks) doubt({ code: 'vertical-incomplete', evidence: { distance_m: v.distance_m, lacks } }, `/verticals/${v.id}`);
+		if (lacks)
+			doubt({ code: 'vertical-incomplete', evidence: { distance_m: v.distance_m, lacks } }, `/verticals/${v.id}`);
 		else
 			complete.push({
 				id: v.id,
@@ -83,7 +85,8 @@ function viewOf(
 		schools: []
 	};
 	if (complete.length === 0) return { view, flags };
-	for (const side of ['start', 'end'] as const) if (!known[side]) doubt({ code: 'edge-missing', evidence: { side: side === 'start' ? 'first' : 'far' } });
+	for (const side of ['start', 'end'] as const)
+		if (!known[side]) doubt({ code: 'edge-missing', evidence: { side: side === 'start' ? 'first' : 'far' } });
 
 	const section = sectionSoFar(gauging, complete, known, method);
 	try {
@@ -153,7 +156,9 @@ function readingsInUse(v: VerticalSheet, school: VelocitySchool, isRaised: boole
 			return ['velocity_m_s'];
 		case 'one-point':
 			// older logbooks keep what was read at 0.6 as the vertical's mean; once the meter was raised, that place holds something else
-			return v.velocity06_m_s === undefined && v.velocity_m_s !== undefined && !isRaised ? ['velocity_m_s'] : ['velocity06_m_s'];
+			return v.velocity06_m_s === undefined && v.velocity_m_s !== undefined && !isRaised
+				? ['velocity_m_s']
+				: ['velocity06_m_s'];
 		case 'two-point':
 			return ['velocity02_m_s', 'velocity08_m_s'];
 		case 'three-point':
@@ -161,19 +166,31 @@ function readingsInUse(v: VerticalSheet, school: VelocitySchool, isRaised: boole
 	}
 }
 
-const speedAt = (v: VerticalSheet, reading: Reading): number | null => (v[reading] === undefined ? null : inPlaceUnit(v[reading], 'm_s'));
+const speedAt = (v: VerticalSheet, reading: Reading): number | null =>
+	v[reading] === undefined ? null : inPlaceUnit(v[reading], 'm_s');
 
 /** The mean velocity of a vertical; null while one of its readings is missing. */
 function velocityOf(v: VerticalSheet, inUse: InUse): number | null {
 	const read = inUse(v).map((r) => speedAt(v, r));
 	if (read.some((r) => r === null)) return null;
 	const [first, second, third] = read as number[];
-	if (read.length === 2) return verticalVelocity({ method: 'twoPoint', velocity02_ms: first!, velocity08_ms: second! }).velocity_ms;
-	if (read.length === 3) return verticalVelocity({ method: 'threePoint', velocity02_ms: first!, velocity06_ms: second!, velocity08_ms: third! }).velocity_ms;
+	if (read.length === 2)
+		return verticalVelocity({ method: 'twoPoint', velocity02_ms: first!, velocity08_ms: second! }).velocity_ms;
+	if (read.length === 3)
+		return verticalVelocity({
+			method: 'threePoint',
+			velocity02_ms: first!,
+			velocity06_ms: second!,
+			velocity08_ms: third!
+		}).velocity_ms;
 	return first!;
 }
 
-function verticalViews({ verticals, sweepVelocity_m_s }: GaugingSheet, method: GaugingMethod, inUse: InUse): VerticalView[] {
+function verticalViews(
+	{ verticals, sweepVelocity_m_s }: GaugingSheet,
+	method: GaugingMethod,
+	inUse: InUse
+): VerticalView[] {
 	const swept = method === 'sweep' && sweepVelocity_m_s !== undefined ? inPlaceUnit(sweepVelocity_m_s, 'm_s') : null;
 	return Object.entries(verticals ?? {})
 		.map(([id, v]) => ({
@@ -189,13 +206,21 @@ function verticalViews({ verticals, sweepVelocity_m_s }: GaugingSheet, method: G
 function edgesOf({ edges }: GaugingSheet): Pick<GaugingView, 'start' | 'end'> {
 	const edge = (distance: Typed | undefined, depth: Typed | undefined) =>
 		distance === undefined ? null : { distance_m: metres(distance), depth_m: depth === undefined ? 0 : metres(depth) };
-	return { start: edge(edges?.startDistance_m, edges?.startDepth_m), end: edge(edges?.endDistance_m, edges?.endDepth_m) };
+	return {
+		start: edge(edges?.startDistance_m, edges?.startDepth_m),
+		end: edge(edges?.endDistance_m, edges?.endDepth_m)
+	};
 }
 
 type Typed = Parameters<typeof metres>[0];
 
 /** The section with a missing edge put one step beyond the outermost vertical, so that figures can be shown as they grow. */
-function sectionSoFar({ edges }: GaugingSheet, complete: readonly Vertical[], known: Pick<GaugingView, 'start' | 'end'>, method: GaugingMethod): Section {
+function sectionSoFar(
+	{ edges }: GaugingSheet,
+	complete: readonly Vertical[],
+	known: Pick<GaugingView, 'start' | 'end'>,
+	method: GaugingMethod
+): Section {
 	// the sweep went from edge to edge: its velocity is the mean there too
 	const atEdge = method === 'sweep' ? 1 : null;
 	const first = complete[0]!.distance_m;
@@ -253,12 +278,24 @@ function readingDoubts(
 		if (!v || distance_m === null || depth_m === 0) return [];
 		const path = `gaugings/${id}/verticals/${key}`;
 		const read = inUse(v).flatMap((r) => speedAt(v, r) ?? []);
-		const [at02, at08] = inUse(v).includes('velocity02_m_s') ? [speedAt(v, 'velocity02_m_s'), speedAt(v, 'velocity08_m_s')] : [null, null];
+		const [at02, at08] = inUse(v).includes('velocity02_m_s')
+			? [speedAt(v, 'velocity02_m_s'), speedAt(v, 'velocity08_m_s')]
+			: [null, null];
 		const turned: Flag[] =
 			at02 !== null && at08 !== null && at08 > at02
-				? [{ path, parameter: 'discharge', code: 'speeds-turned', evidence: { distance_m, at02_m_s: at02, at08_m_s: at08 } }]
+				? [
+						{
+							path,
+							parameter: 'discharge',
+							code: 'speeds-turned',
+							evidence: { distance_m, at02_m_s: at02, at08_m_s: at08 }
+						}
+					]
 				: [];
-		return [...(meter ? read.flatMap((speed) => beyondMeter(path, distance_m, speed, meter)).slice(0, 1) : []), ...turned];
+		return [
+			...(meter ? read.flatMap((speed) => beyondMeter(path, distance_m, speed, meter)).slice(0, 1) : []),
+			...turned
+		];
 	});
 }
 
@@ -274,16 +311,35 @@ function beyondMeter(
 	const { instrument, low, high } = meter;
 	const least = Math.max(meter.stall ?? 0, low);
 	if (speed > 0 && speed < least)
-		return [{ ...at, code: 'below-stall-speed', evidence: { distance_m: distance_m ?? 0, velocity_m_s, stall_m_s: least, instrument } }];
+		return [
+			{
+				...at,
+				code: 'below-stall-speed',
+				evidence: { distance_m: distance_m ?? 0, velocity_m_s, stall_m_s: least, instrument }
+			}
+		];
 	return speed > high
-		? [{ ...at, code: 'beyond-meter', evidence: { parameter: 'Velocity', seen: `${velocity_m_s} m/s`, instrument, low: String(low), high: `${high} m/s` } }]
+		? [
+				{
+					...at,
+					code: 'beyond-meter',
+					evidence: {
+						parameter: 'Velocity',
+						seen: `${velocity_m_s} m/s`,
+						instrument,
+						low: String(low),
+						high: `${high} m/s`
+					}
+				}
+			]
 		: [];
 }
 
 function shortfalls(id: string, view: GaugingView, verticals: number, step: FlowStep): Flag[] {
 	const flags: Flag[] = [];
 	const at = { path: `gaugings/${id}`, parameter: 'discharge' };
-	if (verticals < step.leastVerticals) flags.push({ ...at, code: 'few-verticals', evidence: { verticals, least: step.leastVerticals } });
+	if (verticals < step.leastVerticals)
+		flags.push({ ...at, code: 'few-verticals', evidence: { verticals, least: step.leastVerticals } });
 	const heaviest = view.verticals.reduce<VerticalView | null>(
 		(most, v) => ((v.share_percent ?? 0) > (most?.share_percent ?? step.shareLimit_percent) ? v : most),
 		null
@@ -293,7 +349,11 @@ function shortfalls(id: string, view: GaugingView, verticals: number, step: Flow
 			...at,
 			path: `gaugings/${id}/verticals/${heaviest.id}`,
 			code: 'share-over-limit',
-			evidence: { distance_m: heaviest.distance_m!, share_percent: heaviest.share_percent!, limit_percent: step.shareLimit_percent }
+			evidence: {
+				distance_m: heaviest.distance_m!,
+				share_percent: heaviest.share_percent!,
+				limit_percent: step.shareLimit_percent
+			}
 		});
 	return flags;
 }

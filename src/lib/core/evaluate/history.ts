@@ -9,17 +9,28 @@ import { ENOUGH_VISITS, unusualFlags } from './unusual';
  * A visit's doubts, and those that come from what its site has shown before: figures unlike it, and slips of unit that would explain
  * them. A figure that a slip explains is asked about once: the question that knows the slip says all that the plain one would.
  */
-export function withHistory({ flags, results, folded }: Pick<Outcome, 'flags' | 'results' | 'folded'>, usual: NonNullable<Context['site']['usual']>): Flag[] {
+export function withHistory(
+	{ flags, results, folded }: Pick<Outcome, 'flags' | 'results' | 'folded'>,
+	usual: NonNullable<Context['site']['usual']>
+): Flag[] {
 	const slips = slipFlags(folded.sheet, usual);
 	const isEcho = (f: Flag) =>
-		(f.code === 'implausible' && slips.some((s) => s.path === f.path)) || (f.code === 'outside-history' && slips.some((s) => s.parameter === f.parameter));
-	return [...flags.filter((f) => f.code !== 'implausible' || !isUsualHere(f, folded.sheet, usual)), ...unusualFlags(results, usual)]
+		(f.code === 'implausible' && slips.some((s) => s.path === f.path)) ||
+		(f.code === 'outside-history' && slips.some((s) => s.parameter === f.parameter));
+	return [
+		...flags.filter((f) => f.code !== 'implausible' || !isUsualHere(f, folded.sheet, usual)),
+		...unusualFlags(results, usual)
+	]
 		.filter((f) => !isEcho(f))
 		.concat(slips);
 }
 
 /** A figure that is rare elsewhere and has been seen here often is not asked about: a tidal site is salty twice a day. */
-function isUsualHere({ parameter, path }: Flag, sheet: Outcome['folded']['sheet'], usual: NonNullable<Context['site']['usual']>): boolean {
+function isUsualHere(
+	{ parameter, path }: Flag,
+	sheet: Outcome['folded']['sheet'],
+	usual: NonNullable<Context['site']['usual']>
+): boolean {
 	const code = parameter as ParameterCode;
 	const seen = usual[code];
 	const figure = sheet.readings?.[code]?.[path.split('/').at(-1)!];

@@ -3,7 +3,17 @@ export { evaluate } from './evaluate';
 // what it is told
 export type { Context, InstrumentFacts, Usual } from './context';
 // what it says
-export type { Flow, GaugingView, Missing, Outcome, Result, ReviewStatus, RunningClock, StepState, VerticalView } from './outcome';
+export type {
+	Flow,
+	GaugingView,
+	Missing,
+	Outcome,
+	Result,
+	ReviewStatus,
+	RunningClock,
+	StepState,
+	VerticalView
+} from './outcome';
 export { judgedText, undoubted, verdictPath } from './reviews';
 export { earlierDuplicates } from './earlier-duplicates';
 export { pathsOf, slotsAsked } from './steps';

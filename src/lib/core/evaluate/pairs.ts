@@ -13,7 +13,8 @@ export function pairFlags({ bottles }: Sheet, card: MethodCard, before: Before):
 		const label = bottle.label ?? id;
 		const path = `bottles/${id}`;
 		const results = Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][];
-		if (bottle.role === 'blank') return results.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
+		if (bottle.role === 'blank')
+			return results.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
 		if (bottle.role !== 'duplicate') return [];
 		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
 		if (!partner) return [{ code: 'duplicate-alone', path, parameter: null, evidence: { label } }];
@@ -27,20 +28,37 @@ export function pairFlags({ bottles }: Sheet, card: MethodCard, before: Before):
 function notClean(path: string, label: string, parameter: ParameterCode, figure: Figure): Flag[] {
 	const { number, qualifier } = amount(figure);
 	if (qualifier === 'below' || number === 0) return [];
-	return [{ code: 'blank-not-clean', path, parameter, evidence: { label, parameter: parameters[parameter].name, seen: writeFigure(figure) } }];
+	return [
+		{
+			code: 'blank-not-clean',
+			path,
+			parameter,
+			evidence: { label, parameter: parameters[parameter].name, seen: writeFigure(figure) }
+		}
+	];
 }
 
-function apart(path: string, parameter: ParameterCode, other: Figure, figure: Figure, limits: Limits, before: Before): Flag[] {
+function apart(
+	path: string,
+	parameter: ParameterCode,
+	other: Figure,
+	figure: Figure,
+	limits: Limits,
+	before: Before
+): Flag[] {
 	const inOwn = (f: Figure) => amount(figureIn(f, parameters[parameter].unit));
 	const [first, second] = [inOwn(other), inOwn(figure)];
 	// two figures of which one is only a limit may well be the same
 	if (first.qualifier !== null || second.qualifier !== null || first.number < 0 || second.number < 0) return [];
 	const evidence = { parameter: parameters[parameter].name, first: writeFigure(other), second: writeFigure(figure) };
-	if (parameter === 'e-coli') return bacteriaApart(path, [first.number, second.number], evidence, limits, before?.[parameter] ?? []);
+	if (parameter === 'e-coli')
+		return bacteriaApart(path, [first.number, second.number], evidence, limits, before?.[parameter] ?? []);
 	const { percent: limit_percent, near } = duplicateLimit(parameter, limits.duplicates_percent);
 	const { percent } = relativePercentDifference({ first: first.number, second: second.number });
 	if (percent <= limit_percent || Math.abs(first.number - second.number) <= near + 1e-12) return [];
-	return [{ code: 'duplicates-apart', path, parameter, evidence: { ...evidence, apart_percent: percent, limit_percent } }];
+	return [
+		{ code: 'duplicates-apart', path, parameter, evidence: { ...evidence, apart_percent: percent, limit_percent } }
+	];
 }
 
 /** Counts scatter by chance alone, the more the fewer they are: bacteria are compared by their logarithms, with what earlier pairs showed. */
@@ -56,5 +74,12 @@ function bacteriaApart(
 	const [apart_log] = judged.candidateLogRanges as [number];
 	const limit_log = known ? judged.criterion : limits.duplicatesBacteria_log;
 	if (apart_log <= limit_log) return [];
-	return [{ code: 'duplicates-apart-log', path, parameter: 'e-coli', evidence: { ...evidence, apart_log, limit_log, pairs: known?.length ?? 0 } }];
+	return [
+		{
+			code: 'duplicates-apart-log',
+			path,
+			parameter: 'e-coli',
+			evidence: { ...evidence, apart_log, limit_log, pairs: known?.length ?? 0 }
+		}
+	];
 }

@@ -11,7 +11,10 @@ type PlateSheet = NonNullable<Sheet['plates']>[string];
 const HOUR_ms = 3_600_000;
 
 /** The plates of a visit's bottles: when each can be read, what may be wrong with it, and what they say together. */
-export function plateFindings(sheet: Sheet, card: MethodCard): { findings: Finding[]; flags: Flag[]; clocks: RunningClock[] } {
+export function plateFindings(
+	sheet: Sheet,
+	card: MethodCard
+): { findings: Finding[]; flags: Flag[]; clocks: RunningClock[] } {
 	const limits = limitsOf(card);
 	const plates = Object.entries(sheet.plates ?? {}).map(([id, plate]): [string, PlateSheet] => [
 		id,
@@ -21,10 +24,15 @@ export function plateFindings(sheet: Sheet, card: MethodCard): { findings: Findi
 	const isBatchSpoiled = plates.some(([, p]) => p.isBlank && (p.count ?? 0) > 0);
 	// a duplicate's plates stand beside the others and are not counted with them
 	const read = plates.flatMap(([, p]) => (p.isBlank || roleOf(p, sheet) === 'duplicate' ? [] : readPlate(p)));
-	return { findings: read.length && !isBatchSpoiled ? pooledFinding(read, limits) : [], flags, clocks: plates.flatMap(([id, p]) => incubation(id, p, limits)) };
+	return {
+		findings: read.length && !isBatchSpoiled ? pooledFinding(read, limits) : [],
+		flags,
+		clocks: plates.flatMap(([id, p]) => incubation(id, p, limits))
+	};
 }
 
-const roleOf = ({ bottle }: PlateSheet, { bottles }: Sheet) => (bottle === undefined ? undefined : bottles?.[bottle]?.role);
+const roleOf = ({ bottle }: PlateSheet, { bottles }: Sheet) =>
+	bottle === undefined ? undefined : bottles?.[bottle]?.role;
 
 /** The plate as the formula takes it; nothing while it is still to be read. */
 function readPlate({ state, volume_mL, count }: PlateSheet): Plate[] {
@@ -34,7 +42,14 @@ function readPlate({ state, volume_mL, count }: PlateSheet): Plate[] {
 }
 
 function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
-	const { cfuPer100mL: number, qualifier, lower, upper, platesUsed, working } = cfuPer100mL({ plates, tooManyLimit: limits.plateManyColonies });
+	const {
+		cfuPer100mL: number,
+		qualifier,
+		lower,
+		upper,
+		platesUsed,
+		working
+	} = cfuPer100mL({ plates, tooManyLimit: limits.plateManyColonies });
 	if (number === null) return [];
 	const side = qualifier === '<' ? 'below' : qualifier === '>' ? 'above' : null;
 	return [
@@ -59,23 +74,38 @@ function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 	const { pouredAt, readAt, temperature_C, state, count, volume_mL } = plate;
 	if (pouredAt !== undefined && readAt !== undefined) {
 		const age_h = heldFor_h(Date.parse(pouredAt), Date.parse(readAt));
-		if (age_h < limits.plateReadable_h) flags.push({ ...at, code: 'plate-too-early', evidence: { label: id, age_h, readable_h: limits.plateReadable_h } });
-		if (age_h > limits.plateTooOld_h) flags.push({ ...at, code: 'plate-too-old', evidence: { label: id, age_h, limit_h: limits.plateTooOld_h } });
+		if (age_h < limits.plateReadable_h)
+			flags.push({
+				...at,
+				code: 'plate-too-early',
+				evidence: { label: id, age_h, readable_h: limits.plateReadable_h }
+			});
+		if (age_h > limits.plateTooOld_h)
+			flags.push({ ...at, code: 'plate-too-old', evidence: { label: id, age_h, limit_h: limits.plateTooOld_h } });
 	}
 	if (temperature_C !== undefined && temperature_C < limits.plateLeastTemperature_C)
-		flags.push({ ...at, code: 'plate-too-cold', evidence: { label: id, seen_C: temperature_C, least_C: limits.plateLeastTemperature_C } });
+		flags.push({
+			...at,
+			code: 'plate-too-cold',
+			evidence: { label: id, seen_C: temperature_C, least_C: limits.plateLeastTemperature_C }
+		});
 	if (plate.isBlank) {
 		if ((count ?? 0) > 0) flags.push({ ...at, code: 'blank-grew', evidence: { label: id, colonies: count! } });
 		return flags;
 	}
 	if (volume_mL === undefined) return flags;
 	if (state === 'tooMany' || (state === 'counted' && (count ?? 0) > limits.plateManyColonies)) {
-		const { volume_mL: instead_mL } = volumeFor({ expectedPer100mL: ((count ?? 2 * limits.plateManyColonies) * 100) / volume_mL, ...limits });
-		if (instead_mL < volume_mL) flags.push({ ...at, code: 'plate-crowded', evidence: { label: id, volume_mL, instead_mL } });
+		const { volume_mL: instead_mL } = volumeFor({
+			expectedPer100mL: ((count ?? 2 * limits.plateManyColonies) * 100) / volume_mL,
+			...limits
+		});
+		if (instead_mL < volume_mL)
+			flags.push({ ...at, code: 'plate-crowded', evidence: { label: id, volume_mL, instead_mL } });
 	}
 	if (state === 'counted' && count !== undefined && count < limits.plateFewColonies) {
 		const { volume_mL: instead_mL } = volumeFor({ expectedPer100mL: (count * 100) / volume_mL, ...limits });
-		if (instead_mL > volume_mL) flags.push({ ...at, code: 'plate-sparse', evidence: { label: id, colonies: count, volume_mL, instead_mL } });
+		if (instead_mL > volume_mL)
+			flags.push({ ...at, code: 'plate-sparse', evidence: { label: id, colonies: count, volume_mL, instead_mL } });
 	}
 	return flags;
 }

@@ -26,7 +26,11 @@ import { remembered } from './remember';
 const DAY_ms = 86_400_000;
 
 /** The mean of each parameter's readings, and what is doubtful about them. */
-export function readingFindings({ sheet, lines }: Folded, card: MethodCard, { instruments }: Context): { findings: Finding[]; flags: Flag[] } {
+export function readingFindings(
+	{ sheet, lines }: Folded,
+	card: MethodCard,
+	{ instruments }: Context
+): { findings: Finding[]; flags: Flag[] } {
 	const findings: Finding[] = [];
 	const flags: Flag[] = [];
 	const said = new Set<string>();
@@ -47,25 +51,45 @@ export function readingFindings({ sheet, lines }: Folded, card: MethodCard, { in
 
 type Slots = Record<string, Figure>;
 
-const isKitSlot = (slot: string, code: ParameterCode, card: MethodCard) => card.steps.some((s) => s.tool === 'kit' && s.parameter === code && s.id === slot);
+const isKitSlot = (slot: string, code: ParameterCode, card: MethodCard) =>
+	card.steps.some((s) => s.tool === 'kit' && s.parameter === code && s.id === slot);
 
 /** Readings that belong together: what a colour kit showed is not averaged with what an instrument says. */
 function byWay(slots: Slots, code: ParameterCode, card: MethodCard): Slots[] {
-	const [kits, others] = [true, false].map((kit) => Object.entries(slots).filter(([slot]) => isKitSlot(slot, code, card) === kit));
-	return [...(others!.length ? [Object.fromEntries(others!)] : []), ...kits!.map(([slot, figure]) => ({ [slot]: figure }))];
+	const [kits, others] = [true, false].map((kit) =>
+		Object.entries(slots).filter(([slot]) => isKitSlot(slot, code, card) === kit)
+	);
+	return [
+		...(others!.length ? [Object.fromEntries(others!)] : []),
+		...kits!.map(([slot, figure]) => ({ [slot]: figure }))
+	];
 }
 
 /** One parameter's readings; `written`: the clock readings at which each was, with a space between. */
 const readingsOf = remembered(findingOf);
 
-function findingOf(slots: Slots, code: ParameterCode, written: string, card: MethodCard, instruments: Context['instruments']) {
+function findingOf(
+	slots: Slots,
+	code: ParameterCode,
+	written: string,
+	card: MethodCard,
+	instruments: Context['instruments']
+) {
 	const at = written.split(' ');
 	const figures = Object.values(slots);
-	const flags = Object.entries(slots).flatMap(([slot, figure], i) => doubts(code, `readings/${code}/${slot}`, figure, instantOf(at[i]!), instruments));
+	const flags = Object.entries(slots).flatMap(([slot, figure], i) =>
+		doubts(code, `readings/${code}/${slot}`, figure, instantOf(at[i]!), instruments)
+	);
 	flags.push(...apart(code, figures, card));
 	const figure = meanFigure(figures, parameters[code].unit);
 	if (figure === null) {
-		if (figures.length) flags.push({ code: 'open-both-ways', path: `readings/${code}`, parameter: code, evidence: { parameter: parameters[code].name } });
+		if (figures.length)
+			flags.push({
+				code: 'open-both-ways',
+				path: `readings/${code}`,
+				parameter: code,
+				evidence: { parameter: parameters[code].name }
+			});
 		return { finding: null, flags };
 	}
 	const steps = figures.map((f) => given(amount(figureIn(f, parameters[code].unit)).number));
@@ -91,7 +115,9 @@ function findingOf(slots: Slots, code: ParameterCode, written: string, card: Met
 					? `${replicates}; how far ${code_ ?? 'the instrument'} may be off is not known`
 					: replicates,
 		working:
-			figures.length > 1 && amount(figure).qualifier === null ? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[code].unit].symbol } : null,
+			figures.length > 1 && amount(figure).qualifier === null
+				? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[code].unit].symbol }
+				: null,
 		place: off === undefined ? `readings/${code}` : `readings/${code}/${off}`,
 		isSimulated: figures.some(isFromStandIn)
 	});
@@ -115,17 +141,30 @@ function blockOf(code: ParameterCode, figures: readonly Figure[], card: MethodCa
 	const blocks = step.chart.map((b) => b.value);
 	const below = blocks.findLast((b) => b < number);
 	const above = blocks.find((b) => b > number);
-	const half = Math.max(above === undefined ? 0 : above - number, below === undefined ? 0 : number - below) / (blocks.includes(number) ? 2 : 1);
+	const half =
+		Math.max(above === undefined ? 0 : above - number, below === undefined ? 0 : number - below) /
+		(blocks.includes(number) ? 2 : 1);
 	const own = (n: number) => amount(figureIn(exactly(n, step.unit), parameters[code].unit)).number;
 	return half === 0 ? null : Math.abs(own(half) - own(0));
 }
 
 /** What is doubtful about one reading by itself and by its instrument as it stood when it was read. */
-function doubts(code: ParameterCode, path: string, figure: Figure, read_ms: number, instruments: Context['instruments']): Flag[] {
+function doubts(
+	code: ParameterCode,
+	path: string,
+	figure: Figure,
+	read_ms: number,
+	instruments: Context['instruments']
+): Flag[] {
 	const flags: Flag[] = [];
 	const name = parameters[code].name;
 	if (isImplausible(code, figure))
-		flags.push({ code: 'implausible', path, parameter: code, evidence: { parameter: name, seen: writeFigure(figure), usual: plausibleRange(code) } });
+		flags.push({
+			code: 'implausible',
+			path,
+			parameter: code,
+			evidence: { parameter: name, seen: writeFigure(figure), usual: plausibleRange(code) }
+		});
 	const instrument = instrumentOf(instruments, figure.instrument);
 	const measures = instrument?.measures[code];
 	if (!instrument || !measures) return flags;
@@ -155,7 +194,8 @@ function doubts(code: ParameterCode, path: string, figure: Figure, read_ms: numb
 				step: `${measures.resolution} ${units[parameters[code].unit].symbol}`
 			}
 		});
-	if (measures.calibrationDays !== undefined) flags.push(...calibrationDoubt(code, path, instrument, measures.calibrationDays, read_ms));
+	if (measures.calibrationDays !== undefined)
+		flags.push(...calibrationDoubt(code, path, instrument, measures.calibrationDays, read_ms));
 	return flags;
 }
 
@@ -168,12 +208,20 @@ function isFiner(figure: Figure, code: ParameterCode, step: number): boolean {
 	return Math.abs(marks - Math.round(marks)) > 1e-6;
 }
 
-function calibrationDoubt(code: ParameterCode, path: string, instrument: Context['instruments'][string], limit_days: number, at_ms: number): Flag[] {
+function calibrationDoubt(
+	code: ParameterCode,
+	path: string,
+	instrument: Context['instruments'][string],
+	limit_days: number,
+	at_ms: number
+): Flag[] {
 	const last = instrument.calibratedAt[code];
 	const evidence = { instrument: instrument.code, parameter: parameters[code].name };
 	if (last === undefined) return [{ code: 'calibration-missing', path, parameter: code, evidence }];
 	const days = Math.floor((at_ms - Date.parse(last)) / DAY_ms);
-	return days > limit_days ? [{ code: 'calibration-old', path, parameter: code, evidence: { ...evidence, days, limit_days } }] : [];
+	return days > limit_days
+		? [{ code: 'calibration-old', path, parameter: code, evidence: { ...evidence, days, limit_days } }]
+		: [];
 }
 
 function apart(code: ParameterCode, figures: readonly Figure[], card: MethodCard): Flag[] {
@@ -190,7 +238,13 @@ function apart(code: ParameterCode, figures: readonly Figure[], card: MethodCard
 			code: 'replicates-apart',
 			path: `readings/${code}`,
 			parameter: code,
-			evidence: { parameter: name, spread: say(spread), limit: say(limit.spreadLimit), readings: figures.length, isByPlace }
+			evidence: {
+				parameter: name,
+				spread: say(spread),
+				limit: say(limit.spreadLimit),
+				readings: figures.length,
+				isByPlace
+			}
 		}
 	];
 }

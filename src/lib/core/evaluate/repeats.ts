@@ -10,7 +10,11 @@ import { wayAsked, wayTaken, type FlowStep, type GaugingWay } from './way';
 /** Gaugings of one flow that lie further apart than the card allows, and what spoils them all: a tape that sags. */
 export function repeatFlags({ gaugings }: Sheet, flows: readonly Flow[], card: MethodCard): Flag[] {
 	const { gaugings_percent, tapeTooLong_percent, widths_percent } = limitsOf(card);
-	return [...apart(flows, gaugings_percent, card), ...sagging(gaugings, tapeTooLong_percent), ...widthFlags(gaugings, widths_percent)];
+	return [
+		...apart(flows, gaugings_percent, card),
+		...sagging(gaugings, tapeTooLong_percent),
+		...widthFlags(gaugings, widths_percent)
+	];
 }
 
 function apart([first, ...again]: readonly Flow[], limit_percent: number, card: MethodCard): Flag[] {
@@ -37,7 +41,14 @@ function sagging(gaugings: Sheet['gaugings'], limit_percent: number): Flag[] {
 		const tooLong_percent = (100 * 8 * (sag / width) ** 2) / 3; // a flat parabola is longer than its chord by 8/3 (sag/chord)²
 		if (tooLong_percent <= limit_percent) return [];
 		if (!Number.isFinite(tooLong_percent)) return [];
-		return [{ code: 'tape-sags', path: `gaugings/${id}`, parameter: 'discharge', evidence: { sag_m: sag, tooLong_percent, limit_percent } }];
+		return [
+			{
+				code: 'tape-sags',
+				path: `gaugings/${id}`,
+				parameter: 'discharge',
+				evidence: { sag_m: sag, tooLong_percent, limit_percent }
+			}
+		];
 	});
 }
 
@@ -45,11 +56,21 @@ function sagging(gaugings: Sheet['gaugings'], limit_percent: number): Flag[] {
 function widthFlags(gaugings: Sheet['gaugings'], limit_percent: number): Flag[] {
 	return Object.entries(gaugings ?? {}).flatMap(([id, { wettedWidth_m, bankfullWidth_m, edges }]): Flag[] => {
 		const metres = (v: Parameters<typeof inMetres>[0] | undefined) => (v === undefined ? null : inMetres(v));
-		const [start, end, wetted, bankfull] = [edges?.startDistance_m, edges?.endDistance_m, wettedWidth_m, bankfullWidth_m].map(metres);
+		const [start, end, wetted, bankfull] = [
+			edges?.startDistance_m,
+			edges?.endDistance_m,
+			wettedWidth_m,
+			bankfullWidth_m
+		].map(metres);
 		const at = { path: `gaugings/${id}`, parameter: 'discharge' };
 		const flags: Flag[] = [];
 		const section = start != null && end != null ? Math.abs(end - start) : null;
-		if (section !== null && section > 0 && wetted != null && (100 * Math.abs(wetted - section)) / section > limit_percent)
+		if (
+			section !== null &&
+			section > 0 &&
+			wetted != null &&
+			(100 * Math.abs(wetted - section)) / section > limit_percent
+		)
 			flags.push({ ...at, code: 'widths-apart', evidence: { wetted_m: wetted, section_m: section, limit_percent } });
 		const width = wetted ?? section;
 		if (width != null && bankfull != null && bankfull < width)
@@ -66,7 +87,11 @@ type GaugingSheet = NonNullable<Sheet['gaugings']>[string];
 export const gaugedOtherwise = ({ gaugings }: Sheet, step: FlowStep | undefined): Flag[] =>
 	step === undefined ? [] : Object.entries(gaugings ?? {}).flatMap(([id, gauging]) => otherwise(id, gauging, step));
 
-const inWords = ({ method, school, arithmetic }: GaugingWay) => [gaugingWords[method], schoolWords[school], arithmeticWords[arithmetic]];
+const inWords = ({ method, school, arithmetic }: GaugingWay) => [
+	gaugingWords[method],
+	schoolWords[school],
+	arithmeticWords[arithmetic]
+];
 
 function otherwise(id: string, gauging: GaugingSheet, step: FlowStep): Flag[] {
 	const [asked, taken] = [inWords(wayAsked(step)), inWords(wayTaken(gauging, step))];

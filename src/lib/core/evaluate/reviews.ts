@@ -4,10 +4,14 @@ import { isAboutPeople, type Flag } from '../quality';
 import type { Result, ReviewStatus } from './outcome';
 import type { Finding } from './outcome';
 
-const statusOf = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' } as const satisfies Record<Verdict['verdict'], ReviewStatus>;
+const statusOf = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' } as const satisfies Record<
+	Verdict['verdict'],
+	ReviewStatus
+>;
 
 /** A finding as a reviewer judged it: the text that a verdict keeps, so that a later change is noticed. */
-export const judgedText = (finding: Pick<Finding, 'figure' | 'parameter'>): string => writeFigure(finding.figure, parameters[finding.parameter].decimals);
+export const judgedText = (finding: Pick<Finding, 'figure' | 'parameter'>): string =>
+	writeFigure(finding.figure, parameters[finding.parameter].decimals);
 
 /** The same as older verdicts kept it, in the parameter's own decimals and no more. */
 const judgedBefore = ({ figure, parameter }: Pick<Finding, 'figure' | 'parameter'>): string =>
@@ -27,7 +31,12 @@ export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded)
 		const { path, verdict } = wordOn(finding, findings, sheet);
 		const entry = lines.get(path)?.live;
 		if (!verdict || !entry) return { ...finding, status: 'waiting', review: null };
-		const review = { verdict: verdict.verdict, reason: verdict.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() };
+		const review = {
+			verdict: verdict.verdict,
+			reason: verdict.reason,
+			by: entry.by,
+			at: new Date(instantOf(entry.at)).toISOString()
+		};
 		if (isOf(verdict, finding)) return { ...finding, status: statusOf[verdict.verdict], review };
 		const evidence = { parameter: parameters[parameter].name, judged: verdict.judged, now: judgedText(finding) };
 		flags.push({ code: 'changed-since-review', path, parameter, evidence });
@@ -36,13 +45,18 @@ export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded)
 	return { judged, flags };
 }
 
-const isOf = (verdict: Verdict, finding: Finding) => verdict.judged === judgedText(finding) || verdict.judged === judgedBefore(finding);
+const isOf = (verdict: Verdict, finding: Finding) =>
+	verdict.judged === judgedText(finding) || verdict.judged === judgedBefore(finding);
 
 /**
  * Where the word on a determination stands. Older logbooks have one for each parameter: it is about the figure that it quotes, and
  * where none is like that any more, about the one that would be reported.
  */
-function wordOn(finding: Finding, all: readonly Finding[], { verdicts, reviews }: Folded['sheet']): { path: string; verdict: Verdict | undefined } {
+function wordOn(
+	finding: Finding,
+	all: readonly Finding[],
+	{ verdicts, reviews }: Folded['sheet']
+): { path: string; verdict: Verdict | undefined } {
 	const { parameter, from } = finding;
 	const own = verdicts?.[parameter]?.[from];
 	const older = reviews?.[parameter];
@@ -53,7 +67,8 @@ function wordOn(finding: Finding, all: readonly Finding[], { verdicts, reviews }
 }
 
 /** The place in the sheet of a reviewer's word on a determination. */
-export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'from'>): string => `verdicts/${parameter}/${from}`;
+export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'from'>): string =>
+	`verdicts/${parameter}/${from}`;
 
 /**
  * Says of each parameter which determination is reported: the one that a reviewer chose, else the first in the order; never one that
@@ -67,7 +82,10 @@ export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded):
 		const entry = lines.get(`reported/${parameter}`)?.live;
 		const wanted = left.find((d) => d.from === asked?.from);
 		const first = wanted ?? left[0] ?? all[0];
-		const choice = wanted && asked && entry ? { reason: asked.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() } : null;
+		const choice =
+			wanted && asked && entry
+				? { reason: asked.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() }
+				: null;
 		return [...all.filter((d) => d === first), ...all.filter((d) => d !== first)].map((d) => ({
 			...d,
 			isReported: d === first,
@@ -91,13 +109,15 @@ function asParents({ parents, status }: Result, of: ReadonlyMap<string, ReviewSt
 /** Whether a doubt is about a figure: about its parameter, the place it came from, or a figure that it was worked out from. */
 export function concerns(flag: Flag, result: Pick<Finding, 'parameter' | 'parents' | 'place'>): boolean {
 	if (isAboutPeople(flag)) return false;
-	if (flag.parameter !== null) return flag.parameter === result.parameter || result.parents.includes(flag.parameter as ParameterCode);
+	if (flag.parameter !== null)
+		return flag.parameter === result.parameter || result.parents.includes(flag.parameter as ParameterCode);
 	return flag.path === result.place || flag.path.startsWith(`${result.place}/`);
 }
 
 /** Results that wait for a word and that nothing is doubtful about, neither them nor what they were worked out from. */
 export function undoubted({ results, flags }: { results: readonly Result[]; flags: readonly Flag[] }): Result[] {
 	const isOpen = (r: Result): boolean =>
-		flags.some((f) => concerns(f, r)) || r.parents.some((p) => results.some((x) => x.parameter === p && x.status === 'rejected'));
+		flags.some((f) => concerns(f, r)) ||
+		r.parents.some((p) => results.some((x) => x.parameter === p && x.status === 'rejected'));
 	return results.filter((r) => r.status === 'waiting' && !isOpen(r));
 }

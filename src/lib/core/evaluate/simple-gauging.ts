@@ -1,4 +1,11 @@
-import { FLOAT_COEFFICIENT_GIVE, floatCoefficient, floatDischarge, flumeDischarge, USUAL_SUBMERGENCE, volumetricDischarge } from '../discharge';
+import {
+	FLOAT_COEFFICIENT_GIVE,
+	floatCoefficient,
+	floatDischarge,
+	flumeDischarge,
+	USUAL_SUBMERGENCE,
+	volumetricDischarge
+} from '../discharge';
 import { limitsOf, type Limits, type MethodCard } from '../method';
 import type { GaugingMethod, Sheet } from '../logbook';
 import { coverage, type Flag, type Way } from '../quality';
@@ -30,7 +37,15 @@ const lacking = (id: string, lacks: string, flags: Flag[] = []): Told => ({
 	flags: [...flags, { ...at(id), code: 'gauging-incomplete', evidence: { lacks } }]
 });
 
-function flow(id: string, way: Way, discharge_m3s: number, uncertainty: number | null, readings: number, basis: string, working: Working | null): Finding {
+function flow(
+	id: string,
+	way: Way,
+	discharge_m3s: number,
+	uncertainty: number | null,
+	readings: number,
+	basis: string,
+	working: Working | null
+): Finding {
 	return found({
 		parameter: 'discharge',
 		way,
@@ -54,27 +69,47 @@ function byFloats(id: string, { floats, wettedWidth_m }: GaugingSheet, limits: L
 	const runTimes_s = Object.values(floats?.runs ?? {}).flatMap((r) => r.time_s ?? []);
 	const areas_m2 = Object.values(floats?.areas ?? {}).flatMap((a) => a.area_m2 ?? []);
 	const flags = oddRuns(id, runTimes_s);
-	if (floats?.length_m === undefined || runTimes_s.length === 0) return lacking(id, floats?.length_m === undefined ? 'length' : 'timed run', flags);
+	if (floats?.length_m === undefined || runTimes_s.length === 0)
+		return lacking(id, floats?.length_m === undefined ? 'length' : 'timed run', flags);
 	if (areas_m2.length === 0) return lacking(id, 'area', flags);
 	const length_m = inPlaceUnit(floats.length_m, 'm');
 	const width_m = wettedWidth_m === undefined ? null : inPlaceUnit(wettedWidth_m, 'm');
-	const depth_m = floats.depth_m !== undefined ? inPlaceUnit(floats.depth_m, 'm') : width_m ? mean(areas_m2)! / width_m : null;
+	const depth_m =
+		floats.depth_m !== undefined ? inPlaceUnit(floats.depth_m, 'm') : width_m ? mean(areas_m2)! / width_m : null;
 	const byDepth = depth_m === null || depth_m <= 0 ? null : floatCoefficient({ depth_m });
 	const coefficient = floats.coefficient ?? limits.floatCoefficient ?? byDepth;
 	if (coefficient === null) return lacking(id, 'depth, on which the coefficient depends', flags);
 	if (coefficient <= 0) return lacking(id, 'coefficient', flags);
-	const worked = floatDischarge({ length_m, runTimes_s, areas_m2, coefficient, averaging: floats.averaging ?? 'times' });
+	const worked = floatDischarge({
+		length_m,
+		runTimes_s,
+		areas_m2,
+		coefficient,
+		averaging: floats.averaging ?? 'times'
+	});
 	if (byDepth !== null && coefficient > byDepth + FLOAT_COEFFICIENT_GIVE)
 		flags.push({ ...at(id), code: 'float-coefficient-high', evidence: { coefficient, depth_m: depth_m!, byDepth } });
 	const ofSpeed = ofMean(runTimes_s.map((t) => length_m / t));
 	const ofArea = Math.max(ofMean(areas_m2) ?? 0, (limits.floatArea_percent / 100) * worked.area_m2);
 	const sure = follows(
-		[measured(worked.surfaceVelocity_ms, ofSpeed), measured(coefficient, FLOAT_COEFFICIENT_GIVE), measured(worked.area_m2, ofArea)],
+		[
+			measured(worked.surfaceVelocity_ms, ofSpeed),
+			measured(coefficient, FLOAT_COEFFICIENT_GIVE),
+			measured(worked.area_m2, ofArea)
+		],
 		(speed, c, area) => speed * c * area
 	);
-	const by = floats.coefficient !== undefined || limits.floatCoefficient !== undefined ? '' : ` at ${writeNumber(Number(depth_m!.toFixed(2)))} m of depth`;
+	const by =
+		floats.coefficient !== undefined || limits.floatCoefficient !== undefined
+			? ''
+			: ` at ${writeNumber(Number(depth_m!.toFixed(2)))} m of depth`;
 	const basis = `${runTimes_s.length} ${runTimes_s.length === 1 ? 'float' : 'floats'} over ${writeNumber(length_m)} m, surface speed × ${writeNumber(Number(coefficient.toFixed(3)))}${by}`;
-	return { findings: [flow(id, 'float', worked.discharge_m3s, sure?.uncertainty ?? null, runTimes_s.length, basis, worked.working)], flags };
+	return {
+		findings: [
+			flow(id, 'float', worked.discharge_m3s, sure?.uncertainty ?? null, runTimes_s.length, basis, worked.working)
+		],
+		flags
+	};
 }
 
 /** How many times longer or shorter than the others a run may be before it is asked about. */
@@ -104,16 +139,23 @@ function byBucket(id: string, gauging: GaugingSheet): Told {
 	const worked = volumetricDischarge({ fills });
 	const uncertainty = ofMean(fills.map((f) => f.volume_L / 1000 / f.time_s));
 	const basis = fills.length === 1 ? 'one fill of a bucket' : `${fills.length} fills of a bucket`;
-	return { findings: [flow(id, 'bucket', worked.discharge_m3s, uncertainty, fills.length, basis, worked.working)], flags };
+	return {
+		findings: [flow(id, 'bucket', worked.discharge_m3s, uncertainty, fills.length, basis, worked.working)],
+		flags
+	};
 }
 
 function throughFlume(id: string, { flume }: GaugingSheet, limits: Limits): Told {
 	const flags: Flag[] = [];
 	const rating = flume?.rating ?? limits.flume;
-	const askew = [flume?.isLevelAlong === false ? 'along' : '', flume?.isLevelAcross === false ? 'across' : ''].filter(Boolean);
+	const askew = [flume?.isLevelAlong === false ? 'along' : '', flume?.isLevelAcross === false ? 'across' : ''].filter(
+		Boolean
+	);
 	if (askew.length) flags.push({ ...at(id), code: 'flume-not-level', evidence: { how: askew.join(' and ') } });
 	if (flume?.head_m === undefined)
-		return rating ? lacking(id, 'head', flags) : { findings: [], flags: [...flags, { ...at(id), code: 'flume-unrated', evidence: {} }] };
+		return rating
+			? lacking(id, 'head', flags)
+			: { findings: [], flags: [...flags, { ...at(id), code: 'flume-unrated', evidence: {} }] };
 	const head_m = inPlaceUnit(flume.head_m, 'm');
 	if (flume.tailDepth_m === undefined) flags.push({ ...at(id), code: 'flume-unread-tail', evidence: {} });
 	const tailDepth_m = flume.tailDepth_m === undefined ? null : inPlaceUnit(flume.tailDepth_m, 'm');
@@ -121,11 +163,22 @@ function throughFlume(id: string, { flume }: GaugingSheet, limits: Limits): Told
 	const limit = rating?.submergenceLimit ?? USUAL_SUBMERGENCE;
 	const submergence = tailDepth_m === null || head_m === 0 ? null : tailDepth_m / head_m;
 	if (submergence !== null && submergence >= limit)
-		flags.push({ ...at(id), code: 'flume-submerged', evidence: { submergence_percent: 100 * submergence, limit_percent: 100 * limit } });
+		flags.push({
+			...at(id),
+			code: 'flume-submerged',
+			evidence: { submergence_percent: 100 * submergence, limit_percent: 100 * limit }
+		});
 	if (!rating) return { findings: [], flags: [...flags, { ...at(id), code: 'flume-unrated', evidence: {} }] };
 	const { discharge_m3s, reasons, valid } = flumeDischarge({ ...rating, head_m, tailDepth_m });
 	if (reasons.some((r) => r !== 'submerged'))
-		flags.push({ ...at(id), code: 'flume-out-of-range', evidence: { head_m, low_m: rating.minimumHead_m, high_m: rating.maximumHead_m } });
+		flags.push({
+			...at(id),
+			code: 'flume-out-of-range',
+			evidence: { head_m, low_m: rating.minimumHead_m, high_m: rating.maximumHead_m }
+		});
 	const which = flume.rating ? `${flume.rating.name}, ` : 'flume, ';
-	return { findings: valid ? [flow(id, 'flume', discharge_m3s, null, 1, `${which}head ${writeNumber(head_m)} m`, null)] : [], flags };
+	return {
+		findings: valid ? [flow(id, 'flume', discharge_m3s, null, 1, `${which}head ${writeNumber(head_m)} m`, null)] : [],
+		flags
+	};
 }

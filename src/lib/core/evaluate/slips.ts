@@ -1,5 +1,16 @@
 import { readingSlips, slipGuesses, type Evidence, type Flag } from '../quality';
-import { amount, inPlaceUnit, parameters, significant, units, writeFigure, writeNumber, type Figure, type ParameterCode, type Unit } from '../quantity';
+import {
+	amount,
+	inPlaceUnit,
+	parameters,
+	significant,
+	units,
+	writeFigure,
+	writeNumber,
+	type Figure,
+	type ParameterCode,
+	type Unit
+} from '../quantity';
 import type { Sheet } from '../logbook';
 import { ENOUGH_VISITS } from './unusual';
 import type { Usual } from './context';
@@ -78,13 +89,22 @@ const largestSlips = remembered(({ verticals }: GaugingSheet) => {
 	] as const) {
 		const seen = Object.entries(verticals ?? {})
 			.flatMap(([key, v]) =>
-				of.flatMap((place) => (v[place] === undefined ? [] : [{ key, place, number: inPlaceUnit<Unit>(v[place], unit), typed: v[place] }]))
+				of.flatMap((place) =>
+					v[place] === undefined ? [] : [{ key, place, number: inPlaceUnit<Unit>(v[place], unit), typed: v[place] }]
+				)
 			)
 			.filter((v) => v.number > 0)
 			.sort((a, b) => a.number - b.number);
 		const largest = seen.pop();
 		const [least, most] = [seen[0]?.number, seen.at(-1)?.number];
-		if (!largest || least === undefined || most === undefined || seen.length < ENOUGH_OTHERS || largest.number <= most * ROOM) continue;
+		if (
+			!largest ||
+			least === undefined ||
+			most === undefined ||
+			seen.length < ENOUGH_OTHERS ||
+			largest.number <= most * ROOM
+		)
+			continue;
 		const guess = slipGuesses(largest.number, unit, { low: least / NEAR, high: most * NEAR })[0];
 		if (!guess) continue;
 		const say = (n: number) => `${significant(n, 2)} ${units[unit].symbol}`;
@@ -109,7 +129,9 @@ const LONG_STEP = 4;
 /** A place on the tape far beyond the others that one point in another place would bring beside them: 25 for 2.5, said at once. */
 function tapeSlip(verticals: Record<string, VerticalSheet>): Record<string, Evidence['unit-slip']> {
 	const seen = Object.entries(verticals)
-		.flatMap(([key, v]) => (v.distance_m === undefined ? [] : [{ key, number: inPlaceUnit(v.distance_m, 'm'), typed: v.distance_m }]))
+		.flatMap(([key, v]) =>
+			v.distance_m === undefined ? [] : [{ key, number: inPlaceUnit(v.distance_m, 'm'), typed: v.distance_m }]
+		)
 		.sort((a, b) => a.number - b.number);
 	const last = seen.at(-1);
 	const others = seen.slice(0, -1);
@@ -119,7 +141,12 @@ function tapeSlip(verticals: Record<string, VerticalSheet>): Record<string, Evid
 	const before = others.at(-1)!.number;
 	if (longest <= 0 || last.number - before <= LONG_STEP * longest) return {};
 	const instead = Number((last.number / 10).toPrecision(12));
-	if (instead <= others[0]!.number || instead > before + LONG_STEP * longest || others.some((v) => v.number === instead)) return {};
+	if (
+		instead <= others[0]!.number ||
+		instead > before + LONG_STEP * longest ||
+		others.some((v) => v.number === instead)
+	)
+		return {};
 	const typed = typeof last.typed === 'number' ? { value: last.typed, unit: 'm' as const } : last.typed;
 	const say = (n: number) => `${writeNumber(n)} m`;
 	return {

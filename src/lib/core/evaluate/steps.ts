@@ -6,12 +6,23 @@ import type { GaugingView, Missing, Result, StepState } from './outcome';
 import { remembered } from './remember';
 
 /** How each step stands, in the order that the card's rules give. */
-export function stepStates(sheet: Sheet, card: MethodCard, gaugings: readonly GaugingView[], results: readonly Pick<Result, 'parameter'>[]): StepState[] {
+export function stepStates(
+	sheet: Sheet,
+	card: MethodCard,
+	gaugings: readonly GaugingView[],
+	results: readonly Pick<Result, 'parameter'>[]
+): StepState[] {
 	const order = orderSteps(card);
 	const steps = 'steps' in order ? order.steps.map((s) => s.step) : card.steps;
 	return steps.map((step) => {
 		const { done, progress } = progressOf(step, sheet, gaugings, results);
-		const state = done ? 'tied' : sheet.steps?.[step.id]?.passedOver !== undefined ? 'passed' : isNeedless(step, sheet) ? 'needless' : 'open';
+		const state = done
+			? 'tied'
+			: sheet.steps?.[step.id]?.passedOver !== undefined
+				? 'passed'
+				: isNeedless(step, sheet)
+					? 'needless'
+					: 'open';
 		return { id: step.id, state, progress };
 	});
 }
@@ -60,7 +71,14 @@ export function orderFlags(folded: Folded, card: MethodCard): Flag[] {
 		const a = beganAt(first);
 		const b = beganAt(then);
 		if (a === undefined || b === undefined || a <= b) return [];
-		return [{ code: 'out-of-order', path: pathsOf(then)[0]!, parameter: parameterOf(then), evidence: { first: first.title, then: then.title, because } }];
+		return [
+			{
+				code: 'out-of-order',
+				path: pathsOf(then)[0]!,
+				parameter: parameterOf(then),
+				evidence: { first: first.title, then: then.title, because }
+			}
+		];
 	});
 }
 
@@ -78,7 +96,10 @@ function progressOf(
 			return { done: bottle?.label !== undefined && bottle.filledAt !== undefined, progress: null };
 		}
 		case 'reading':
-			return counted(step.slots.filter((slot) => sheet.readings?.[step.parameter]?.[slot.id] !== undefined).length, slotsAsked(step, sheet).length);
+			return counted(
+				step.slots.filter((slot) => sheet.readings?.[step.parameter]?.[slot.id] !== undefined).length,
+				slotsAsked(step, sheet).length
+			);
 		case 'form': {
 			const asked = forms[step.form];
 			return counted(asked.filter((q) => isAnswered(q, sheet[step.form])).length, asked.length);
@@ -86,7 +107,10 @@ function progressOf(
 		case 'kit':
 			return { done: sheet.readings?.[step.parameter]?.[step.id] !== undefined, progress: null };
 		case 'titration':
-			return counted(step.bottles.filter(({ id }) => sheet.titrations?.[id]?.drops !== undefined).length, step.bottles.length);
+			return counted(
+				step.bottles.filter(({ id }) => sheet.titrations?.[id]?.drops !== undefined).length,
+				step.bottles.length
+			);
 		case 'tube':
 			return { done: sheet.readings?.['tube-depth'] !== undefined, progress: null };
 		case 'disc':
@@ -105,7 +129,10 @@ function progressOf(
 	}
 }
 
-const counted = (have: number, want: number) => ({ done: have >= want, progress: have > 0 && have < want ? `${have} of ${want}` : null });
+const counted = (have: number, want: number) => ({
+	done: have >= want,
+	progress: have > 0 && have < want ? `${have} of ${want}` : null
+});
 
 /** The places at which a figure is asked for: one will do where nobody goes across the stream. */
 export function slotsAsked(step: Extract<Step, { tool: 'reading' }>, { arrival }: Sheet): typeof step.slots {

@@ -13,7 +13,15 @@ type Bottle = NonNullable<Folded['sheet']['titrations']>[string];
  * Oxygen of one titrated bottle. The colour went somewhere within the last drop, so half a drop comes off, unless a blank that was
  * titrated the same way takes it off already.
  */
-export function titrated({ drops, blankDrops, mgLPerDrop }: { drops: number; blankDrops?: number | undefined; mgLPerDrop: number }): {
+export function titrated({
+	drops,
+	blankDrops,
+	mgLPerDrop
+}: {
+	drops: number;
+	blankDrops?: number | undefined;
+	mgLPerDrop: number;
+}): {
 	dissolvedOxygen_mgL: number;
 	belowBlank: boolean;
 	working: Working | null;
@@ -36,7 +44,8 @@ export function titrationFindings({ sheet, lines }: Folded, card: MethodCard): {
 			flags.push({ ...at, code: 'titration-bubble', evidence: { bottle: id } });
 			continue;
 		}
-		if (step?.tool === 'titration') flags.push(...clockFlags(at, id, bottle, step, lines.get(`titrations/${id}/drops`)?.live?.at));
+		if (step?.tool === 'titration')
+			flags.push(...clockFlags(at, id, bottle, step, lines.get(`titrations/${id}/drops`)?.live?.at));
 		const { drops, blankDrops, mgLPerDrop } = bottle;
 		if (drops === undefined || mgLPerDrop === undefined) continue;
 		const { belowBlank, working } = titrated({ drops, blankDrops, mgLPerDrop });
@@ -92,7 +101,8 @@ function clockFlags(
 	if (settled_s !== null && settled_s >= 0 && settled_s < settle_s)
 		flags.push({ ...at, code: 'floc-unsettled', evidence: { bottle: id, after_s: settled_s, settle_s } });
 	const after_h = titratedAt === undefined ? null : (instantOf(titratedAt) - Date.parse(fixedAt)) / 3_600_000;
-	if (after_h !== null && after_h > within_h) flags.push({ ...at, code: 'titrated-late', evidence: { bottle: id, after_h, limit_h: within_h } });
+	if (after_h !== null && after_h > within_h)
+		flags.push({ ...at, code: 'titrated-late', evidence: { bottle: id, after_h, limit_h: within_h } });
 	return flags;
 }
 

@@ -9,7 +9,10 @@ export const ENOUGH_VISITS = 12;
 const MARGIN = 0.1;
 
 /** Results beyond anything that earlier visits to this site have seen: asked about, each with the range it is held against. */
-export function unusualFlags(results: readonly Pick<Finding, 'parameter' | 'figure'>[], usual: Partial<Record<ParameterCode, Usual>>): Flag[] {
+export function unusualFlags(
+	results: readonly Pick<Finding, 'parameter' | 'figure'>[],
+	usual: Partial<Record<ParameterCode, Usual>>
+): Flag[] {
 	return results.flatMap(({ parameter, figure }): Flag[] => {
 		const seen = usual[parameter];
 		if (!seen || seen.visits < ENOUGH_VISITS) return [];
@@ -23,7 +26,13 @@ export function unusualFlags(results: readonly Pick<Finding, 'parameter' | 'figu
 				code: 'outside-history',
 				path: `readings/${parameter}`,
 				parameter,
-				evidence: { parameter: name, seen: writeFigure(figure, decimals), low: say(seen.low), high: say(seen.high), visits: seen.visits }
+				evidence: {
+					parameter: name,
+					seen: writeFigure(figure, decimals),
+					low: say(seen.low),
+					high: say(seen.high),
+					visits: seen.visits
+				}
 			}
 		];
 	});

@@ -21,7 +21,11 @@ export const wayAsked = (step: FlowStep | undefined): GaugingWay => ({
 /** The way that was taken: as chosen at the stream, else as the card asks. */
 export function wayTaken(gauging: GaugingSheet | undefined, step: FlowStep | undefined): GaugingWay {
 	const asked = wayAsked(step);
-	return { method: gauging?.method ?? asked.method, school: gauging?.school ?? asked.school, arithmetic: gauging?.arithmetic ?? asked.arithmetic };
+	return {
+		method: gauging?.method ?? asked.method,
+		school: gauging?.school ?? asked.school,
+		arithmetic: gauging?.arithmetic ?? asked.arithmetic
+	};
 }
 
 /**
@@ -29,10 +33,13 @@ export function wayTaken(gauging: GaugingSheet | undefined, step: FlowStep | und
  * older logbooks, what was read at 0.6 of the depth.
  */
 export const wasRaised = (id: string, lines: ReadonlyMap<string, Line>, step: FlowStep | undefined): boolean =>
-	wayAsked(step).school === 'raise' || (lines.get(`gaugings/${id}/school`)?.history.some((e) => e.value === 'raise') ?? false);
+	wayAsked(step).school === 'raise' ||
+	(lines.get(`gaugings/${id}/school`)?.history.some((e) => e.value === 'raise') ?? false);
 
 /** The step of a card that asks for the flow. */
-export const flowStepOf = (card: Pick<MethodCard, 'steps'>): FlowStep | undefined => card.steps.find((s): s is FlowStep => s.tool === 'flow');
+export const flowStepOf = (card: Pick<MethodCard, 'steps'>): FlowStep | undefined =>
+	card.steps.find((s): s is FlowStep => s.tool === 'flow');
 
 /** Whether depths across the stream make the section, each with a velocity or all with one. */
-export const isBySection = ({ method }: Pick<GaugingWay, 'method'>): boolean => method === 'verticals' || method === 'sweep';
+export const isBySection = ({ method }: Pick<GaugingWay, 'method'>): boolean =>
+	method === 'verticals' || method === 'sweep';

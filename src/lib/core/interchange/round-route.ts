@@ -33,7 +33,15 @@ export function routeAsGeoJson(name: string, points: readonly RoutePoint[]) {
 				geometry: { type: 'Point' as const, coordinates: at(p) },
 				properties: { name: p.name, about: p.about, stop: i + 1 }
 			})),
-			...(points.length > 1 ? [{ type: 'Feature' as const, geometry: { type: 'LineString' as const, coordinates: points.map(at) }, properties: { name } }] : [])
+			...(points.length > 1
+				? [
+						{
+							type: 'Feature' as const,
+							geometry: { type: 'LineString' as const, coordinates: points.map(at) },
+							properties: { name }
+						}
+					]
+				: [])
 		]
 	};
 }

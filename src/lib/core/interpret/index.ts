@@ -27,4 +27,13 @@ export { judge, sayVerdict, Threshold, verdictOn, type Band } from './thresholds
 export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
 export { sayTrend } from './words/trend';
 // a plan in words
-export { sayBreach, sayGear, sayMinute, sayMinutes, sayPlanDay, sayRemedy, saySamplerNeed, sayUnmet } from './words/plan';
+export {
+	sayBreach,
+	sayGear,
+	sayMinute,
+	sayMinutes,
+	sayPlanDay,
+	sayRemedy,
+	saySamplerNeed,
+	sayUnmet
+} from './words/plan';

@@ -10,14 +10,24 @@ export function siteLine(latest: Partial<Record<ParameterCode, Figure>>, thresho
 		for (const code of MOST_TELLING) {
 			const figure = latest[code];
 			const threshold = thresholds.find((t) => t.parameter === code);
-			if (figure && threshold && judge(figure, threshold)?.state === state) return `${SHORT[code] ?? parameters[code].name} ${brief(code, figure)}`;
+			if (figure && threshold && judge(figure, threshold)?.state === state)
+				return `${SHORT[code] ?? parameters[code].name} ${brief(code, figure)}`;
 		}
 	const temperature = latest['water-temperature'];
 	const oxygen = latest['oxygen-saturation'];
-	return [temperature && writeFigure(temperature, 1), oxygen && `${writeFigure(oxygen, 0)} oxygen`].filter(Boolean).join(', ');
+	return [temperature && writeFigure(temperature, 1), oxygen && `${writeFigure(oxygen, 0)} oxygen`]
+		.filter(Boolean)
+		.join(', ');
 }
 
-const MOST_TELLING: ParameterCode[] = ['nitrite', 'e-coli', 'oxygen-saturation', 'conductance25', 'tube-depth', 'water-temperature'];
+const MOST_TELLING: ParameterCode[] = [
+	'nitrite',
+	'e-coli',
+	'oxygen-saturation',
+	'conductance25',
+	'tube-depth',
+	'water-temperature'
+];
 const SHORT: Partial<Record<ParameterCode, string>> = {
 	'oxygen-saturation': 'oxygen',
 	conductance25: 'conductivity',
@@ -31,5 +41,7 @@ function brief(code: ParameterCode, figure: Figure): string {
 	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameters[code].decimals);
 	const { number, qualifier } = amount(figure);
 	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
-	return code === 'nitrite' ? `${side}${Number(number.toPrecision(3))} mg/L` : `${side}${number} ${units[figure.unit].symbol}`;
+	return code === 'nitrite'
+		? `${side}${Number(number.toPrecision(3))} mg/L`
+		: `${side}${number} ${units[figure.unit].symbol}`;
 }

@@ -25,7 +25,9 @@ describe('the trend at a site', () => {
 	it('is left open where chance could have made it', () => {
 		const open = siteTrend(record(4, 0, 7))!;
 		expect(open.verdict).toBe('open');
-		expect(sayTrend(open, 'µS/cm').because).toMatch(/^Between −?[\d.]+ and [\d.]+ µS\/cm a year with 95 % confidence: 48 results over 4 years/);
+		expect(sayTrend(open, 'µS/cm').because).toMatch(
+			/^Between −?[\d.]+ and [\d.]+ µS\/cm a year with 95 % confidence: 48 results over 4 years/
+		);
 	});
 
 	it('is not told from two years', () => {
@@ -35,13 +37,19 @@ describe('the trend at a site', () => {
 	});
 
 	it('does not take a better lab for cleaner water: limits that sink are no trend', () => {
-		const points = Array.from({ length: 96 }, (_, i): TrendPoint => ({ at_ms: Date.UTC(2010, i, 15), value: i < 48 ? 0.1 : 0.02, qualifier: 'below' }));
+		const points = Array.from({ length: 96 }, (_, i): TrendPoint => ({
+			at_ms: Date.UTC(2010, i, 15),
+			value: i < 48 ? 0.1 : 0.02,
+			qualifier: 'below'
+		}));
 		expect(siteTrend(points)).toMatchObject({ verdict: 'open', slopePerYear: 0, limits: 96 });
 	});
 
 	it('takes the middle of a month with many results, so that a storm week does not outvote the year', () => {
 		const calm = record(5, 0, 3);
-		const storm = calm.flatMap((p, i) => (i === 55 ? Array.from({ length: 9 }, (_, k) => ({ ...p, at_ms: p.at_ms + k * 3_600_000 })) : [p]));
+		const storm = calm.flatMap((p, i) =>
+			i === 55 ? Array.from({ length: 9 }, (_, k) => ({ ...p, at_ms: p.at_ms + k * 3_600_000 })) : [p]
+		);
 		expect(siteTrend(storm)!.slopePerYear).toBe(siteTrend(calm)!.slopePerYear);
 	});
 });

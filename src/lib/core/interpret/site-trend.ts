@@ -67,7 +67,10 @@ export function siteTrend(points: readonly TrendPoint[], progress?: (share: numb
 	const limits = points.filter((x) => x.qualifier !== null).length;
 	const test = seasonalKendall({ observations: levelled(months) });
 	if (test.varS === null || test.s === null) return null;
-	const widen = years >= MANY_YEARS && test.varSAdjusted !== null && test.varSAdjusted > 0 && test.varS > 0 ? Math.sqrt(test.varSAdjusted / test.varS) : 1;
+	const widen =
+		years >= MANY_YEARS && test.varSAdjusted !== null && test.varSAdjusted > 0 && test.varS > 0
+			? Math.sqrt(test.varSAdjusted / test.varS)
+			: 1;
 	const found = limits > 0 ? byLimits(months, widen) : byValues(months, test, widen, progress);
 	if (!found) return null;
 	return {
@@ -82,10 +85,16 @@ export function siteTrend(points: readonly TrendPoint[], progress?: (share: numb
 
 type Found = Pick<SiteTrend, 'verdict' | 'slopePerYear' | 'lower' | 'upper' | 'p'>;
 
-const verdictOf = (s: number, p: number): SiteTrend['verdict'] => (p >= 1 - CONFIDENCE || s === 0 ? 'open' : s > 0 ? 'rising' : 'falling');
+const verdictOf = (s: number, p: number): SiteTrend['verdict'] =>
+	p >= 1 - CONFIDENCE || s === 0 ? 'open' : s > 0 ? 'rising' : 'falling';
 const pOf = (s: number, sd: number): number => (sd > 0 ? normalTwoSided((s - Math.sign(s)) / sd) : 1);
 
-function byValues(months: readonly Month[], test: SeasonalKendall, widen: number, progress?: (share: number) => void): Found | null {
+function byValues(
+	months: readonly Month[],
+	test: SeasonalKendall,
+	widen: number,
+	progress?: (share: number) => void
+): Found | null {
 	// the interval's own variance knows nothing of serial correlation: a higher confidence makes it as wide as it should be
 	const confidence = Math.min(1 - 1e-9, Math.max(1e-9, 1 - normalTwoSided(zOf(CONFIDENCE) * widen)));
 	const { slopePerYear, lower, upper } = seasonalSenSlope({ observations: months, confidence }, progress);
@@ -95,15 +104,21 @@ function byValues(months: readonly Month[], test: SeasonalKendall, widen: number
 }
 
 function byLimits(months: readonly CensoredValue[], widen: number): Found | null {
-	const { slopePerYear, lower, upper, s, varS } = censoredSeasonalSlope({ observations: months, confidence: CONFIDENCE }, widen);
-	if (slopePerYear === null || lower === null || upper === null) return { verdict: 'open', slopePerYear: 0, lower: 0, upper: 0, p: 1 };
+	const { slopePerYear, lower, upper, s, varS } = censoredSeasonalSlope(
+		{ observations: months, confidence: CONFIDENCE },
+		widen
+	);
+	if (slopePerYear === null || lower === null || upper === null)
+		return { verdict: 'open', slopePerYear: 0, lower: 0, upper: 0, p: 1 };
 	const p = pOf(s, Math.sqrt(varS) * widen);
 	return { verdict: verdictOf(s, p), slopePerYear, lower, upper, p };
 }
 
 /** At least one month in three different years: else nothing is held against the same month. */
 const isSeenOften = (months: readonly Month[]): boolean =>
-	[...new Set(months.map((m) => m.season))].some((season) => months.filter((m) => m.season === season).length >= LEAST_YEARS);
+	[...new Set(months.map((m) => m.season))].some(
+		(season) => months.filter((m) => m.season === season).length >= LEAST_YEARS
+	);
 
 /** Whether the months go different ways: the homogeneity test of van Belle and Hughes 1984, at the same confidence. */
 function doMonthsDisagree({ seasons }: SeasonalKendall): boolean {
@@ -121,7 +136,11 @@ function withoutFlow(points: readonly TrendPoint[]): SiteTrend['withoutFlow'] {
 	const [x, y] = [known.map((p) => Math.log(p.discharge_m3_s!)), known.map((p) => Math.log(p.value))];
 	const { slope, intercept } = linearRegression({ x, y });
 	if (slope === null || intercept === null) return null;
-	const left = known.map((p, i): TrendPoint => ({ at_ms: p.at_ms, value: y[i]! - intercept - slope * x[i]!, qualifier: null }));
+	const left = known.map((p, i): TrendPoint => ({
+		at_ms: p.at_ms,
+		value: y[i]! - intercept - slope * x[i]!,
+		qualifier: null
+	}));
 	return siteTrend(left)?.verdict ?? null;
 }
 

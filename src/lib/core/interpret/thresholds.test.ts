@@ -12,7 +12,8 @@ const bathing: Threshold = {
 		{ from: 1000, word: 'far too many', state: 'act' }
 	]
 };
-const colonies = (number: number, qualifier: 'below' | 'above' | null = null) => withQualifier(number, qualifier, 'cfu_100mL');
+const colonies = (number: number, qualifier: 'below' | 'above' | null = null) =>
+	withQualifier(number, qualifier, 'cfu_100mL');
 
 describe('judging against a use', () => {
 	it.each<[number, 'below' | 'above' | null, string | null]>([
@@ -32,13 +33,22 @@ describe('judging against a use', () => {
 
 describe('a site in a few words', () => {
 	it('says what most wants doing something about', () => {
-		expect(siteLine({ 'e-coli': colonies(3000), 'water-temperature': exactly(11.2, 'degC') }, [bathing])).toBe('E. coli 3000 per 100 mL');
+		expect(siteLine({ 'e-coli': colonies(3000), 'water-temperature': exactly(11.2, 'degC') }, [bathing])).toBe(
+			'E. coli 3000 per 100 mL'
+		);
 	});
 
 	it('else how warm the water was and how much oxygen it held', () => {
-		expect(siteLine({ 'e-coli': colonies(10), 'water-temperature': exactly(11.24, 'degC'), 'oxygen-saturation': exactly(98.4, 'percent') }, [bathing])).toBe(
-			'11.24 °C, 98.4 % oxygen'
-		);
+		expect(
+			siteLine(
+				{
+					'e-coli': colonies(10),
+					'water-temperature': exactly(11.24, 'degC'),
+					'oxygen-saturation': exactly(98.4, 'percent')
+				},
+				[bathing]
+			)
+		).toBe('11.24 °C, 98.4 % oxygen');
 		expect(siteLine({}, [bathing])).toBe('');
 	});
 });

@@ -10,7 +10,12 @@ export const Band = z.object({ from: z.number(), word: z.string(), state: z.enum
 export type Band = z.infer<typeof Band>;
 
 /** What a use of the stream wants of a parameter: a program's setting. Bands ascend; the first holds below its start too. */
-export const Threshold = z.object({ parameter: z.enum(parameterCodes), use: z.string(), bands: z.array(Band).min(1), source: z.string() });
+export const Threshold = z.object({
+	parameter: z.enum(parameterCodes),
+	use: z.string(),
+	bands: z.array(Band).min(1),
+	source: z.string()
+});
 export type Threshold = z.infer<typeof Threshold>;
 
 /**
@@ -24,7 +29,10 @@ export function judge(figure: Figure, threshold: Threshold): Band | null {
 	if (qualifier === null || band === null) return band;
 	const edge = qualifier === 'below' ? threshold.bands[0] : threshold.bands.at(-1);
 	// just below a limit that starts a band, the truth lies in the band beneath it
-	const reached = qualifier === 'below' && band.from === number && band !== threshold.bands[0] ? threshold.bands[threshold.bands.indexOf(band) - 1] : band;
+	const reached =
+		qualifier === 'below' && band.from === number && band !== threshold.bands[0]
+			? threshold.bands[threshold.bands.indexOf(band) - 1]
+			: band;
 	return reached === edge ? (edge ?? null) : null;
 }
 
@@ -32,7 +40,12 @@ export function judge(figure: Figure, threshold: Threshold): Band | null {
  * What a figure says against a use. Where the limits between which the truth lies fall in bands that ask for different things, it is
  * open which of them holds (JCGM 106:2012): then no band is named.
  */
-export function verdictOn(figure: Figure, uncertainty: number | null, limits: Limits95 | null, threshold: Threshold): { band: Band | null; isOpen: boolean } {
+export function verdictOn(
+	figure: Figure,
+	uncertainty: number | null,
+	limits: Limits95 | null,
+	threshold: Threshold
+): { band: Band | null; isOpen: boolean } {
 	const band = judge(figure, threshold);
 	const { number, qualifier } = amount(figureIn(figure, parameters[threshold.parameter].unit));
 	if (qualifier !== null || band === null) return { band, isOpen: band === null };

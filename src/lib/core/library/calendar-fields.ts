@@ -28,7 +28,9 @@ export function maybeDate({ label, help, isRequired = false }: Asked): Field<str
 		read: (text) => {
 			const given = text.trim();
 			if (given === '') return isRequired ? missing(label) : { value: null };
-			return Day.safeParse(given).success ? { value: given } : { why: `${label}: “${given}” is not a day such as 2026-05-14.` };
+			return Day.safeParse(given).success
+				? { value: given }
+				: { why: `${label}: “${given}” is not a day such as 2026-05-14.` };
 		},
 		write: (value) => value ?? ''
 	};
@@ -51,7 +53,9 @@ export function maybeDayAndTime({ label, help }: Asked): Field<string | null> {
 			if (given === '') return { value: null };
 			const [day = '', time = '', ...more] = given.split(' ').filter((p) => p !== '');
 			const isGood = more.length === 0 && Day.safeParse(day).success && clockMinute(time) !== null;
-			return isGood ? { value: `${day} ${time}` } : { why: `${label}: “${given}” is not a day and time such as 2026-05-14 06:20.` };
+			return isGood
+				? { value: `${day} ${time}` }
+				: { why: `${label}: “${given}” is not a day and time such as 2026-05-14 06:20.` };
 		},
 		write: (value) => value ?? ''
 	};
@@ -65,7 +69,8 @@ function clockMinute(text: string): number | null {
 	return Number(match[2]) < 60 && minute <= 1440 ? minute : null;
 }
 
-const clock = (minute: number): string => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+const clock = (minute: number): string =>
+	`${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 
 export function maybeTime({ label, help, isRequired = false }: Asked): Field<number | null> {
 	return {
@@ -76,7 +81,9 @@ export function maybeTime({ label, help, isRequired = false }: Asked): Field<num
 		read: (text) => {
 			if (text.trim() === '') return isRequired ? missing(label) : { value: null };
 			const value = clockMinute(text);
-			return value === null || value === 1440 ? { why: `${label}: “${text.trim()}” is not a time such as 08:30.` } : { value };
+			return value === null || value === 1440
+				? { why: `${label}: “${text.trim()}” is not a time such as 08:30.` }
+				: { value };
 		},
 		write: (value) => (value === null ? '' : clock(value))
 	};
@@ -90,7 +97,8 @@ export function time(asked: Asked): Field<number> {
 const dayNumbers = [1, 2, 3, 4, 5, 6, 0] as const; // a week begins on Monday
 const dayNames = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
 /** A day by its name or its first letters, three at least; -1 for any other word. */
-const dayOf = (word: string): number => (word.length < 3 ? -1 : dayNames.findIndex((d) => d.startsWith(word.toLowerCase())));
+const dayOf = (word: string): number =>
+	word.length < 3 ? -1 : dayNames.findIndex((d) => d.startsWith(word.toLowerCase()));
 
 /** Days of a list such as "Mon, Wed-Fri"; null with the first word that is none. */
 function daysOf(text: string): { days: number[] } | { strange: string } {
@@ -167,7 +175,9 @@ export function dates({ label, help }: Asked): Field<string[]> {
 		read: (text) => {
 			const given = parts(text).map((p) => p.trim());
 			const bad = given.find((g) => !Day.safeParse(g).success);
-			return bad === undefined ? { value: [...new Set(given)].sort() } : { why: `${label}: “${bad}” is not a day such as 2026-05-14.` };
+			return bad === undefined
+				? { value: [...new Set(given)].sort() }
+				: { why: `${label}: “${bad}” is not a day such as 2026-05-14.` };
 		},
 		write: (value) => value.join('; ')
 	};
@@ -192,7 +202,8 @@ export function hours({ label, help }: Asked): Field<Hours[]> {
 				const at = part.search(/\d/);
 				const on = at === -1 ? { strange: part } : daysOf(part.slice(0, at).trim());
 				const ends = at === -1 ? [] : part.slice(at).split(/[-–]/);
-				const [opens_min, closes_min] = ends.length === 2 ? [clockMinute(ends[0]!), clockMinute(ends[1]!)] : [null, null];
+				const [opens_min, closes_min] =
+					ends.length === 2 ? [clockMinute(ends[0]!), clockMinute(ends[1]!)] : [null, null];
 				if ('strange' in on || opens_min === null || closes_min === null)
 					return { why: `${label}: “${part.slice(0, 60)}” is not hours such as Mon-Thu 09:00-15:30.` };
 				if (closes_min <= opens_min) return { why: `${label}: “${part.trim()}” closes before it opens.` };
@@ -216,7 +227,9 @@ const place = (weekday: number): number => dayNumbers.findIndex((d) => d === wee
 /** Days in a row with the same hours are written as one. */
 function written(hours: readonly Hours[]): string {
 	const runs: { from: number; to: number; says: string }[] = [];
-	const sayings = dayNumbers.map((d) => hours.filter((h) => h.weekday === d).map((h) => `${clock(h.opens_min)}-${clock(h.closes_min)}`));
+	const sayings = dayNumbers.map((d) =>
+		hours.filter((h) => h.weekday === d).map((h) => `${clock(h.opens_min)}-${clock(h.closes_min)}`)
+	);
 	for (const [i, says] of sayings.entries())
 		for (const one of says) {
 			const run = runs.find((r) => r.to === i - 1 && r.says === one);

@@ -79,7 +79,15 @@ export function number(asked: NumberAsked): Field<number> {
 }
 
 /** A number that may be left out. */
-export function maybeNumber({ label, help, isRequired = false, unit, least, most, whole }: NumberAsked): Field<number | null> {
+export function maybeNumber({
+	label,
+	help,
+	isRequired = false,
+	unit,
+	least,
+	most,
+	whole
+}: NumberAsked): Field<number | null> {
 	const say = unit ? ` ${unit}` : '';
 	return {
 		label,
@@ -93,7 +101,8 @@ export function maybeNumber({ label, help, isRequired = false, unit, least, most
 			const value = /^[+-]?(\d+[.,]?\d*|[.,]\d+)(e[+-]?\d+)?$/i.test(given) ? Number(given.replace(',', '.')) : NaN;
 			if (!Number.isFinite(value)) return { why: `${label}: “${given}” is not a number.` };
 			if (whole && !Number.isInteger(value)) return { why: `${label} is a whole number; ${given} is not.` };
-			if (value < least || value > most) return { why: `${label} lies between ${least} and ${most}${say}; ${given} does not.` };
+			if (value < least || value > most)
+				return { why: `${label} lies between ${least} and ${most}${say}; ${given} does not.` };
 			return { value };
 		},
 		write: (value) => (value === null ? '' : String(value))
@@ -116,7 +125,11 @@ export function yesNo({ label, help }: Asked): Field<boolean> {
 	};
 }
 
-export function oneOf<const Word extends string>({ label, help, options }: Asked & { options: readonly Word[] }): Field<Word> {
+export function oneOf<const Word extends string>({
+	label,
+	help,
+	options
+}: Asked & { options: readonly Word[] }): Field<Word> {
 	return {
 		label,
 		help,
@@ -132,7 +145,12 @@ export function oneOf<const Word extends string>({ label, help, options }: Asked
 	};
 }
 
-export function someOf<const Word extends string>({ label, help, isRequired = false, options }: Asked & { options: readonly Word[] }): Field<Word[]> {
+export function someOf<const Word extends string>({
+	label,
+	help,
+	isRequired = false,
+	options
+}: Asked & { options: readonly Word[] }): Field<Word[]> {
 	return {
 		label,
 		help,
@@ -173,7 +191,11 @@ interface RefAsked extends Asked {
 /** Another thing of the library, named as it is told apart. */
 export function reference(asked: RefAsked): Field<string> {
 	const inner = maybeReference({ ...asked, isRequired: true });
-	return { ...inner, read: (text, lookup) => inner.read(text, lookup) as Read<string>, write: (id, lookup) => inner.write(id, lookup) };
+	return {
+		...inner,
+		read: (text, lookup) => inner.read(text, lookup) as Read<string>,
+		write: (id, lookup) => inner.write(id, lookup)
+	};
 }
 
 export function maybeReference({ label, help, isRequired = false, kinds }: RefAsked): Field<string | null> {

@@ -32,7 +32,12 @@ export interface ImportPlan {
 export function fieldOfHeading(kind: Kind, heading: string): string | null {
 	const said = bare(heading);
 	for (const [name, field] of Object.entries(kind.fields))
-		if ([name, field.label, name.replace(/Id(s?)$/, '$1'), ...(field.unit ? [`${field.label} ${field.unit}`] : [])].some((n) => bare(n) === said)) return name;
+		if (
+			[name, field.label, name.replace(/Id(s?)$/, '$1'), ...(field.unit ? [`${field.label} ${field.unit}`] : [])].some(
+				(n) => bare(n) === said
+			)
+		)
+			return name;
 	return null;
 }
 
@@ -51,19 +56,39 @@ interface ImportOptions {
  * has headings for, and no others. Rows may name each other in any order.
  * Nothing is written here.
  */
-export function planImport(kind: Kind, file: readonly FileRow[], library: Library, { newId, today, defaults = {} }: ImportOptions): ImportPlan {
+export function planImport(
+	kind: Kind,
+	file: readonly FileRow[],
+	library: Library,
+	{ newId, today, defaults = {} }: ImportOptions
+): ImportPlan {
 	const headings = [...new Set(file.flatMap((r) => Object.keys(r.cells)))];
 	const known = new Map(headings.map((h) => [h, fieldOfHeading(kind, h)]));
 	const given = new Set([...known.values(), ...Object.keys(defaults).filter((k) => defaults[k] !== '')]);
 	const before = lookupIn(library);
-	const there = new Map(library[kind.name].flatMap((row) => [[keyOf(kind, row, before), row] as const, ...turned(kind, row)]));
+	const there = new Map(
+		library[kind.name].flatMap((row) => [[keyOf(kind, row, before), row] as const, ...turned(kind, row)])
+	);
 	const drafts: Draft[] = file.map(({ line, cells, broken }) => {
-		const texts: Texts = Object.fromEntries(Object.entries(cells).flatMap(([h, text]) => (known.get(h) ? [[known.get(h)!, text]] : [])));
-		const filled = { ...defaults, ...Object.fromEntries(Object.entries(texts).filter(([k, t]) => t.trim() !== '' || !defaults[k])) };
+		const texts: Texts = Object.fromEntries(
+			Object.entries(cells).flatMap(([h, text]) => (known.get(h) ? [[known.get(h)!, text]] : []))
+		);
+		const filled = {
+			...defaults,
+			...Object.fromEntries(Object.entries(texts).filter(([k, t]) => t.trim() !== '' || !defaults[k]))
+		};
 		const old = there.get(keyOfTexts(kind, filled)) ?? null;
-		return { line, broken, old, id: old?.id ?? newId(), texts: old ? { ...writeRow(kind, old, before), ...texts } : filled };
+		return {
+			line,
+			broken,
+			old,
+			id: old?.id ?? newId(),
+			texts: old ? { ...writeRow(kind, old, before), ...texts } : filled
+		};
 	});
-	const coming = new Map(kind.key.length === 1 ? drafts.map((d) => [`${kind.name} ${keyOfTexts(kind, d.texts)}`, d.id]) : []);
+	const coming = new Map(
+		kind.key.length === 1 ? drafts.map((d) => [`${kind.name} ${keyOfTexts(kind, d.texts)}`, d.id]) : []
+	);
 	const lookup = lookupIn(library, coming);
 	const lines = drafts.map((draft, i) => lineOf(kind, draft, drafts.slice(0, i), lookup));
 	settle(kind, lines, library, today);
@@ -94,8 +119,12 @@ interface Draft {
 
 function lineOf(kind: Kind, draft: Draft, earlier: readonly Draft[], lookup: ReturnType<typeof lookupIn>): ImportLine {
 	const { row, objections } = readRow(kind, draft.id, draft.texts, lookup);
-	const twin = earlier.find((d) => d.broken === undefined && keyOfTexts(kind, d.texts) === keyOfTexts(kind, draft.texts));
-	const why = draft.broken ? [draft.broken] : [...objections.map((o) => o.why), ...(twin ? [`Line ${twin.line} says the same ${kind.one} already.`] : [])];
+	const twin = earlier.find(
+		(d) => d.broken === undefined && keyOfTexts(kind, d.texts) === keyOfTexts(kind, draft.texts)
+	);
+	const why = draft.broken
+		? [draft.broken]
+		: [...objections.map((o) => o.why), ...(twin ? [`Line ${twin.line} says the same ${kind.one} already.`] : [])];
 	const name =
 		kind.key
 			.map((k) => draft.texts[k] ?? '')
@@ -107,10 +136,20 @@ function lineOf(kind: Kind, draft: Draft, earlier: readonly Draft[], lookup: Ret
 	const changes = Object.entries(kind.fields).flatMap(([field, of]) => {
 		const from = was?.[field] ?? '';
 		// a reference to a row of the same file has no name yet: its text stands for it
-		const to = now[field] || of.write((of.read(draft.texts[field] ?? '', lookup) as { value: unknown }).value, lookup) || (draft.texts[field] ?? '').trim();
+		const to =
+			now[field] ||
+			of.write((of.read(draft.texts[field] ?? '', lookup) as { value: unknown }).value, lookup) ||
+			(draft.texts[field] ?? '').trim();
 		return from === to ? [] : [{ label: of.label, from, to }];
 	});
-	return { line: draft.line, name, verdict: draft.old ? (changes.length ? 'changed' : 'same') : 'new', changes, why: [], row };
+	return {
+		line: draft.line,
+		name,
+		verdict: draft.old ? (changes.length ? 'changed' : 'same') : 'new',
+		changes,
+		why: [],
+		row
+	};
 }
 
 /** Takes out what the rest of the file and the library do not allow, until all that is left may stand together. */
@@ -124,7 +163,10 @@ function settle(kind: Kind, lines: ImportLine[], library: Library, today: string
 			[kind.name]: [...library[kind.name].filter((r) => !written.has(r.id)), ...written.values()]
 		};
 		for (const line of standing) {
-			const why = [...lostReferences(kind, line.row!, after), ...objectionsTo(kind, line.row!, after, today).map((o) => o.why)];
+			const why = [
+				...lostReferences(kind, line.row!, after),
+				...objectionsTo(kind, line.row!, after, today).map((o) => o.why)
+			];
 			if (why.length === 0) continue;
 			Object.assign(line, { verdict: 'refused', changes: [], why, row: null });
 			isSettled = false;

@@ -15,7 +15,8 @@ export interface Objection {
 /** All that a program has set up, by kind. */
 export type Library = Record<KindName, readonly Row[]>;
 
-export const emptyLibrary = (): Library => Object.fromEntries(kindNames.map((name) => [name, []])) as unknown as Library;
+export const emptyLibrary = (): Library =>
+	Object.fromEntries(kindNames.map((name) => [name, []])) as unknown as Library;
 
 type Fields = Record<string, Field<unknown>>;
 type ValueOf<F> = F extends { write(value: infer T, lookup: Lookup): string } ? T : never;
@@ -49,7 +50,10 @@ export interface Kind {
 	endedOn?(row: Row): string | null;
 }
 
-interface KindOf<F extends Fields> extends Omit<Kind, 'fields' | 'key' | 'columns' | 'filter' | 'nameOf' | 'aliases' | 'objections' | 'doubts' | 'endedOn'> {
+interface KindOf<F extends Fields> extends Omit<
+	Kind,
+	'fields' | 'key' | 'columns' | 'filter' | 'nameOf' | 'aliases' | 'objections' | 'doubts' | 'endedOn'
+> {
 	fields: F;
 	key: readonly (keyof F & string)[];
 	columns: readonly (keyof F & string)[];

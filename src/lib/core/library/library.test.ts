@@ -40,7 +40,13 @@ const site = {
 	permission: 'given',
 	ways: 'wading'
 };
-const person = { name: 'Ada Fenn', initials: 'AF', email: 'ada@fenn.invalid', role: 'coordinator', weekdays: 'Mon; Tue' };
+const person = {
+	name: 'Ada Fenn',
+	initials: 'AF',
+	email: 'ada@fenn.invalid',
+	role: 'coordinator',
+	weekdays: 'Mon; Tue'
+};
 
 function small(): Library {
 	let library = having(emptyLibrary(), 'streams', { name: 'Kell', length_km: '12' });
@@ -79,7 +85,10 @@ describe('what is typed', () => {
 			{ field: 'code', why: 'Code: letters, digits and hyphens, a letter first.' },
 			{ field: 'river_km', why: 'Above its mouth: “three” is not a number.' },
 			{ field: 'latitude', why: 'Latitude lies between -90 and 90 °; 95 does not.' },
-			{ field: 'permission', why: 'Landowner’s permission is one of not needed, given, asked, refused; “perhaps” is not.' },
+			{
+				field: 'permission',
+				why: 'Landowner’s permission is one of not needed, given, asked, refused; “perhaps” is not.'
+			},
 			{ field: 'ways', why: 'Ways to sample is missing.' }
 		]);
 	});
@@ -121,7 +130,8 @@ describe('what is typed', () => {
 	});
 
 	it('an instrument’s ranges come back as they went', () => {
-		const text = 'dissolved-oxygen 0 to 20, accuracy 0.2, resolution 0.1, calibrate every 2 days\nvelocity 0.03 to 3, stall 0.03';
+		const text =
+			'dissolved-oxygen 0 to 20, accuracy 0.2, resolution 0.1, calibrate every 2 days\nvelocity 0.03 to 3, stall 0.03';
 		const { measures } = the('instruments').fields;
 		const read = measures!.read(text, lookupIn(small())) as { value: never };
 		expect(measures!.write(read.value, lookupIn(small()))).toBe(text);
@@ -131,8 +141,11 @@ describe('what is typed', () => {
 describe('texts of any value come back as it', () => {
 	const lookup = lookupIn(small());
 	/** What a field reads from what it wrote. */
-	const back = (name: KindName, field: string, value: unknown) => the(name).fields[field]!.read(the(name).fields[field]!.write(value, lookup), lookup);
-	const day = fc.date({ min: new Date('1990-01-01'), max: new Date('2090-01-01'), noInvalidDate: true }).map((d) => d.toISOString().slice(0, 10));
+	const back = (name: KindName, field: string, value: unknown) =>
+		the(name).fields[field]!.read(the(name).fields[field]!.write(value, lookup), lookup);
+	const day = fc
+		.date({ min: new Date('1990-01-01'), max: new Date('2090-01-01'), noInvalidDate: true })
+		.map((d) => d.toISOString().slice(0, 10));
 
 	it.each<[KindName, string, fc.Arbitrary<unknown>]>([
 		['streams', 'length_km', fc.double({ min: 0.01, max: 10_000, noNaN: true })],
@@ -142,7 +155,11 @@ describe('texts of any value come back as it', () => {
 		['sites', 'permissionUntil', fc.option(day)],
 		['sites', 'lowWaterAt', fc.option(day.map((d) => `${d} 06:20`))],
 		['people', 'weekdays', fc.subarray([1, 2, 3, 4, 5, 6, 0])],
-		['people', 'away', fc.array(fc.tuple(day, day).map((pair) => ({ from: [...pair].sort()[0]!, to: [...pair].sort()[1]! })))],
+		[
+			'people',
+			'away',
+			fc.array(fc.tuple(day, day).map((pair) => ({ from: [...pair].sort()[0]!, to: [...pair].sort()[1]! })))
+		],
 		['labs', 'closedOn', fc.uniqueArray(day).map((list) => [...list].sort())],
 		['circuits', 'disinfects', fc.boolean()],
 		['circuits', 'earliestStart_min', fc.integer({ min: 0, max: 1439 })]
@@ -166,20 +183,32 @@ describe('texts of any value come back as it', () => {
 describe('what must hold between things', () => {
 	it('a stream that joins itself', () => {
 		const library = small();
-		expect(whyNot(library, 'streams', { name: 'Kell', length_km: '12', joinsStreamId: 'Kell', joinsAt_km: '2' }, idOf(library, 'streams', 'Kell'))).toEqual([
-			'Kell cannot join itself.'
-		]);
+		expect(
+			whyNot(
+				library,
+				'streams',
+				{ name: 'Kell', length_km: '12', joinsStreamId: 'Kell', joinsAt_km: '2' },
+				idOf(library, 'streams', 'Kell')
+			)
+		).toEqual(['Kell cannot join itself.']);
 	});
 
 	it('a circle of streams is named as it runs', () => {
 		const library = small();
-		const why = whyNot(library, 'streams', { name: 'Kell', length_km: '12', joinsStreamId: 'Moss Beck', joinsAt_km: '2' }, idOf(library, 'streams', 'Kell'));
+		const why = whyNot(
+			library,
+			'streams',
+			{ name: 'Kell', length_km: '12', joinsStreamId: 'Moss Beck', joinsAt_km: '2' },
+			idOf(library, 'streams', 'Kell')
+		);
 		expect(why).toEqual(['This makes a circle: Kell → Moss Beck → Kell. Water does not run in one.']);
 	});
 
 	it('a site off its stream, and a stream made too short for its site', () => {
 		const library = small();
-		expect(whyNot(library, 'sites', { ...site, code: 'KE2', river_km: '12.5' })).toEqual(['Kell is 12 km long; a site at 12.5 km is not on it.']);
+		expect(whyNot(library, 'sites', { ...site, code: 'KE2', river_km: '12.5' })).toEqual([
+			'Kell is 12 km long; a site at 12.5 km is not on it.'
+		]);
 		expect(whyNot(library, 'streams', { name: 'Kell', length_km: '2' }, idOf(library, 'streams', 'Kell'))).toEqual([
 			'It is longer than that: KE1 lies at 3 km, Moss Beck joins at 5.5 km.'
 		]);
@@ -188,7 +217,9 @@ describe('what must hold between things', () => {
 	it('a site far from its neighbour for the water between them is doubted, not refused', () => {
 		const library = having(small(), 'sites', { ...site, code: 'KE2', name: 'Kell 2', river_km: '4', latitude: '50.2' });
 		const row = library.sites.find((s) => s['code'] === 'KE2')!;
-		expect(the('sites').doubts!(row, library, today)[0]!.why).toMatch(/22\.2 km from KE1 as the crow flies, but only 1\.0 km along/);
+		expect(the('sites').doubts!(row, library, today)[0]!.why).toMatch(
+			/22\.2 km from KE1 as the crow flies, but only 1\.0 km along/
+		);
 	});
 
 	it('two of one name', () => {
@@ -240,30 +271,41 @@ describe('what must hold between things', () => {
 		expect(whyNot(small(), 'circuits', { ...circuit, weekdays: 'Fri' })).toEqual([
 			'Bench takes bottles on Monday, Tuesday, Wednesday; on none of these does the circuit run.'
 		]);
-		expect(whyNot(small(), 'circuits', { ...circuit, least_days: '31' })[0]).toMatch(/at least 31, near 30, at most 37 do not/);
+		expect(whyNot(small(), 'circuits', { ...circuit, least_days: '31' })[0]).toMatch(
+			/at least 31, near 30, at most 37 do not/
+		);
 	});
 
 	it('a thing that others name is told by whom', () => {
 		const library = having(small(), 'circuits', circuit);
 		expect(namedBy(the('sites'), idOf(library, 'sites', 'KE1'), library)).toEqual(['circuit North round']);
-		expect(namedBy(the('streams'), idOf(library, 'streams', 'Kell'), library)).toEqual(['stream Moss Beck', 'site KE1']);
+		expect(namedBy(the('streams'), idOf(library, 'streams', 'Kell'), library)).toEqual([
+			'stream Moss Beck',
+			'site KE1'
+		]);
 	});
 
 	it('every kind that others refer to stands before them in the order of setting up', () => {
 		for (const [i, kind] of kinds.entries())
 			for (const field of Object.values(kind.fields))
-				for (const other of field.refers ?? []) expect(['cards', ...kinds.slice(0, i + 1).map((k) => k.name)]).toContain(other);
+				for (const other of field.refers ?? [])
+					expect(['cards', ...kinds.slice(0, i + 1).map((k) => k.name)]).toContain(other);
 	});
 });
 
 describe('a file of rows', () => {
 	const rows = (...cells: Texts[]): FileRow[] => cells.map((c, i) => ({ line: i + 2, cells: c }));
-	const plan = (name: KindName, file: FileRow[], library = small(), defaults = {}) => planImport(the(name), file, library, { newId, today, defaults });
+	const plan = (name: KindName, file: FileRow[], library = small(), defaults = {}) =>
+		planImport(the(name), file, library, { newId, today, defaults });
 
 	it('says for each line what it would do, and changes only what it has headings for', () => {
 		const { lines, unknown } = plan(
 			'sites',
-			rows({ Code: 'KE1', Hazards: 'A weir.', colour: 'red' }, { ...site, code: 'KE2', name: 'Kell 2' }, { Code: 'KE1 ', Hazards: '' })
+			rows(
+				{ Code: 'KE1', Hazards: 'A weir.', colour: 'red' },
+				{ ...site, code: 'KE2', name: 'Kell 2' },
+				{ Code: 'KE1 ', Hazards: '' }
+			)
 		);
 		expect(lines.map((l) => [l.line, l.verdict, l.why])).toEqual([
 			[2, 'changed', []],
@@ -291,7 +333,10 @@ describe('a file of rows', () => {
 	it('a circle made within the file is refused whole', () => {
 		const { lines } = plan(
 			'streams',
-			rows({ name: 'A', length_km: '3', joins: 'B', joinsAt_km: '1' }, { name: 'B', length_km: '3', joins: 'A', joinsAt_km: '1' })
+			rows(
+				{ name: 'A', length_km: '3', joins: 'B', joinsAt_km: '1' },
+				{ name: 'B', length_km: '3', joins: 'A', joinsAt_km: '1' }
+			)
 		);
 		expect(lines.every((l) => l.verdict === 'refused')).toBe(true);
 		expect(lines[0]!.why[0]).toMatch(/circle: A → B → A/);
@@ -300,7 +345,13 @@ describe('a file of rows', () => {
 	it('what the file has no heading for is asked once for all rows', () => {
 		const file = rows({ code: 'KE5', name: 'Kell 5', latitude: '50', longitude: '-20' });
 		expect(plan('sites', file).missing).toEqual(['streamId', 'river_km', 'elevation_m', 'permission', 'ways']);
-		const filled = plan('sites', file, small(), { streamId: 'Kell', river_km: '1', elevation_m: '80', permission: 'asked', ways: 'bank' });
+		const filled = plan('sites', file, small(), {
+			streamId: 'Kell',
+			river_km: '1',
+			elevation_m: '80',
+			permission: 'asked',
+			ways: 'bank'
+		});
 		expect(filled.lines[0]).toMatchObject({ verdict: 'new', row: { river_km: 1, ways: ['bank'] } });
 		expect(filled.missing).toEqual([]);
 	});

@@ -23,7 +23,8 @@ export function lookupIn(library: Library, more: ReadonlyMap<string, string> = n
 		const names = new Map<string, string>();
 		// a row's first name goes before another row's second
 		const all = library[kindName].map((row) => ({ id: row.id, names: namesOf(kindName, row, lookup) }));
-		for (const { id, names: own } of all) for (const name of own.slice(1)) if (!names.has(plain(name))) names.set(plain(name), id);
+		for (const { id, names: own } of all)
+			for (const name of own.slice(1)) if (!names.has(plain(name))) names.set(plain(name), id);
 		for (const { id, names: own } of all) names.set(plain(own[0]!), id);
 		index.set(kindName, names);
 		return names;
@@ -71,7 +72,9 @@ export function objectionsTo(kind: Kind, row: Row, library: Library, today: stri
 	const [first] = kind.key;
 	const listed = kind.key.find((k) => !kind.fields[k]!.refers && String(row[k]).includes(';'));
 	return [
-		...(listed ? [{ field: listed, why: `${kind.fields[listed]!.label} may hold no semicolon: lists are written with them.` }] : []),
+		...(listed
+			? [{ field: listed, why: `${kind.fields[listed]!.label} may hold no semicolon: lists are written with them.` }]
+			: []),
 		...(twin ? [{ field: first!, why: `There is another ${kind.one} ${kind.nameOf(twin, lookup)}.` }] : []),
 		...kind.objections(row, library, today)
 	];
@@ -92,7 +95,9 @@ export function namedBy(kind: Kind, id: string, library: Library): string[] {
 	const lookup = lookupIn(library);
 	return kinds.flatMap((k) =>
 		Object.entries(k.fields).flatMap(([name, field]) =>
-			field.refers?.includes(kind.name) ? library[k.name].filter((r) => [r[name]].flat().includes(id)).map((r) => `${k.one} ${k.nameOf(r, lookup)}`) : []
+			field.refers?.includes(kind.name)
+				? library[k.name].filter((r) => [r[name]].flat().includes(id)).map((r) => `${k.one} ${k.nameOf(r, lookup)}`)
+				: []
 		)
 	);
 }

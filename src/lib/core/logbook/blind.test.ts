@@ -15,10 +15,20 @@ const line = (by: string, path: string, value: unknown, op: Entry['op'] = 'set')
 	was: null
 });
 const opening = (isOnPaper: boolean) =>
-	line('ivo', 'opening', { siteId: 's', cardVersionId: 'c', startedAt: '2026-05-14T09:40:00Z', ...(isOnPaper ? { isOnPaper } : {}) });
+	line('ivo', 'opening', {
+		siteId: 's',
+		cardVersionId: 'c',
+		startedAt: '2026-05-14T09:40:00Z',
+		...(isOnPaper ? { isOnPaper } : {})
+	});
 
 describe('a sheet from paper that two people type', () => {
-	const one = [opening(true), line('ivo', 'readings/ph/main', 7.1), line('ivo', 'photos/p/sha256', 'a'), line('ivo', 'copies/IQ/startedAt', 'x')];
+	const one = [
+		opening(true),
+		line('ivo', 'readings/ph/main', 7.1),
+		line('ivo', 'photos/p/sha256', 'a'),
+		line('ivo', 'copies/IQ/startedAt', 'x')
+	];
 
 	it('is typed blind by each until the own copy is whole', () => {
 		expect(typesBlind(one, 'OT')).toBe(true);

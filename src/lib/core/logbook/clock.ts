@@ -11,7 +11,8 @@ const LAST_COUNT = 0xffff;
 const MOST_AHEAD_ms = 3_600_000;
 
 /** Whether a reading's first part is a date that exists. */
-export const isInstant = (reading: ClockReading): boolean => !Number.isNaN(Date.parse(reading.slice(0, INSTANT_LENGTH)));
+export const isInstant = (reading: ClockReading): boolean =>
+	!Number.isNaN(Date.parse(reading.slice(0, INSTANT_LENGTH)));
 
 /** The instant in a reading, in milliseconds since 1970. */
 export const instantOf = (reading: ClockReading): number => Date.parse(reading.slice(0, INSTANT_LENGTH));
@@ -27,4 +28,5 @@ export function tick(last: ClockReading | null, now_ms: number): ClockReading {
 	return count < LAST_COUNT ? reading(instantOf(last), count + 1) : reading(instantOf(last) + 1, 0);
 }
 
-const reading = (instant_ms: number, count: number): ClockReading => `${new Date(instant_ms).toISOString()}-${count.toString(16).padStart(4, '0')}`;
+const reading = (instant_ms: number, count: number): ClockReading =>
+	`${new Date(instant_ms).toISOString()}-${count.toString(16).padStart(4, '0')}`;

@@ -2,7 +2,10 @@ import { z } from 'zod';
 import { ClockReading } from './clock-reading';
 import { placeAt, whyRefused } from './path';
 
-const Path = z.string({ error: 'a path is needed' }).min(1, 'a path is needed').max(300, 'a path has at most 300 letters');
+const Path = z
+	.string({ error: 'a path is needed' })
+	.min(1, 'a path is needed')
+	.max(300, 'a path has at most 300 letters');
 
 /**
  * One line of a visit's logbook, never changed and never erased: who wrote what where, when, on which device,
@@ -42,4 +45,5 @@ export function whyUnfit(entry: Entry): string | null {
 }
 
 /** The order of a logbook: by hybrid clock, then by id. */
-export const inOrder = (a: Entry, b: Entry): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+export const inOrder = (a: Entry, b: Entry): number =>
+	a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;

@@ -45,7 +45,10 @@ describe('fold', () => {
 
 	it('lets a strike settle a conflict', () => {
 		const both = [line(1, { value: 0.2 }), line(2, { value: 0.5 })];
-		expect(fold([...both, line(3, { op: 'strike', was: id(2), value: 'wrong unit' })])).toMatchObject({ sheet: { arrival: { depth_m: 0.2 } }, conflicts: [] });
+		expect(fold([...both, line(3, { op: 'strike', was: id(2), value: 'wrong unit' })])).toMatchObject({
+			sheet: { arrival: { depth_m: 0.2 } },
+			conflicts: []
+		});
 	});
 
 	it('adds counts, so that two people counting one tray both count', () => {
@@ -59,7 +62,10 @@ describe('fold', () => {
 	});
 
 	it('treats an id that is a word of the language as an id', () => {
-		const { sheet } = fold([line(1, { path: 'remarks/constructor', value: 'clear' }), line(2, { path: 'bottles/toString/label', value: 'X' })]);
+		const { sheet } = fold([
+			line(1, { path: 'remarks/constructor', value: 'clear' }),
+			line(2, { path: 'bottles/toString/label', value: 'X' })
+		]);
 		expect(Object.hasOwn(sheet.remarks!, 'constructor')).toBe(true);
 		expect(({} as Record<string, unknown>)['label']).toBeUndefined();
 	});
@@ -91,9 +97,21 @@ const anyLogbook = fc
 			const counter = place.startsWith('tallies');
 			const earlier = entries.filter((e) => e.path === place && e.op !== 'strike').at(-1 - (number % 3));
 			const base = { device: `d${device}`, by: `p${device}`, path: place, at: at(second) };
-			const value = place.startsWith('readings') ? { value: number, unit: 'degC' } : place.startsWith('remarks') ? `seen ${number}` : number;
+			const value = place.startsWith('readings')
+				? { value: number, unit: 'degC' }
+				: place.startsWith('remarks')
+					? `seen ${number}`
+					: number;
 			if (deed === 'strike' && earlier) entries.push(line(i, { ...base, op: 'strike', was: earlier.id, value: null }));
-			else entries.push(line(i, { ...base, op: counter ? 'add' : 'set', value, was: deed === 'replace' && earlier && !counter ? earlier.id : null }));
+			else
+				entries.push(
+					line(i, {
+						...base,
+						op: counter ? 'add' : 'set',
+						value,
+						was: deed === 'replace' && earlier && !counter ? earlier.id : null
+					})
+				);
 		}
 		return entries;
 	});
@@ -117,7 +135,9 @@ describe('laws of the fold', () => {
 	it('any split over devices, put together in any way, gives the same', () => {
 		fc.assert(
 			fc.property(anyLogbook, fc.integer({ min: 1, max: 1e6 }), (entries, seed) => {
-				const parts = [0, 1, 2].map((k) => entries.filter((_, i) => Math.floor(Math.abs(Math.sin(seed * (i + 1))) * 3) === k));
+				const parts = [0, 1, 2].map((k) =>
+					entries.filter((_, i) => Math.floor(Math.abs(Math.sin(seed * (i + 1))) * 3) === k)
+				);
 				const met = [...parts[2]!, ...parts[0]!, ...parts[1]!, ...parts[0]!];
 				expect(fold(met)).toEqual(fold(entries));
 			})
@@ -146,13 +166,18 @@ describe('laws of the fold', () => {
 	});
 
 	it('folding on leaves alone what did not change, and notices what was taken away', () => {
-		const first = [line(1, {}), line(2, { path: 'readings/water-temperature/main', value: { value: 9, unit: 'degC' } })];
+		const first = [
+			line(1, {}),
+			line(2, { path: 'readings/water-temperature/main', value: { value: 9, unit: 'degC' } })
+		];
 		const known = fold(first);
 		const grown = foldOnto(known, [...first, line(3, { value: 0.3, was: id(1) })]);
 		expect(grown.sheet.readings).toBe(known.sheet.readings);
 		expect(grown.sheet.arrival).not.toBe(known.sheet.arrival);
 		expect(foldOnto(known, first)).toBe(known);
 		expect(foldOnto(known, first.slice(1)).sheet.arrival).toBeUndefined();
-		expect(foldOnto(known, [...first, line(4, { op: 'strike', was: id(1), value: null })]).sheet).toEqual({ readings: known.sheet.readings });
+		expect(foldOnto(known, [...first, line(4, { op: 'strike', was: id(1), value: null })]).sheet).toEqual({
+			readings: known.sheet.readings
+		});
 	});
 });

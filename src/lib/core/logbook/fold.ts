@@ -72,12 +72,18 @@ export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
 		if (line) lines.set(path, line);
 	}
 	if (changed.every((path) => known.lines.get(path)?.live && lines.get(path)?.live)) {
-		const sheet = changed.reduce<Branch>((top, path) => revalued(top, path.split('/'), lines.get(path)!.value), known.sheet);
+		const sheet = changed.reduce<Branch>(
+			(top, path) => revalued(top, path.split('/'), lines.get(path)!.value),
+			known.sheet
+		);
 		return { sheet, lines, conflicts: conflictsOf(lines), entries };
 	}
 	const sorted = lines.size === known.lines.size ? lines : new Map([...lines].sort(([a], [b]) => (a < b ? -1 : 1)));
 	const live = [...sorted.values()].filter((l) => l.live).map((l) => l.path);
-	const sheet = changed.reduce<Branch>((top, path) => replaced(top, '', path, sorted.get(path), live) ?? {}, known.sheet);
+	const sheet = changed.reduce<Branch>(
+		(top, path) => replaced(top, '', path, sorted.get(path), live) ?? {},
+		known.sheet
+	);
 	return { sheet, lines: sorted, conflicts: conflictsOf(sorted), entries };
 }
 
@@ -110,7 +116,8 @@ function written(path: string, history: Entry[]): Line {
 	const out = takenOut(history);
 	const alive = history.filter((e) => e.op === 'set' && !out.has(e.id));
 	const live = alive.at(-1) ?? null;
-	const rivals = alive.length > 1 ? alive.filter((e) => e !== live && JSON.stringify(e.value) !== JSON.stringify(live?.value)) : [];
+	const rivals =
+		alive.length > 1 ? alive.filter((e) => e !== live && JSON.stringify(e.value) !== JSON.stringify(live?.value)) : [];
 	return { path, value: live?.value, live, rivals, history };
 }
 
@@ -138,11 +145,18 @@ const revalued = (branch: Branch, [key, ...rest]: string[], value: unknown): Bra
  * A copy of the branch at `prefix` with what now stands at `path`, its keys in the order of the live paths, as a fold from
  * nothing has them; undefined where nothing is left on it.
  */
-function replaced(branch: Branch, prefix: string, path: string, line: Line | undefined, live: readonly string[]): Branch | undefined {
+function replaced(
+	branch: Branch,
+	prefix: string,
+	path: string,
+	line: Line | undefined,
+	live: readonly string[]
+): Branch | undefined {
 	const end = path.indexOf('/', prefix.length);
 	const key = path.slice(prefix.length, end === -1 ? undefined : end);
 	const below = Object.hasOwn(branch, key) ? (branch[key] as Branch) : {};
-	const value = end === -1 ? (line?.live ? line.value : undefined) : replaced(below, path.slice(0, end + 1), path, line, live);
+	const value =
+		end === -1 ? (line?.live ? line.value : undefined) : replaced(below, path.slice(0, end + 1), path, line, live);
 	const copy: Branch = {};
 	for (const other of live) {
 		if (!other.startsWith(prefix)) continue;

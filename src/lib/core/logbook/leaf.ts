@@ -4,10 +4,13 @@ import { whyNoMeasure, type AsTyped, type Unit } from '../quantity';
 export type LeafKind = 'value' | 'figure' | 'counter';
 
 /** A place that an entry may write; everything else in a sheet is a branch. */
-export const leaf = <T extends z.ZodType>(schema: T, kind: LeafKind = 'value'): z.ZodOptional<T> => schema.meta({ leaf: kind }).optional();
+export const leaf = <T extends z.ZodType>(schema: T, kind: LeafKind = 'value'): z.ZodOptional<T> =>
+	schema.meta({ leaf: kind }).optional();
 
 /** An id within a sheet: given by the card ("left") or made by a device. */
-export const SheetId = z.string().regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'an id has letters, digits, dots, dashes or underscores, at most 64');
+export const SheetId = z
+	.string()
+	.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'an id has letters, digits, dots, dashes or underscores, at most 64');
 
 /** Years beyond these are a clock that is wrong, and not every store keeps them. */
 export const isOfThisCentury = (instant: string): boolean => instant >= '2000' && instant < '2101';
@@ -44,4 +47,5 @@ export const count = z
 	.min(0, 'a count is not below 0')
 	.max(1_000_000, 'a count over a million is not possible');
 /** For each of some things whether it was so: a place of its own each, so that two people can add at once. */
-export const ticks = <T extends readonly [string, ...string[]]>(names: T) => z.partialRecord(z.enum(names), leaf(YesNo)).optional();
+export const ticks = <T extends readonly [string, ...string[]]>(names: T) =>
+	z.partialRecord(z.enum(names), leaf(YesNo)).optional();

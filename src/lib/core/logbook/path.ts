@@ -29,7 +29,8 @@ export function whyRefused(path: string, value: unknown): string | null {
 	if (place === null) return 'the sheet has no such place';
 	const parsed = place.schema.safeParse(value);
 	if (!parsed.success) return describe(parsed.error);
-	if (place.kind === 'figure' && place.parameter !== null && isParameterCode(place.parameter)) return whyImpossible(place.parameter, parsed.data as Figure);
+	if (place.kind === 'figure' && place.parameter !== null && isParameterCode(place.parameter))
+		return whyImpossible(place.parameter, parsed.data as Figure);
 	return null;
 }
 
@@ -52,4 +53,5 @@ function walk(schema: z.ZodType, [key, ...rest]: string[], parameter: string | n
 	return null;
 }
 
-const describe = (error: z.ZodError) => error.issues.map((issue) => (issue.path.length ? `${issue.path.join('.')}: ` : '') + issue.message).join('; ');
+const describe = (error: z.ZodError) =>
+	error.issues.map((issue) => (issue.path.length ? `${issue.path.join('.')}: ` : '') + issue.message).join('; ');

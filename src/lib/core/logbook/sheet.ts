@@ -33,11 +33,17 @@ export const Verdict = z
 		reason: Text.max(500, 'at most 500 letters'),
 		judged: z.string().max(120)
 	})
-	.refine((v) => v.verdict === 'accept' || v.reason.trim() !== '', { error: 'to qualify or reject needs a reason', path: ['reason'] });
+	.refine((v) => v.verdict === 'accept' || v.reason.trim() !== '', {
+		error: 'to qualify or reject needs a reason',
+		path: ['reason']
+	});
 export type Verdict = z.infer<typeof Verdict>;
 
 /** Which determination of a parameter a reviewer wants reported, by where in the sheet it comes from. */
-const Choice = z.strictObject({ from: SheetId, reason: Text.trim().min(1, 'say why this one').max(500, 'at most 500 letters') });
+const Choice = z.strictObject({
+	from: SheetId,
+	reason: Text.trim().min(1, 'say why this one').max(500, 'at most 500 letters')
+});
 
 export const SheetSchema = z.object({
 	opening: leaf(Opening),
@@ -67,14 +73,20 @@ export const SheetSchema = z.object({
 	disc,
 	waits,
 	/** Nets, boots and the like that came out of this water wet. */
-	gear: z.record(SheetId, z.object({ what: leaf(Word), wetAt: leaf(Instant), disinfectedAt: leaf(Instant) })).optional(),
+	gear: z
+		.record(SheetId, z.object({ what: leaf(Word), wetAt: leaf(Instant), disinfectedAt: leaf(Instant) }))
+		.optional(),
 	readings: z.partialRecord(z.enum(parameterCodes), z.record(SheetId, leaf(Figure, 'figure'))).optional(),
 	/** What a meter's display was said to show. */
 	meters: z.object({ conductivityAt25: leaf(YesNo) }).optional(),
 	gaugings,
-	tallies: z.record(SheetId, z.object({ taxa: z.record(SheetId, leaf(z.number().int(), 'counter')).optional() })).optional(),
+	tallies: z
+		.record(SheetId, z.object({ taxa: z.record(SheetId, leaf(z.number().int(), 'counter')).optional() }))
+		.optional(),
 	/** `takenBy`: the initials of who does it, where the work is divided. */
-	steps: z.record(SheetId, z.object({ passedOver: leaf(Text), takenBy: leaf(Word.max(6, 'initials: at most 6 letters')) })).optional(),
+	steps: z
+		.record(SheetId, z.object({ passedOver: leaf(Text), takenBy: leaf(Word.max(6, 'initials: at most 6 letters')) }))
+		.optional(),
 	handovers,
 	photos,
 	copies,

@@ -13,7 +13,10 @@ export function wholeCountsOf(counts: readonly number[]): { present: number[]; t
 }
 
 /** Counts of the same taxa in two samples, checked. */
-export function twoSamples({ countsA, countsB }: { countsA: readonly number[]; countsB: readonly number[] }): { a: number[]; b: number[] } {
+export function twoSamples({ countsA, countsB }: { countsA: readonly number[]; countsB: readonly number[] }): {
+	a: number[];
+	b: number[];
+} {
 	const check = (place: string, x: unknown) => atLeast(place, x, 0);
 	const a = listOf('countsA', countsA, check);
 	const b = listOf('countsB', countsB, check);

@@ -54,14 +54,19 @@ export function percentDominant({ counts, taxa }: Counts & { taxa?: number | nul
 }
 
 /** How unlike two samples are by numbers, 0 to 1: Bray & Curtis 1957; null when both are empty. */
-export function brayCurtis(samples: { countsA: readonly number[]; countsB: readonly number[] }): { dissimilarity: number | null } {
+export function brayCurtis(samples: { countsA: readonly number[]; countsB: readonly number[] }): {
+	dissimilarity: number | null;
+} {
 	const { a, b } = twoSamples(samples);
 	const total = sum(a) + sum(b);
 	return { dissimilarity: total === 0 ? null : sum(a.map((x, i) => Math.abs(x - b[i]!))) / total };
 }
 
 /** How alike two samples are by the taxa present: shared over present in either (Jaccard 1912); null when both are empty. */
-export function jaccard(samples: { countsA: readonly number[]; countsB: readonly number[] }): { similarity: number | null; dissimilarity: number | null } {
+export function jaccard(samples: { countsA: readonly number[]; countsB: readonly number[] }): {
+	similarity: number | null;
+	dissimilarity: number | null;
+} {
 	const { a, b } = twoSamples(samples);
 	const either = a.filter((x, i) => x > 0 || b[i]! > 0).length;
 	if (either === 0) return { similarity: null, dissimilarity: null };

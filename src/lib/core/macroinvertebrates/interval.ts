@@ -12,7 +12,10 @@ export function bioticIndexInterval(
 ): { lower: number; upper: number } | null {
 	const rated = listOf('taxa', taxa, (place, entry) => {
 		const { count, tolerance } = (entry ?? {}) as { count?: number; tolerance?: number | null };
-		return { count: whole(`${place}.count`, count), tolerance: tolerance == null ? null : inRange(`${place}.tolerance`, tolerance, 0, 10) };
+		return {
+			count: whole(`${place}.count`, count),
+			tolerance: tolerance == null ? null : inRange(`${place}.tolerance`, tolerance, 0, 10)
+		};
 	}).filter((t) => t.tolerance !== null);
 	return bootstrapInterval({ values: rated.map((t) => t.tolerance!), counts: rated.map((t) => t.count) }, resampling);
 }

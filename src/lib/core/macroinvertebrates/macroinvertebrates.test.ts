@@ -36,14 +36,28 @@ describe('diversity', () => {
 	});
 
 	it('of nothing, or of one, is not a number made up', () => {
-		expect([shannon({ counts: [] }).shannon, simpson({ counts: [0] }).simpson, simpson({ counts: [1] }).simpsonUnbiased]).toEqual([null, null, null]);
-		expect([pielou({ counts: [7] }).pielou, chao1({ counts: [] }).chao1, percentDominant({ counts: [] }).percent]).toEqual([null, null, null]);
+		expect([
+			shannon({ counts: [] }).shannon,
+			simpson({ counts: [0] }).simpson,
+			simpson({ counts: [1] }).simpsonUnbiased
+		]).toEqual([null, null, null]);
+		expect([
+			pielou({ counts: [7] }).pielou,
+			chao1({ counts: [] }).chao1,
+			percentDominant({ counts: [] }).percent
+		]).toEqual([null, null, null]);
 		expect(() => shannon({ counts: [1, -1] })).toThrow(/counts\[1\]/);
 		expect(() => chao1({ counts: [1.5] })).toThrow(/counts\[0\]/);
 	});
 
 	it('Chao counts no fewer taxa than were seen', () => {
-		fc.assert(fc.property(counts, (list) => void expect(chao1({ counts: list }).chao1 ?? 0).toBeGreaterThanOrEqual(list.filter((x) => x > 0).length)));
+		fc.assert(
+			fc.property(
+				counts,
+				(list) =>
+					void expect(chao1({ counts: list }).chao1 ?? 0).toBeGreaterThanOrEqual(list.filter((x) => x > 0).length)
+			)
+		);
 		expect(chao1({ counts: [1, 1, 1, 2, 9] }).chao1).toBe(5 + (3 * 2) / (2 * 2)); // by hand
 	});
 
@@ -110,7 +124,10 @@ describe('likeness', () => {
 		);
 		expect(brayCurtis({ countsA: [4, 0], countsB: [0, 4] }).dissimilarity).toBe(1);
 		expect(jaccard({ countsA: [4, 1, 0], countsB: [0, 4, 0] })).toEqual({ similarity: 0.5, dissimilarity: 0.5 });
-		expect([brayCurtis({ countsA: [0], countsB: [0] }).dissimilarity, jaccard({ countsA: [], countsB: [] }).similarity]).toEqual([null, null]);
+		expect([
+			brayCurtis({ countsA: [0], countsB: [0] }).dissimilarity,
+			jaccard({ countsA: [], countsB: [] }).similarity
+		]).toEqual([null, null]);
 	});
 });
 
@@ -132,7 +149,9 @@ describe('how sure a biotic index is', () => {
 
 	it('is not known where no taxon has a tolerance, and a tolerance over 10 is refused', () => {
 		expect(bioticIndexInterval({ taxa: [{ count: 4 }] }, { seed: 1 })).toBeNull();
-		expect(() => bioticIndexInterval({ taxa: [{ count: 4, tolerance: 12 }] }, { seed: 1 })).toThrow(/taxa\[0\]\.tolerance/);
+		expect(() => bioticIndexInterval({ taxa: [{ count: 4, tolerance: 12 }] }, { seed: 1 })).toThrow(
+			/taxa\[0\]\.tolerance/
+		);
 	});
 });
 

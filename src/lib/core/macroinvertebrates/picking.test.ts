@@ -24,11 +24,15 @@ describe('the stop rule of a timed pick', () => {
 
 	it('never asks for less than the least nor more than the most', () => {
 		fc.assert(
-			fc.property(fc.array(fc.integer({ min: 0, max: 60 }), { maxLength: 40 }), fc.integer({ min: 0, max: 60 }), (minutes, now_min) => {
-				const { until_min } = pickAdvice({ picked: at(...minutes), now_min, ...rule });
-				expect(until_min).toBeGreaterThanOrEqual(40);
-				expect(until_min).toBeLessThanOrEqual(60);
-			})
+			fc.property(
+				fc.array(fc.integer({ min: 0, max: 60 }), { maxLength: 40 }),
+				fc.integer({ min: 0, max: 60 }),
+				(minutes, now_min) => {
+					const { until_min } = pickAdvice({ picked: at(...minutes), now_min, ...rule });
+					expect(until_min).toBeGreaterThanOrEqual(40);
+					expect(until_min).toBeLessThanOrEqual(60);
+				}
+			)
 		);
 	});
 });
@@ -47,11 +51,20 @@ describe('what going on would bring', () => {
 
 	it('is more, the more kinds were seen only once', () => {
 		const expected = (singles: number) =>
-			pickAdvice({ picked: [many('a', 40), many('b', 2), ...Array.from({ length: singles }, (_, i) => many(`s${i}`, 1))], now_min: 40, ...rule })
-				.expectedNewTaxa!;
+			pickAdvice({
+				picked: [many('a', 40), many('b', 2), ...Array.from({ length: singles }, (_, i) => many(`s${i}`, 1))],
+				now_min: 40,
+				...rule
+			}).expectedNewTaxa!;
 		expect(expected(1)).toBeLessThan(expected(4));
 		expect(expected(4)).toBeLessThan(expected(9));
-		expect(pickAdvice({ picked: [many('a', 4), ...Array.from({ length: 9 }, (_, i) => many(`s${i}`, 1))], now_min: 20, ...rule }).isFlat).toBe(false);
+		expect(
+			pickAdvice({
+				picked: [many('a', 4), ...Array.from({ length: 9 }, (_, i) => many(`s${i}`, 1))],
+				now_min: 20,
+				...rule
+			}).isFlat
+		).toBe(false);
 	});
 
 	it('by hand: 10 animals in 10 minutes, two kinds once, one twice', () => {
@@ -61,7 +74,13 @@ describe('what going on would bring', () => {
 	});
 
 	it('is not known before there is anything', () => {
-		expect(pickAdvice({ picked: [], now_min: 0, ...rule })).toMatchObject({ expectedNewTaxa: null, isFlat: null, lastNew_min: null });
-		expect(() => pickAdvice({ picked: [{ taxon: 'a', minute: -1 }], now_min: 4, ...rule })).toThrow(/picked\[0\]\.minute/);
+		expect(pickAdvice({ picked: [], now_min: 0, ...rule })).toMatchObject({
+			expectedNewTaxa: null,
+			isFlat: null,
+			lastNew_min: null
+		});
+		expect(() => pickAdvice({ picked: [{ taxon: 'a', minute: -1 }], now_min: 4, ...rule })).toThrow(
+			/picked\[0\]\.minute/
+		);
 	});
 });

@@ -33,7 +33,11 @@ export interface PickAdvice {
  * the most. And what going on would bring: the new taxa expected among the animals that the same pace gives in one more look,
  * from those seen once and twice (Chao & Jost 2012, after Good & Toulmin 1956). RangeError for a minute below 0.
  */
-export function pickAdvice({ picked, now_min, ...rule }: { picked: readonly Picked[]; now_min: number } & PickRule): PickAdvice {
+export function pickAdvice({
+	picked,
+	now_min,
+	...rule
+}: { picked: readonly Picked[]; now_min: number } & PickRule): PickAdvice {
 	const now = atLeast('now_min', now_min, 0);
 	const least = finite('pickLeast_min', rule.pickLeast_min);
 	const more = finite('pickMore_min', rule.pickMore_min);
@@ -42,7 +46,11 @@ export function pickAdvice({ picked, now_min, ...rule }: { picked: readonly Pick
 	const counts = new Map<string, number>();
 	const checked = listOf('picked', picked, (place, entry) => {
 		const { taxon, minute, count } = (entry ?? {}) as Partial<Picked>;
-		return { taxon: String(taxon), minute: atLeast(`${place}.minute`, minute, 0), count: whole(`${place}.count`, count ?? 1, 1) };
+		return {
+			taxon: String(taxon),
+			minute: atLeast(`${place}.minute`, minute, 0),
+			count: whole(`${place}.count`, count ?? 1, 1)
+		};
 	});
 	for (const { taxon, minute, count } of checked.sort((a, b) => a.minute - b.minute)) {
 		if (!first.has(taxon)) first.set(taxon, minute);
@@ -50,7 +58,8 @@ export function pickAdvice({ picked, now_min, ...rule }: { picked: readonly Pick
 	}
 	const lastNew_min = first.size === 0 ? null : Math.max(...first.values());
 	let until_min = least;
-	while (lastNew_min !== null && until_min < most && lastNew_min > until_min - more) until_min = Math.min(most, until_min + more);
+	while (lastNew_min !== null && until_min < most && lastNew_min > until_min - more)
+		until_min = Math.min(most, until_min + more);
 	const animals = checked.reduce((sum, p) => sum + p.count, 0);
 	const pace = now > 0 ? (animals / now) * more : 0;
 	const expectedNewTaxa = animals === 0 || now === 0 ? null : expectedNew([...counts.values()], pace);

@@ -5,7 +5,10 @@ import { wholeCountsOf } from './counts';
  * How many taxa a smaller sample of so many animals would have held, drawn from this one without putting back, with its
  * standard error. Hurlbert 1971; Heck, van Belle & Simberloff 1975. Null where the sample holds fewer animals than that, or none.
  */
-export function rarefy({ counts, sampleSize }: { counts: readonly number[]; sampleSize: number }): { richness: number | null; se: number | null } {
+export function rarefy({ counts, sampleSize }: { counts: readonly number[]; sampleSize: number }): {
+	richness: number | null;
+	se: number | null;
+} {
 	const n = whole('sampleSize', sampleSize, 1);
 	const { present, total } = wholeCountsOf(counts);
 	if (total === 0 || n > total) return { richness: null, se: null };
@@ -38,7 +41,10 @@ function chancesMissed(total: number, n: number): (x: number) => number {
  * Richness expected at sizes 1, step, 2 step, … and the whole sample: has the curve flattened? Each size follows from the one
  * before it by one factor a taxon, so the whole curve costs one walk along it. Empty lists of nothing.
  */
-export function rarefactionCurve({ counts, step }: { counts: readonly number[]; step: number }): { sampleSizes: number[]; richness: number[] } {
+export function rarefactionCurve({ counts, step }: { counts: readonly number[]; step: number }): {
+	sampleSizes: number[];
+	richness: number[];
+} {
 	const stride = whole('step', step, 1);
 	const { present, total } = wholeCountsOf(counts);
 	if (total === 0) return { sampleSizes: [], richness: [] };
@@ -51,7 +57,8 @@ export function rarefactionCurve({ counts, step }: { counts: readonly number[]; 
 	const richness: number[] = [];
 	let drawn = 0;
 	for (const size of sampleSizes) {
-		for (; drawn < size; drawn++) for (let i = 0; i < sizes.length; i++) missed[i]! *= Math.max(0, total - sizes[i]! - drawn) / (total - drawn);
+		for (; drawn < size; drawn++)
+			for (let i = 0; i < sizes.length; i++) missed[i]! *= Math.max(0, total - sizes[i]! - drawn) / (total - drawn);
 		let expected = 0;
 		for (let i = 0; i < sizes.length; i++) expected += taxa[i]! * (1 - missed[i]!);
 		richness.push(expected);
@@ -59,4 +66,5 @@ export function rarefactionCurve({ counts, step }: { counts: readonly number[]; 
 	return { sampleSizes, richness };
 }
 
-const multiples = (step: number, below: number) => Array.from({ length: Math.ceil(below / step) - 1 }, (_, i) => (i + 1) * step);
+const multiples = (step: number, below: number) =>
+	Array.from({ length: Math.ceil(below / step) - 1 }, (_, i) => (i + 1) * step);

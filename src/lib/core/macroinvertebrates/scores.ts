@@ -2,7 +2,10 @@ import { atLeast, finite, given, inRange, listOf, over, plus, times, type Workin
 import { sum } from './counts';
 
 /** Taxa that were there, each count checked, with one more thing of each taken by `more`. */
-function thereOf<T extends { count: number }, M>(taxa: readonly T[], more: (place: string, taxon: Partial<T>) => M): (M & { count: number })[] {
+function thereOf<T extends { count: number }, M>(
+	taxa: readonly T[],
+	more: (place: string, taxon: Partial<T>) => M
+): (M & { count: number })[] {
 	return listOf('taxa', taxa, (place, entry) => {
 		const taxon = (entry ?? {}) as Partial<T>;
 		return { ...more(place, taxon), count: atLeast(`${place}.count`, taxon.count, 0) };
@@ -19,7 +22,9 @@ export function familyBioticIndex({ taxa }: { taxa: readonly { count: number; to
 	taxaUsed: number;
 	working: Working | null;
 } {
-	const there = thereOf(taxa, (place, t) => ({ tolerance: t.tolerance == null ? null : inRange(`${place}.tolerance`, t.tolerance, 0, 10) }));
+	const there = thereOf(taxa, (place, t) => ({
+		tolerance: t.tolerance == null ? null : inRange(`${place}.tolerance`, t.tolerance, 0, 10)
+	}));
 	const rated = there.filter((t) => t.tolerance !== null);
 	const individualsUsed = sum(rated.map((t) => t.count));
 	const [first, ...rest] = rated.map((t) => times(given(t.count), given(t.tolerance!)));
@@ -53,5 +58,9 @@ export function averageScorePerTaxon({ taxa }: { taxa: readonly { count: number;
 	const there = thereOf(taxa, (place, t) => ({ score: t.score == null ? null : finite(`${place}.score`, t.score) }));
 	const scoring = there.filter((t) => t.score !== null);
 	const totalScore = sum(scoring.map((t) => t.score!));
-	return { totalScore, scoringTaxa: scoring.length, averageScore: scoring.length === 0 ? null : totalScore / scoring.length };
+	return {
+		totalScore,
+		scoringTaxa: scoring.length,
+		averageScore: scoring.length === 0 ? null : totalScore / scoring.length
+	};
 }

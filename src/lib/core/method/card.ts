@@ -76,7 +76,12 @@ export const Step = z.discriminatedUnion('tool', [
 	}),
 	/** A disc on a line, in water too deep for the tube. */
 	z.object({ ...common, tool: z.literal('disc'), unit: z.enum(['m', 'cm', 'ft']) }),
-	z.object({ ...common, tool: z.literal('tube'), tubeLength_cm: z.number().positive(), minimumDepth_cm: z.number().positive() }),
+	z.object({
+		...common,
+		tool: z.literal('tube'),
+		tubeLength_cm: z.number().positive(),
+		minimumDepth_cm: z.number().positive()
+	}),
 	z.object({
 		...common,
 		tool: z.literal('flow'),
@@ -131,4 +136,5 @@ export const MethodCard = z.object({
 export type MethodCard = z.infer<typeof MethodCard>;
 
 /** The unit in which a card's figures of a parameter are shown. */
-export const shownUnit = (card: Pick<MethodCard, 'shown'>, code: ParameterCode): Unit => card.shown?.[code] ?? parameters[code].unit;
+export const shownUnit = (card: Pick<MethodCard, 'shown'>, code: ParameterCode): Unit =>
+	card.shown?.[code] ?? parameters[code].unit;

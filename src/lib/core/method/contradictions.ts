@@ -24,9 +24,22 @@ export function contradictions(card: MethodCard): Contradiction[] {
 		'limits.plateManyColonies',
 		`Under ${l.plateFewColonies} colonies are few and over ${l.plateManyColonies} too many: no plate would count.`
 	);
-	say(l.plateLeast_mL > l.plateMost_mL, 'limits.plateMost_mL', `At least ${l.plateLeast_mL} mL and at most ${l.plateMost_mL} mL are poured: nothing could be.`);
-	say(l.pickLeast_min > l.pickMost_min, 'limits.pickMost_min', `A pick lasts at least ${l.pickLeast_min} min and at most ${l.pickMost_min} min.`);
-	if (l.flume) say(l.flume.minimumHead_m >= l.flume.maximumHead_m, 'limits.flume.maximumHead_m', 'The flume’s rating holds over no head at all.');
+	say(
+		l.plateLeast_mL > l.plateMost_mL,
+		'limits.plateMost_mL',
+		`At least ${l.plateLeast_mL} mL and at most ${l.plateMost_mL} mL are poured: nothing could be.`
+	);
+	say(
+		l.pickLeast_min > l.pickMost_min,
+		'limits.pickMost_min',
+		`A pick lasts at least ${l.pickLeast_min} min and at most ${l.pickMost_min} min.`
+	);
+	if (l.flume)
+		say(
+			l.flume.minimumHead_m >= l.flume.maximumHead_m,
+			'limits.flume.maximumHead_m',
+			'The flume’s rating holds over no head at all.'
+		);
 	say(
 		card.holding.withoutIce_h > card.holding.bacteria_h,
 		'holding.withoutIce_h',
@@ -66,6 +79,10 @@ export function contradictions(card: MethodCard): Contradiction[] {
 		});
 	for (const rule of card.rules)
 		for (const tag of [rule.first, rule.then])
-			say(tag !== '*' && !card.steps.some((s) => s.tags.includes(tag)), 'rules', `No step carries “${tag}”, of which a rule speaks.`);
+			say(
+				tag !== '*' && !card.steps.some((s) => s.tags.includes(tag)),
+				'rules',
+				`No step carries “${tag}”, of which a rule speaks.`
+			);
 	return found;
 }

@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { parameters } from '../quantity';
 import { cautionFor } from '../safety';
 import { packList } from '../schedule';
-import { comesFirst, fullVisit, limitsOf, orderSteps, settingsOf, shippedCards, withSettings, type MethodCard, type Step } from '.';
+import {
+	comesFirst,
+	fullVisit,
+	limitsOf,
+	orderSteps,
+	settingsOf,
+	shippedCards,
+	withSettings,
+	type MethodCard,
+	type Step
+} from '.';
 
 const step = (id: string): Step => fullVisit.steps.find((s) => s.id === id)!;
 const order = () => {
@@ -44,7 +54,15 @@ describe('the full visit', () => {
 		const hurts = fullVisit.steps.filter((s) => s.caution !== undefined);
 		for (const s of hurts) expect(cautionFor(s.caution), s.id).toHaveLength(2);
 		expect(hurts.map((s) => s.id)).toEqual(
-			expect.arrayContaining(['arrive', 'bacteria-bottle', 'nutrient-bottle', 'oxygen-titration', 'phosphate', 'disc', 'flow'])
+			expect.arrayContaining([
+				'arrive',
+				'bacteria-bottle',
+				'nutrient-bottle',
+				'oxygen-titration',
+				'phosphate',
+				'disc',
+				'flow'
+			])
 		);
 		expect(cautionFor('acid')!.join(' ')).toMatch(/eye protection.*trained people come first/i);
 	});
@@ -61,7 +79,14 @@ describe('the full visit', () => {
 		}
 	});
 	it('is packed with acid, eye protection and a vial for each preserved bottle', () => {
-		const lines = packList({ card: fullVisit, sites: ['TE3', 'TE4'], duplicates: ['TE4'], blanks: [], people: 2, instruments: [] });
+		const lines = packList({
+			card: fullVisit,
+			sites: ['TE3', 'TE4'],
+			duplicates: ['TE4'],
+			blanks: [],
+			people: 2,
+			instruments: []
+		});
 		const count = (id: string) => lines.find((l) => l.id === id)?.count;
 		expect(count('bottle-nutrients')).toBe(3);
 		expect(count('vial-nutrients')).toBe(3);
@@ -73,10 +98,26 @@ describe('its settings', () => {
 	it('have a place for every number and school', () => {
 		const paths = settingsOf(fullVisit).map((s) => s.path);
 		for (const path of [
-			...['steps.nutrient-bottle.rinses', 'steps.nutrient-bottle.technique', 'steps.nitrate.waits', 'steps.nitrate.readWithin_s', 'steps.nitrate.chart'],
-			...['steps.oxygen-titration.mgLPerDrop', 'steps.oxygen-titration.settle_s', 'steps.oxygen-titration.within_h', 'steps.oxygen-titration.bottles'],
+			...[
+				'steps.nutrient-bottle.rinses',
+				'steps.nutrient-bottle.technique',
+				'steps.nitrate.waits',
+				'steps.nitrate.readWithin_s',
+				'steps.nitrate.chart'
+			],
+			...[
+				'steps.oxygen-titration.mgLPerDrop',
+				'steps.oxygen-titration.settle_s',
+				'steps.oxygen-titration.within_h',
+				'steps.oxygen-titration.bottles'
+			],
 			...['steps.disc.unit', 'steps.flow.method', 'steps.flow.school', 'steps.flow.arithmetic'],
-			...['limits.freshSource_percent', 'limits.titrations_mgL', 'limits.gaugings_percent', 'limits.tapeTooLong_percent']
+			...[
+				'limits.freshSource_percent',
+				'limits.titrations_mgL',
+				'limits.gaugings_percent',
+				'limits.tapeTooLong_percent'
+			]
 		])
 			expect(paths, path).toContain(path);
 		expect(paths).not.toContain('steps.bacteria-bottle.rinses'); // a sterile bottle is never rinsed, whatever a program thinks
@@ -119,7 +160,9 @@ describe('its settings', () => {
 		['steps.oxygen-titration.mgLPerDrop', '0', /./]
 	])('%s of “%s” is refused in words', (path, text, words) => expect(why({ [path]: text })).toMatch(words));
 	it('an unrinsed school is a school: a card may ask for none', () => {
-		expect(changed({ 'steps.nutrient-bottle.rinses': '0' }).steps.find((s) => s.id === 'nutrient-bottle')).toMatchObject({ rinses: 0 });
+		expect(
+			changed({ 'steps.nutrient-bottle.rinses': '0' }).steps.find((s) => s.id === 'nutrient-bottle')
+		).toMatchObject({ rinses: 0 });
 	});
 	it('of the other cards are as they were', () => {
 		for (const card of shippedCards.filter((c) => c.code !== 'full-visit'))

@@ -14,9 +14,15 @@ export const Limits = z.object({
 	plateManyColonies: whole.describe('colonies over which they run together'),
 	plateMost_mL: positive.describe('mL, the most that is poured on a plate'),
 	plateLeast_mL: positive.describe('mL, the least that is poured on a plate'),
-	duplicates_percent: positive.describe('percent of their mean that duplicates may lie apart, where their parameter has no limit of its own'),
-	duplicatesBacteria_log: positive.describe('log10 units that duplicates of bacteria may lie apart, until 15 pairs of your own say better'),
-	floatCoefficient: share.optional().describe('by which a float’s surface speed is reduced; empty: by the depth of the reach'),
+	duplicates_percent: positive.describe(
+		'percent of their mean that duplicates may lie apart, where their parameter has no limit of its own'
+	),
+	duplicatesBacteria_log: positive.describe(
+		'log10 units that duplicates of bacteria may lie apart, until 15 pairs of your own say better'
+	),
+	floatCoefficient: share
+		.optional()
+		.describe('by which a float’s surface speed is reduced; empty: by the depth of the reach'),
 	floatArea_percent: positive.describe('percent by which the area of a float’s reach may be off'),
 	flume: FlumeLaw.optional().describe('a flume’s rating, coefficient × head^exponent, and where it holds'),
 	flumeName: z.string().min(1).max(80).optional().describe('the flume that is used, by its name on the shelf'),
@@ -24,7 +30,9 @@ export const Limits = z.object({
 	sectionWidth_percent: positive.describe('percent, standard uncertainty of one width (ISO 748)'),
 	sectionDepth_percent: positive.describe('percent, standard uncertainty of one depth, shallow water (ISO 748)'),
 	sectionMeter_percent: positive.describe('percent, standard uncertainty of the meter’s rating (ISO 748)'),
-	sectionExposure_percent: positive.describe('percent, standard uncertainty of one velocity for a short exposure (ISO 748)'),
+	sectionExposure_percent: positive.describe(
+		'percent, standard uncertainty of one velocity for a short exposure (ISO 748)'
+	),
 	widths_percent: positive.describe('percent by which the wetted width may differ from the edges of the section'),
 	freshSource_percent: positive.describe('percent of the nitrate from which nitrite is asked about'),
 	drop_percent: positive.describe('percent by which the strength of the titrant and the size of a drop may be off'),
@@ -74,7 +82,9 @@ const usual: Limits = {
 };
 
 /** A card's limits, with the usual ones where it sets none. */
-export const limitsOf = (card: { limits?: { [Name in keyof Limits]?: Limits[Name] | undefined } | undefined }): Limits => ({
+export const limitsOf = (card: {
+	limits?: { [Name in keyof Limits]?: Limits[Name] | undefined } | undefined;
+}): Limits => ({
 	...usual,
 	...(card.limits as Limits | undefined)
 }); // a parsed card holds no key without a value

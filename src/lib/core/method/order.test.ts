@@ -24,7 +24,9 @@ describe('the order of steps', () => {
 	it('gives the reasons for each place', () => {
 		const order = orderSteps(streamVisit);
 		if (!('steps' in order)) throw new Error('the shipped card goes in a circle');
-		expect(order.steps.find((s) => s.step.id === 'water-temperature')?.because).toContain('Air before water: a wet thermometer reads low.');
+		expect(order.steps.find((s) => s.step.id === 'water-temperature')?.because).toContain(
+			'Air before water: a wet thermometer reads low.'
+		);
 	});
 
 	it('reports rules that chase one another, with the steps and the rules between them', () => {
@@ -54,7 +56,9 @@ describe('the order of steps', () => {
 						return;
 					}
 					const place = new Map(order.steps.map((s, i) => [s.step.id, i]));
-					for (const rule of rules) for (const { first, then } of pairsOf(rule, steps)) expect(place.get(first.id)!).toBeLessThan(place.get(then.id)!);
+					for (const rule of rules)
+						for (const { first, then } of pairsOf(rule, steps))
+							expect(place.get(first.id)!).toBeLessThan(place.get(then.id)!);
 				}
 			)
 		);

@@ -46,7 +46,10 @@ export function pairsOf(rule: OrderRule, steps: readonly Step[]): { first: Step;
 }
 
 /** The steps that a card's rules put before this one, each with the rule that does. */
-export const comesFirst = (step: Step, { steps, rules }: Pick<MethodCard, 'steps' | 'rules'>): { step: Step; because: string }[] =>
+export const comesFirst = (
+	step: Step,
+	{ steps, rules }: Pick<MethodCard, 'steps' | 'rules'>
+): { step: Step; because: string }[] =>
 	rulesBefore(step, steps, rules).map((b) => ({ step: b.step, because: b.rule.because }));
 
 interface Before {

@@ -13,5 +13,10 @@ export interface SectionUnits {
 export function sectionUnits(card: Pick<MethodCard, 'steps' | 'shown'>): SectionUnits {
 	const step = card.steps.find((s) => s.tool === 'flow');
 	const tape = step?.tapeUnit ?? 'm';
-	return { tape, velocity: step?.velocityUnit ?? 'm_s', area: tape === 'ft' ? 'ft2' : 'm2', discharge: shownUnit(card, 'discharge') };
+	return {
+		tape,
+		velocity: step?.velocityUnit ?? 'm_s',
+		area: tape === 'ft' ? 'ft2' : 'm2',
+		discharge: shownUnit(card, 'discharge')
+	};
 }

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { compareCards, contradictions, MethodCard, settingsOf, shippedCards, streamVisit, streamVisit1, withSettings } from '.';
+import {
+	compareCards,
+	contradictions,
+	MethodCard,
+	settingsOf,
+	shippedCards,
+	streamVisit,
+	streamVisit1,
+	withSettings
+} from '.';
 
 const why = (texts: Record<string, string>) => {
 	const made = withSettings(streamVisit, texts);
@@ -18,7 +27,9 @@ describe('the shipped cards', () => {
 	});
 
 	it('are one for each school of wading, under codes of their own', () => {
-		expect(new Set(shippedCards.map((c) => c.wading.school))).toEqual(new Set(['depth-and-velocity', 'depth-only', 'product']));
+		expect(new Set(shippedCards.map((c) => c.wading.school))).toEqual(
+			new Set(['depth-and-velocity', 'depth-only', 'product'])
+		);
 		expect(new Set(shippedCards.map((c) => c.code)).size).toBe(shippedCards.length);
 	});
 });
@@ -40,13 +51,21 @@ describe('settings of a card', () => {
 		});
 		expect(card.holding.bacteria_h).toBe(5.5);
 		expect(card.limits).toEqual({ pickLeast_min: 30 });
-		expect(card.steps.find((s) => s.id === 'oxygen')).toMatchObject({ spreadLimit: 0.3, slots: [{ id: 'main', label: 'main flow' }] });
+		expect(card.steps.find((s) => s.id === 'oxygen')).toMatchObject({
+			spreadLimit: 0.3,
+			slots: [{ id: 'main', label: 'main flow' }]
+		});
 		expect(streamVisit.holding.bacteria_h).toBe(6);
 	});
 
 	it('a school of wading brings its own limits', () => {
-		expect(changed({ 'wading.school': 'product', 'wading.depth_m': '0.3' }).wading).toEqual({ school: 'product', product_m2_s: 0.6 });
-		expect(why({ 'wading.school': 'bravery' })).toEqual([{ path: 'wading.school', why: 'There is no school of wading called “bravery”.' }]);
+		expect(changed({ 'wading.school': 'product', 'wading.depth_m': '0.3' }).wading).toEqual({
+			school: 'product',
+			product_m2_s: 0.6
+		});
+		expect(why({ 'wading.school': 'bravery' })).toEqual([
+			{ path: 'wading.school', why: 'There is no school of wading called “bravery”.' }
+		]);
 	});
 
 	it.each([
@@ -71,7 +90,10 @@ describe('limits that contradict', () => {
 		[{ 'steps.clarity.minimumDepth_cm': '120' }, 'steps.clarity.minimumDepth_cm', /120 cm long/],
 		[{ 'steps.flow.shareLimit_percent': '5' }, 'steps.flow.shareLimit_percent', /10 verticals of at most 5 % each/],
 		[
-			{ rules: 'air before water-temperature: a wet thermometer reads low.\nwater-temperature before air: for no reason.' },
+			{
+				rules:
+					'air before water-temperature: a wet thermometer reads low.\nwater-temperature before air: for no reason.'
+			},
 			'rules',
 			/chase one another: .*air-temperature/
 		],
@@ -84,11 +106,16 @@ describe('limits that contradict', () => {
 describe('two versions side by side', () => {
 	it('differ in what was changed and nothing else', () => {
 		const different = compareCards(streamVisit1, streamVisit).filter((d) => d.a !== d.b);
-		expect(different).toEqual([{ path: 'holding.bacteria_h', group: 'Holding', label: 'first bottle to last plate, h', a: '8', b: '6' }]);
+		expect(different).toEqual([
+			{ path: 'holding.bacteria_h', group: 'Holding', label: 'first bottle to last plate, h', a: '8', b: '6' }
+		]);
 	});
 
 	it('show what only one of them has', () => {
 		const [visit, , , run] = shippedCards;
-		expect(compareCards(visit!, run!).find((d) => d.path === 'steps.flow.leastVerticals')).toMatchObject({ a: '10', b: null });
+		expect(compareCards(visit!, run!).find((d) => d.path === 'steps.flow.leastVerticals')).toMatchObject({
+			a: '10',
+			b: null
+		});
 	});
 });

@@ -16,7 +16,8 @@ export interface Setting {
 	options?: readonly { code: string; word: string }[];
 }
 
-const unitOptions = (like: Unit) => unitCodes.filter((u) => areAlike(like, u)).map((code) => ({ code, word: units[code].symbol || code }));
+const unitOptions = (like: Unit) =>
+	unitCodes.filter((u) => areAlike(like, u)).map((code) => ({ code, word: units[code].symbol || code }));
 const wadingSchools = [
 	{ code: 'depth-and-velocity', word: 'depth or speed: groups and beginners' },
 	{ code: 'depth-only', word: 'depth alone, a life jacket from a lesser depth' },
@@ -37,7 +38,13 @@ const wadingStart: Record<string, MethodCard['wading']> = {
 
 /** Everything that may be set in a card, in the order of the card. */
 export function settingsOf(card: MethodCard): Setting[] {
-	const line = (group: string, path: string, label: string, text: string, control: Setting['control'] = 'line'): Setting => ({
+	const line = (
+		group: string,
+		path: string,
+		label: string,
+		text: string,
+		control: Setting['control'] = 'line'
+	): Setting => ({
 		path,
 		group,
 		label,
@@ -51,13 +58,24 @@ export function settingsOf(card: MethodCard): Setting[] {
 		line('The card', 'title', 'Title', card.title),
 		line('The card', 'summary', 'In a sentence', card.summary, 'lines'),
 		...card.steps.flatMap((step) => stepSettings(step, line, number)),
-		line('Order', 'rules', 'Rules: what comes before what, because', card.rules.map((r) => `${r.first} before ${r.then}: ${r.because}`).join('\n'), 'lines'),
+		line(
+			'Order',
+			'rules',
+			'Rules: what comes before what, because',
+			card.rules.map((r) => `${r.first} before ${r.then}: ${r.because}`).join('\n'),
+			'lines'
+		),
 		{ ...line('Wading', 'wading.school', 'School', card.wading.school, 'one'), options: wadingSchools },
 		...Object.entries(card.wading).flatMap(([key, value]) =>
 			typeof value === 'number' ? [number('Wading', `wading.${key}`, wadingWords[key] ?? key, value)] : []
 		),
 		number('Holding', 'holding.bacteria_h', 'first bottle to last plate, h', card.holding.bacteria_h),
-		number('Holding', 'holding.withoutIce_h', 'a bottle without ice is asked about after, h', card.holding.withoutIce_h),
+		number(
+			'Holding',
+			'holding.withoutIce_h',
+			'a bottle without ice is asked about after, h',
+			card.holding.withoutIce_h
+		),
 		...Object.entries(card.shown ?? {}).map(([code, unit]): Setting => ({
 			...line('Shown in', `shown.${code}`, parameters[code as keyof typeof parameters].name, unit, 'one'),
 			options: unitOptions(unit)
@@ -65,12 +83,28 @@ export function settingsOf(card: MethodCard): Setting[] {
 		...Object.entries(Limits.shape).flatMap(([key, schema]) =>
 			key === 'flume' || key === 'flumeName'
 				? []
-				: [number('Limits', `limits.${key}`, schema.description ?? key, limits[key as Exclude<keyof Limits, 'flume' | 'flumeName'>])]
+				: [
+						number(
+							'Limits',
+							`limits.${key}`,
+							schema.description ?? key,
+							limits[key as Exclude<keyof Limits, 'flume' | 'flumeName'>]
+						)
+					]
 		),
 		...(card.steps.some((s) => s.tool === 'flow')
-			? [line('Flume', 'limits.flumeName', Limits.shape.flumeName.description ?? 'flumeName', card.limits?.flumeName ?? '')]
+			? [
+					line(
+						'Flume',
+						'limits.flumeName',
+						Limits.shape.flumeName.description ?? 'flumeName',
+						card.limits?.flumeName ?? ''
+					)
+				]
 			: []),
-		...Object.entries(card.limits?.flume ?? {}).map(([key, value]) => number('Flume', `limits.flume.${key}`, key, value))
+		...Object.entries(card.limits?.flume ?? {}).map(([key, value]) =>
+			number('Flume', `limits.flume.${key}`, key, value)
+		)
 	];
 }
 
@@ -79,8 +113,17 @@ type NumberLine = (group: string, path: string, label: string, value: number | u
 
 function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 	const at = (key: string) => `steps.${step.id}.${key}`;
-	const unit = (key: string, label: string, value: Unit): Setting => ({ ...line(step.title, at(key), label, value, 'one'), options: unitOptions(value) });
-	const oneOf = (group: string, path: string, label: string, value: string, words: Readonly<Record<string, string>>): Setting => ({
+	const unit = (key: string, label: string, value: Unit): Setting => ({
+		...line(step.title, at(key), label, value, 'one'),
+		options: unitOptions(value)
+	});
+	const oneOf = (
+		group: string,
+		path: string,
+		label: string,
+		value: string,
+		words: Readonly<Record<string, string>>
+	): Setting => ({
 		...line(group, path, label, value, 'one'),
 		options: Object.entries(words).map(([code, word]) => ({ code, word }))
 	});
@@ -95,12 +138,19 @@ function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 				...common,
 				unit('unit', 'asked in', step.unit),
 				line(step.title, at('slots'), 'places', step.slots.map((s) => `${s.id}: ${s.label}`).join('; ')),
-				number(step.title, at('spreadLimit'), `readings may lie apart, ${units[parameters[step.parameter].unit].symbol}`, step.spreadLimit)
+				number(
+					step.title,
+					at('spreadLimit'),
+					`readings may lie apart, ${units[parameters[step.parameter].unit].symbol}`,
+					step.spreadLimit
+				)
 			];
 		case 'bottle':
 			return [
 				...common,
-				...(step.bottle.kind === 'bacteria' ? [] : [number(step.title, at('rinses'), 'rinsed with stream water, times', step.rinses ?? 3)]),
+				...(step.bottle.kind === 'bacteria'
+					? []
+					: [number(step.title, at('rinses'), 'rinsed with stream water, times', step.rinses ?? 3)]),
 				oneOf(step.title, at('technique'), 'filled', step.technique ?? 'hand', techniqueWords)
 			];
 		case 'kit':
@@ -136,7 +186,12 @@ function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 				oneOf(step.title, at('school'), 'velocity read at', step.school ?? 'one-point', schoolWords),
 				oneOf(step.title, at('arithmetic'), 'worked out by', step.arithmetic ?? 'mid-section', arithmeticWords),
 				number(step.title, at('leastVerticals'), 'verticals, at least', step.leastVerticals),
-				number(step.title, at('shareLimit_percent'), 'of the flow in one vertical, at most, %', step.shareLimit_percent),
+				number(
+					step.title,
+					at('shareLimit_percent'),
+					'of the flow in one vertical, at most, %',
+					step.shareLimit_percent
+				),
 				number(step.title, at('enough_percent'), 'uncertainty that is enough, %', step.enough_percent)
 			];
 		default:
@@ -145,7 +200,10 @@ function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 }
 
 /** A card with settings changed, or what forbids it, each with the path of its setting. Settings not given stay. */
-export function withSettings(card: MethodCard, texts: Readonly<Record<string, string>>): { card: MethodCard } | { why: Contradiction[] } {
+export function withSettings(
+	card: MethodCard,
+	texts: Readonly<Record<string, string>>
+): { card: MethodCard } | { why: Contradiction[] } {
 	const known = new Map(settingsOf(card).map((s) => [s.path, s]));
 	const why: Contradiction[] = [];
 	const draft = structuredClone(card) as MethodCard & Record<string, unknown>;
@@ -157,7 +215,8 @@ export function withSettings(card: MethodCard, texts: Readonly<Record<string, st
 	for (const [path, given] of Object.entries(texts)) {
 		const setting = known.get(path);
 		const text = given.trim();
-		if (path === 'wading.school' || (path.startsWith('wading.') && draft.wading.school !== card.wading.school)) continue;
+		if (path === 'wading.school' || (path.startsWith('wading.') && draft.wading.school !== card.wading.school))
+			continue;
 		if (!setting) {
 			why.push({ path, why: `This card has no setting “${path}”.` });
 			continue;
@@ -169,7 +228,8 @@ export function withSettings(card: MethodCard, texts: Readonly<Record<string, st
 	}
 	if (why.length) return { why };
 	const parsed = MethodCard.safeParse(draft);
-	if (!parsed.success) return { why: parsed.error.issues.map((i) => ({ path: pathOf(i.path, draft), why: i.message })) };
+	if (!parsed.success)
+		return { why: parsed.error.issues.map((i) => ({ path: pathOf(i.path, draft), why: i.message })) };
 	const against = contradictions(parsed.data);
 	return against.length ? { why: against } : { card: parsed.data };
 }
@@ -187,12 +247,17 @@ function readSetting({ control, options, label, path }: Setting, text: string): 
 	if (path === 'rules') return readRules(text);
 	if (path.endsWith('.slots') || path.endsWith('.bottles')) {
 		const named = pairsIn(text);
-		return named ? { value: named.map(([id, word]) => ({ id, label: word })) } : { why: 'Write them as “left: left bank; right: right bank”.' };
+		return named
+			? { value: named.map(([id, word]) => ({ id, label: word })) }
+			: { why: 'Write them as “left: left bank; right: right bank”.' };
 	}
 	if (path.endsWith('.waits') || path.endsWith('.chart')) {
 		const named = pairsIn(text)?.map(([word, amount]) => [word, Number(amount.replace(',', '.'))] as const);
-		if (!named?.every(([, n]) => Number.isFinite(n))) return { why: 'Write them as “dip: 1; wait: 60”, each with a number.' };
-		return { value: named.map(([word, n]) => (path.endsWith('.waits') ? { what: word, for_s: n } : { word, value: n })) };
+		if (!named?.every(([, n]) => Number.isFinite(n)))
+			return { why: 'Write them as “dip: 1; wait: 60”, each with a number.' };
+		return {
+			value: named.map(([word, n]) => (path.endsWith('.waits') ? { what: word, for_s: n } : { word, value: n }))
+		};
 	}
 	if (MAY_BE_EMPTY.test(path)) return { value: text === '' ? undefined : text };
 	return text === '' ? { why: `${label} is missing.` } : { value: text };
@@ -204,7 +269,9 @@ function pairsIn(text: string): (readonly [string, string])[] | null {
 		.split(/\s*;\s*/)
 		.filter(Boolean)
 		.map((s) => /^([^:]+):\s*(.+)$/.exec(s));
-	return pairs.length && pairs.every((p) => p !== null) ? pairs.map((p) => [p[1]!.trim(), p[2]!.trim()] as const) : null;
+	return pairs.length && pairs.every((p) => p !== null)
+		? pairs.map((p) => [p[1]!.trim(), p[2]!.trim()] as const)
+		: null;
 }
 
 function readRules(text: string): { value: unknown } | { why: string } {
@@ -228,7 +295,9 @@ function put(card: MethodCard, path: string, value: unknown): void {
 }
 
 const pathOf = (path: readonly PropertyKey[], card: MethodCard): string =>
-	path[0] === 'steps' ? ['steps', card.steps[Number(path[1])]?.id ?? '', ...path.slice(2, 3).map(String)].join('.') : path.map(String).join('.');
+	path[0] === 'steps'
+		? ['steps', card.steps[Number(path[1])]?.id ?? '', ...path.slice(2, 3).map(String)].join('.')
+		: path.map(String).join('.');
 
 export interface Difference {
 	path: string;

@@ -22,14 +22,22 @@ describe('loads up and down a reach', () => {
 		expect(hidden.distinguishable).toBe(false);
 		expect(hidden.gainLower95_kgDay).toBeLessThan(0);
 		expect(hidden.gainSd_kgDay).toBeCloseTo(86.4 * 0.2 * Math.SQRT2, 9);
-		expect(upstreamDownstreamLoads({ upstream: at(1, 1, 0.01), downstream: at(1.2, 1, 0.01) }).distinguishable).toBe(true);
+		expect(upstreamDownstreamLoads({ upstream: at(1, 1, 0.01), downstream: at(1.2, 1, 0.01) }).distinguishable).toBe(
+			true
+		);
 	});
 
 	it('carry no inflow where the flow does not grow', () => {
 		expect(upstreamDownstreamLoads({ upstream: at(1, 1), downstream: at(2, 1) }).inflowConcentration_mgL).toBeNull();
-		expect(() => upstreamDownstreamLoads({ upstream: at(-1, 1), downstream: at(2, 1) })).toThrow(/upstream\.concentration_mgL/);
-		expect(() => upstreamDownstreamLoads({ upstream: at(1, 1), downstream: at(2, 1), tributaries: [{ ...at(1, 1), dischargeSd_m3s: NaN }] })).toThrow(
-			/tributaries\[0\]\.dischargeSd_m3s/
+		expect(() => upstreamDownstreamLoads({ upstream: at(-1, 1), downstream: at(2, 1) })).toThrow(
+			/upstream\.concentration_mgL/
 		);
+		expect(() =>
+			upstreamDownstreamLoads({
+				upstream: at(1, 1),
+				downstream: at(2, 1),
+				tributaries: [{ ...at(1, 1), dischargeSd_m3s: NaN }]
+			})
+		).toThrow(/tributaries\[0\]\.dischargeSd_m3s/);
 	});
 });

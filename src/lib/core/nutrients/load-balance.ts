@@ -13,7 +13,11 @@ export interface LoadStation {
  * (uncertainties in quadrature), whether it can be told from nothing, and the concentration that the inflow would have to have
  * (null where the flow does not grow or shrink). kg/day. RangeError for a figure missing, or below 0 where it cannot be.
  */
-export function upstreamDownstreamLoads(reach: { upstream: LoadStation; downstream: LoadStation; tributaries?: readonly LoadStation[] | null }) {
+export function upstreamDownstreamLoads(reach: {
+	upstream: LoadStation;
+	downstream: LoadStation;
+	tributaries?: readonly LoadStation[] | null;
+}) {
 	const up = loadOf('upstream', reach.upstream);
 	const down = loadOf('downstream', reach.downstream);
 	const tributaries = listOf('tributaries', orDefault(reach.tributaries, []), loadOf);

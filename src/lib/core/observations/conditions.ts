@@ -4,7 +4,14 @@ const one = (group: string, id: string, ask: string, choices: Record<string, str
 	question(group, id, ask, 'one', choices, help);
 const several = (group: string, id: string, ask: string, choices: Record<string, string>, help?: string): Question =>
 	question(group, id, ask, 'several', choices, help);
-const question = (group: string, id: string, ask: string, takes: Question['takes'], choices: Record<string, string>, help?: string): Question => ({
+const question = (
+	group: string,
+	id: string,
+	ask: string,
+	takes: Question['takes'],
+	choices: Record<string, string>,
+	help?: string
+): Question => ({
 	id,
 	ask,
 	group,
@@ -13,7 +20,13 @@ const question = (group: string, id: string, ask: string, takes: Question['takes
 	...(help === undefined ? {} : { help })
 });
 
-const rain = { none: 'none', little: 'a little, under 5 mm', some: '5 to 20 mm', much: 'over 20 mm', unknown: 'not known' };
+const rain = {
+	none: 'none',
+	little: 'a little, under 5 mm',
+	some: '5 to 20 mm',
+	much: 'over 20 mm',
+	unknown: 'not known'
+};
 const land = {
 	woods: 'woods',
 	meadow: 'meadow',
@@ -38,9 +51,22 @@ export const conditions: readonly Question[] = [
 	}),
 	one('Weather', 'rain24', 'Rain in the last 24 hours', rain),
 	one('Weather', 'rain48', 'Rain in the last 48 hours', rain),
-	one('Water', 'flow', 'Flow', { dry: 'dry', pools: 'pools only', low: 'low', usual: 'usual', high: 'high', flood: 'over the banks' }),
+	one('Water', 'flow', 'Flow', {
+		dry: 'dry',
+		pools: 'pools only',
+		low: 'low',
+		usual: 'usual',
+		high: 'high',
+		flood: 'over the banks'
+	}),
 	one('Water', 'surface', 'Surface', { calm: 'calm', rippled: 'rippled', waves: 'waves', whitecaps: 'whitecaps' }),
-	one('Water', 'tide', 'Tide', { none: 'no tide here', rising: 'rising', high: 'high', falling: 'falling', low: 'low' }),
+	one('Water', 'tide', 'Tide', {
+		none: 'no tide here',
+		rising: 'rising',
+		high: 'high',
+		falling: 'falling',
+		low: 'low'
+	}),
 	one('Water', 'colour', 'Colour', {
 		clear: 'clear',
 		tea: 'clear brown, like tea',
@@ -59,7 +85,11 @@ export const conditions: readonly Question[] = [
 		chemical: 'chlorine, chemical',
 		fishy: 'fishy'
 	}),
-	one('Signs', 'foam', 'Foam', { none: 'none', natural: 'brown, breaks up, smells of earth', soapy: 'white, stays, smells of soap' }),
+	one('Signs', 'foam', 'Foam', {
+		none: 'none',
+		natural: 'brown, breaks up, smells of earth',
+		soapy: 'white, stays, smells of soap'
+	}),
 	one(
 		'Signs',
 		'sheen',

@@ -4,7 +4,14 @@ const share = { none: 'none', little: 'up to a quarter', half: 'up to half', mos
 const side = { wooded: 'trees and shrubs', grassy: 'tall grass, reeds', mown: 'mown or grazed', hard: 'built, paved' };
 const width = { under2: 'under 2 m', to10: '2 to 10 m', over10: 'over 10 m' };
 
-const ask = (group: string, id: string, words: string, choices: Record<string, string>, help: string, takes: Question['takes'] = 'one'): Question => ({
+const ask = (
+	group: string,
+	id: string,
+	words: string,
+	choices: Record<string, string>,
+	help: string,
+	takes: Question['takes'] = 'one'
+): Question => ({
 	id,
 	ask: words,
 	group,
@@ -29,14 +36,38 @@ export const habitat: readonly Question[] = [
 		'Bed',
 		'hiding',
 		'Places to live in',
-		{ leaves: 'leaf packs', wood: 'wood, roots', stones: 'loose stones', undercut: 'undercut banks', plants: 'plants in the water' },
+		{
+			leaves: 'leaf packs',
+			wood: 'wood, roots',
+			stones: 'loose stones',
+			undercut: 'undercut banks',
+			plants: 'plants in the water'
+		},
 		'All that a hand can reach into.',
 		'several'
 	),
 	ask('Banks', 'left', 'Left bank, looking downstream', side, 'What covers most of the first ten metres.'),
 	ask('Banks', 'right', 'Right bank, looking downstream', side, 'What covers most of the first ten metres.'),
-	ask('Banks', 'strip', 'Width of the wild strip', width, 'From the water to the first mown, grazed or built ground, on the narrower side.'),
+	ask(
+		'Banks',
+		'strip',
+		'Width of the wild strip',
+		width,
+		'From the water to the first mown, grazed or built ground, on the narrower side.'
+	),
 	ask('Banks', 'stability', 'Bare or slipping banks', share, 'Share of both banks together.'),
-	ask('Shade', 'shade', 'Water in shade at midday', share, 'Look straight up: how much of the sky over the water is leaves?'),
-	ask('Shape', 'shape', 'Course', { winding: 'winds as it likes', straight: 'straightened', dammed: 'dammed or piped' }, 'Look at both ends of the reach.')
+	ask(
+		'Shade',
+		'shade',
+		'Water in shade at midday',
+		share,
+		'Look straight up: how much of the sky over the water is leaves?'
+	),
+	ask(
+		'Shape',
+		'shape',
+		'Course',
+		{ winding: 'winds as it likes', straight: 'straightened', dammed: 'dammed or piped' },
+		'Look at both ends of the reach.'
+	)
 ];

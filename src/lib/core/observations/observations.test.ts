@@ -21,7 +21,21 @@ describe('the questions', () => {
 	it('ask about everything that is looked at on arrival', () => {
 		expect(forms.conditions.map((q) => q.id)).toEqual(
 			expect.arrayContaining([
-				...['weather', 'rain24', 'rain48', 'surface', 'flow', 'tide', 'colour', 'odour', 'foam', 'sheen', 'litter', 'growth', 'fish'],
+				...[
+					'weather',
+					'rain24',
+					'rain48',
+					'surface',
+					'flow',
+					'tide',
+					'colour',
+					'odour',
+					'foam',
+					'sheen',
+					'litter',
+					'growth',
+					'fish'
+				],
 				...['erosion', 'plants', 'upstream', 'downstream', 'works']
 			])
 		);
@@ -29,10 +43,13 @@ describe('the questions', () => {
 	it('of the habitat each have a help, for whoever does it for the first time', () => {
 		expect(forms.habitat.filter((q) => !q.help)).toEqual([]);
 	});
-	it.each(all.filter(([, , q]) => q.takes === 'several'))('%s/%s can be answered with nothing seen, or has no nothing', (_, __, q) => {
-		const none = q.choices.filter((c) => c.id === 'none');
-		expect(none.length).toBeLessThanOrEqual(1);
-	});
+	it.each(all.filter(([, , q]) => q.takes === 'several'))(
+		'%s/%s can be answered with nothing seen, or has no nothing',
+		(_, __, q) => {
+			const none = q.choices.filter((c) => c.id === 'none');
+			expect(none.length).toBeLessThanOrEqual(1);
+		}
+	);
 });
 
 describe('an answer', () => {
@@ -41,7 +58,9 @@ describe('an answer', () => {
 			const [path, value] = q.takes === 'one' ? [`${form}/${id}`, choice.id] : [`${form}/${id}/${choice.id}`, true];
 			expect(whyRefused(path, value)).toBeNull();
 		}
-		expect(q.takes === 'one' ? whyRefused(`${form}/${id}`, 'purple rain') : whyRefused(`${form}/${id}/purple`, true)).not.toBeNull();
+		expect(
+			q.takes === 'one' ? whyRefused(`${form}/${id}`, 'purple rain') : whyRefused(`${form}/${id}/purple`, true)
+		).not.toBeNull();
 	});
 	it.each([
 		['conditions/weather', true, /one of: clear, cloudy/],
@@ -58,7 +77,10 @@ describe('an answer', () => {
 		const lines = [aLine(1, 1000, 'conditions/growth/grey', true), aLine(2, 1000, 'conditions/growth/film', true)];
 		const folded = fold(lines);
 		expect(folded.conflicts).toEqual([]);
-		expect(chosen(question('conditions', 'growth'), folded.sheet.conditions).map((c) => c.id)).toEqual(['film', 'grey']);
+		expect(chosen(question('conditions', 'growth'), folded.sheet.conditions).map((c) => c.id)).toEqual([
+			'film',
+			'grey'
+		]);
 	});
 	it('that was taken back is none', () => {
 		const line = aLine(1, 1000, 'conditions/odour/sewage', true);
@@ -80,7 +102,9 @@ describe('choices in the order in which a place usually has them', () => {
 		fc.assert(
 			fc.property(fc.array(fc.oneof(fc.constantFrom(...colour.choices.map((c) => c.id)), fc.string())), (usual) => {
 				const order = usualFirst(colour, usual);
-				expect([...order].sort((a, b) => (a.id < b.id ? -1 : 1))).toEqual([...colour.choices].sort((a, b) => (a.id < b.id ? -1 : 1)));
+				expect([...order].sort((a, b) => (a.id < b.id ? -1 : 1))).toEqual(
+					[...colour.choices].sort((a, b) => (a.id < b.id ? -1 : 1))
+				);
 				const known = usual.filter((id, i) => usual.indexOf(id) === i && colour.choices.some((c) => c.id === id));
 				expect(order.slice(0, known.length).map((c) => c.id)).toEqual(known);
 			})

@@ -25,7 +25,8 @@ export function chosen(question: Question, answers: Answers | undefined): Choice
 	return question.choices.filter((c) => (typeof said === 'string' ? said === c.id : said[c.id] === true));
 }
 
-export const isAnswered = (question: Question, answers: Answers | undefined): boolean => chosen(question, answers).length > 0;
+export const isAnswered = (question: Question, answers: Answers | undefined): boolean =>
+	chosen(question, answers).length > 0;
 
 /** A question's choices, those that a place usually has first: told from its past, the commonest first. */
 export function usualFirst(question: Question, usual: readonly string[] | undefined): Choice[] {

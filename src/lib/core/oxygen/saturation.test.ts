@@ -15,26 +15,45 @@ describe('saturation', () => {
 		expect(dissolvedOxygenSaturation({ ...atSeaLevel, temperature_C }).saturation_mgL).toBeCloseTo(saturation_mgL, 2);
 	});
 
-	it.each([{ temperature_C: -2.1 }, { temperature_C: 45.1 }, { salinity_ppt: 46 }, { pressure_kPa: 39 }, { temperature_C: NaN }])('refuses %o', (wrong) => {
+	it.each([
+		{ temperature_C: -2.1 },
+		{ temperature_C: 45.1 },
+		{ salinity_ppt: 46 },
+		{ pressure_kPa: 39 },
+		{ temperature_C: NaN }
+	])('refuses %o', (wrong) => {
 		expect(() => dissolvedOxygenSaturation({ ...atSeaLevel, temperature_C: 10, ...wrong })).toThrow(RangeError);
 	});
 
 	it('falls as water warms, and as the air thins', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0, max: 39, noNaN: true }), fc.double({ min: 60, max: 100, noNaN: true }), (temperature_C, pressure_kPa) => {
-				const here = dissolvedOxygenSaturation({ temperature_C, salinity_ppt: 0, pressure_kPa }).saturation_mgL;
-				expect(dissolvedOxygenSaturation({ temperature_C: temperature_C + 1, salinity_ppt: 0, pressure_kPa }).saturation_mgL).toBeLessThan(here);
-				expect(dissolvedOxygenSaturation({ temperature_C, salinity_ppt: 0, pressure_kPa: pressure_kPa - 5 }).saturation_mgL).toBeLessThan(here);
-			})
+			fc.property(
+				fc.double({ min: 0, max: 39, noNaN: true }),
+				fc.double({ min: 60, max: 100, noNaN: true }),
+				(temperature_C, pressure_kPa) => {
+					const here = dissolvedOxygenSaturation({ temperature_C, salinity_ppt: 0, pressure_kPa }).saturation_mgL;
+					expect(
+						dissolvedOxygenSaturation({ temperature_C: temperature_C + 1, salinity_ppt: 0, pressure_kPa })
+							.saturation_mgL
+					).toBeLessThan(here);
+					expect(
+						dissolvedOxygenSaturation({ temperature_C, salinity_ppt: 0, pressure_kPa: pressure_kPa - 5 }).saturation_mgL
+					).toBeLessThan(here);
+				}
+			)
 		);
 	});
 
 	it('percent and saturation are each other’s inverse', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 35, noNaN: true }), (dissolvedOxygen_mgL, temperature_C) => {
-				const { percent, saturation_mgL } = percentSaturation({ ...atSeaLevel, temperature_C, dissolvedOxygen_mgL });
-				expect((percent * saturation_mgL) / 100).toBeCloseTo(dissolvedOxygen_mgL, 9);
-			})
+			fc.property(
+				fc.double({ min: 0, max: 20, noNaN: true }),
+				fc.double({ min: 0, max: 35, noNaN: true }),
+				(dissolvedOxygen_mgL, temperature_C) => {
+					const { percent, saturation_mgL } = percentSaturation({ ...atSeaLevel, temperature_C, dissolvedOxygen_mgL });
+					expect((percent * saturation_mgL) / 100).toBeCloseTo(dissolvedOxygen_mgL, 9);
+				}
+			)
 		);
 	});
 
@@ -46,16 +65,27 @@ describe('saturation', () => {
 
 describe('titration', () => {
 	it('counts drops above the blank', () => {
-		expect(titrationOxygen({ mode: 'drops', drops: 9, mgLPerDrop: 1 })).toMatchObject({ dissolvedOxygen_mgL: 9, belowBlank: false });
-		expect(titrationOxygen({ mode: 'drops', drops: 1, mgLPerDrop: 1, blankDrops: 2 })).toMatchObject({ dissolvedOxygen_mgL: 0, belowBlank: true });
+		expect(titrationOxygen({ mode: 'drops', drops: 9, mgLPerDrop: 1 })).toMatchObject({
+			dissolvedOxygen_mgL: 9,
+			belowBlank: false
+		});
+		expect(titrationOxygen({ mode: 'drops', drops: 1, mgLPerDrop: 1, blankDrops: 2 })).toMatchObject({
+			dissolvedOxygen_mgL: 0,
+			belowBlank: true
+		});
 	});
 
 	it('makes good what the reagents displaced', () => {
 		const molar = { mode: 'molar', titrantVolume_mL: 8, titrantNormality_N: 0.025, sampleVolume_mL: 200 } as const;
 		expect(titrationOxygen(molar).dissolvedOxygen_mgL).toBeCloseTo(8, 12); // 1 mL of 0.025 N is 1 mg/L in 200 mL
-		expect(titrationOxygen({ ...molar, bottleVolume_mL: 300, displacedVolume_mL: 2 }).dissolvedOxygen_mgL).toBeCloseTo((8 * 300) / 298, 12);
+		expect(titrationOxygen({ ...molar, bottleVolume_mL: 300, displacedVolume_mL: 2 }).dissolvedOxygen_mgL).toBeCloseTo(
+			(8 * 300) / 298,
+			12
+		);
 		expect(() => titrationOxygen({ ...molar, bottleVolume_mL: 300 })).toThrow(/displacedVolume_mL/);
-		expect(() => titrationOxygen({ ...molar, bottleVolume_mL: 300, displacedVolume_mL: 300 })).toThrow(/under the bottle's 300 mL: 300/);
+		expect(() => titrationOxygen({ ...molar, bottleVolume_mL: 300, displacedVolume_mL: 300 })).toThrow(
+			/under the bottle's 300 mL: 300/
+		);
 		expect(() => titrationOxygen({ ...molar, mode: 'colour' } as never)).toThrow(/drops or molar: colour/);
 	});
 });

@@ -18,7 +18,12 @@ export function dissolvedOxygenSaturation(water: Water): { saturation_mgL: numbe
 	const P = inRange('pressure_kPa', water.pressure_kPa, 40, 115) / STANDARD_ATMOSPHERE_kPa;
 	const T = t + 273.15;
 	const atOneAtmosphere = Math.exp(
-		-139.34411 + 1.575701e5 / T - 6.642308e7 / T ** 2 + 1.2438e10 / T ** 3 - 8.621949e11 / T ** 4 - S * (1.7674e-2 - 10.754 / T + 2140.7 / T ** 2)
+		-139.34411 +
+			1.575701e5 / T -
+			6.642308e7 / T ** 2 +
+			1.2438e10 / T ** 3 -
+			8.621949e11 / T ** 4 -
+			S * (1.7674e-2 - 10.754 / T + 2140.7 / T ** 2)
 	);
 	const theta = 0.000975 - 1.426e-5 * t + 6.436e-8 * t ** 2; // second virial coefficient of oxygen
 	const W = Math.exp(11.8571 - 3840.7 / T - 216961 / T ** 2); // vapour pressure of water, atm

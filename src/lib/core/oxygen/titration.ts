@@ -1,4 +1,15 @@
-import { atLeast, given, minus, orDefault, over, positive, times, type Given, type Step, type Working } from '../quantity';
+import {
+	atLeast,
+	given,
+	minus,
+	orDefault,
+	over,
+	positive,
+	times,
+	type Given,
+	type Step,
+	type Working
+} from '../quantity';
 
 export type Titration =
 	| { mode: 'drops'; drops: number; mgLPerDrop: number; blankDrops?: number | null }
@@ -18,7 +29,11 @@ export type Titration =
  * titrant was used than the blank needed; the figure is then 0. APHA Standard Methods 4500-O C. RangeError on amounts
  * that cannot be, or an unknown mode.
  */
-export function titrationOxygen(titration: Titration): { dissolvedOxygen_mgL: number; belowBlank: boolean; working: Working | null } {
+export function titrationOxygen(titration: Titration): {
+	dissolvedOxygen_mgL: number;
+	belowBlank: boolean;
+	working: Working | null;
+} {
 	switch (titration.mode) {
 		case 'drops': {
 			const drops = atLeast('drops', titration.drops, 0);
@@ -55,6 +70,7 @@ function madeGood(t: { bottleVolume_mL?: number | null; displacedVolume_mL?: num
 	if (t.bottleVolume_mL == null) return null;
 	const bottle = positive('bottleVolume_mL', t.bottleVolume_mL);
 	const displaced = atLeast('displacedVolume_mL', t.displacedVolume_mL, 0);
-	if (displaced >= bottle) throw new RangeError(`displacedVolume_mL must be under the bottle's ${bottle} mL: ${displaced}`);
+	if (displaced >= bottle)
+		throw new RangeError(`displacedVolume_mL must be under the bottle's ${bottle} mL: ${displaced}`);
 	return over(given(bottle, 'mL'), minus(given(bottle, 'mL'), given(displaced, 'mL')));
 }

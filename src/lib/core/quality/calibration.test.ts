@@ -19,16 +19,26 @@ describe('a probe in its moist sleeve', () => {
 
 	it('does not pass before its ten minutes, nor out of its window', () => {
 		expect(checkSleeve({ ...sleeve, settled_min: 9.9 })).toMatchObject({ isSettled: false, passed: false });
-		expect([97.9, 98.1, 101.9, 102.1].map((reading_percent) => checkSleeve({ ...sleeve, reading_percent }).passed)).toEqual([false, true, true, false]);
+		expect(
+			[97.9, 98.1, 101.9, 102.1].map((reading_percent) => checkSleeve({ ...sleeve, reading_percent }).passed)
+		).toEqual([false, true, true, false]);
 		expect(() => checkSleeve({ ...sleeve, temperature_C: 99 })).toThrow(/temperature_C/);
 	});
 
 	it('never expects more than 100 % above sea level', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0, max: 3500, noNaN: true }), fc.double({ min: 0, max: 40, noNaN: true }), (elevation_m, temperature_C) => {
-				const { expected_percent } = checkSleeve({ ...sleeve, temperature_C, ...pressureFromElevation({ elevation_m }) });
-				return expected_percent > 55 && expected_percent <= 100 + 1e-9;
-			})
+			fc.property(
+				fc.double({ min: 0, max: 3500, noNaN: true }),
+				fc.double({ min: 0, max: 40, noNaN: true }),
+				(elevation_m, temperature_C) => {
+					const { expected_percent } = checkSleeve({
+						...sleeve,
+						temperature_C,
+						...pressureFromElevation({ elevation_m })
+					});
+					return expected_percent > 55 && expected_percent <= 100 + 1e-9;
+				}
+			)
 		);
 	});
 });

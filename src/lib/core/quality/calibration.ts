@@ -36,10 +36,16 @@ export function checkSleeve(
 ): { expected_percent: number; offBy_percent: number; isSettled: boolean; passed: boolean } {
 	const at = { temperature_C: sleeve.temperature_C, salinity_ppt: 0 };
 	const here = dissolvedOxygenSaturation({ ...at, pressure_kPa: sleeve.pressure_kPa }).saturation_mgL;
-	const expected_percent = (100 * here) / dissolvedOxygenSaturation({ ...at, pressure_kPa: SEA_LEVEL_kPa }).saturation_mgL;
+	const expected_percent =
+		(100 * here) / dissolvedOxygenSaturation({ ...at, pressure_kPa: SEA_LEVEL_kPa }).saturation_mgL;
 	const offBy_percent = inRange('reading_percent', sleeve.reading_percent, 0, 200) - expected_percent;
 	const isSettled = finite('settled_min', sleeve.settled_min) >= rules.sleeveSettle_min;
-	return { expected_percent, offBy_percent, isSettled, passed: isSettled && Math.abs(offBy_percent) <= rules.sleeveWindow_percent };
+	return {
+		expected_percent,
+		offBy_percent,
+		isSettled,
+		passed: isSettled && Math.abs(offBy_percent) <= rules.sleeveWindow_percent
+	};
 }
 
 /** A meter in one standard: how far it is off, in percent of the standard. RangeError for a standard of 0 or less. */
@@ -70,7 +76,9 @@ export function checkBuffers(
 	rules: CalibrationRules = usualCalibrationRules
 ): { slope_percent: number; offset_pH: number; passed: boolean } {
 	const x = listOf('buffers', buffers, (place, b) => inRange(`${place}.pH`, (b as { pH: number }).pH, 0, 14));
-	const y = listOf('buffers', buffers, (place, b) => inRange(`${place}.reading`, (b as { reading: number }).reading, -2, 16));
+	const y = listOf('buffers', buffers, (place, b) =>
+		inRange(`${place}.reading`, (b as { reading: number }).reading, -2, 16)
+	);
 	if (new Set(x).size < 2) throw new RangeError('buffers needs two different ones at least');
 	const { slope, intercept } = linearRegression({ x, y });
 	const offset_pH = slope! * 7 + intercept! - 7;
@@ -78,6 +86,9 @@ export function checkBuffers(
 	return {
 		slope_percent,
 		offset_pH,
-		passed: slope_percent >= rules.slopeLeast_percent && slope_percent <= rules.slopeMost_percent && Math.abs(offset_pH) <= rules.offsetMost_pH
+		passed:
+			slope_percent >= rules.slopeLeast_percent &&
+			slope_percent <= rules.slopeMost_percent &&
+			Math.abs(offset_pH) <= rules.offsetMost_pH
 	};
 }

@@ -37,8 +37,21 @@ export interface Evidence {
 	'plate-sparse': { label: string; colonies: number; volume_mL: number; instead_mL: number };
 	'blank-grew': { label: string; colonies: number };
 	'blank-not-clean': { label: string; parameter: string; seen: string };
-	'duplicates-apart': { parameter: string; first: string; second: string; apart_percent: number; limit_percent: number };
-	'duplicates-apart-log': { parameter: string; first: string; second: string; apart_log: number; limit_log: number; pairs: number };
+	'duplicates-apart': {
+		parameter: string;
+		first: string;
+		second: string;
+		apart_percent: number;
+		limit_percent: number;
+	};
+	'duplicates-apart-log': {
+		parameter: string;
+		first: string;
+		second: string;
+		apart_log: number;
+		limit_log: number;
+		pairs: number;
+	};
 	'duplicate-alone': { label: string };
 	'below-blank': { drops: number; blankDrops: number };
 	'flume-submerged': { submergence_percent: number; limit_percent: number };
@@ -57,7 +70,13 @@ export interface Evidence {
 	'over-wading-limit': { depth_m: number | null; velocity_m_s: number | null; limit: string };
 	'waded-over-limit': { depth_m: number | null; velocity_m_s: number | null; limit: string };
 	'waded-untried': { limit: string };
-	'vertical-over-limit': { distance_m: number; depth_m: number | null; velocity_m_s: number | null; verticals: number; limit: string };
+	'vertical-over-limit': {
+		distance_m: number;
+		depth_m: number | null;
+		velocity_m_s: number | null;
+		verticals: number;
+		limit: string;
+	};
 	'life-jacket': { depth_m: number; limit_m: number };
 	'cold-water': { temperature_C: number; limit_C: number };
 	'not-sampled': { reason: string };

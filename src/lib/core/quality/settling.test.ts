@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { settling, type Shown } from './settling';
 
 const rest = { within: 0.1, for_s: 10 };
-const each = (values: readonly (number | null)[], from_s = 0): Shown[] => values.map((value, i) => ({ at_ms: (from_s + i) * 1000, value }));
+const each = (values: readonly (number | null)[], from_s = 0): Shown[] =>
+	values.map((value, i) => ({ at_ms: (from_s + i) * 1000, value }));
 const at = (values: readonly (number | null)[]) => settling(each(values), rest, (values.length - 1) * 1000);
 
 describe('a meter', () => {
@@ -21,7 +22,11 @@ describe('a meter', () => {
 	});
 	it('is not taken in by a slow drift that stays within the band', () => {
 		expect(at(Array.from({ length: 12 }, (_, i) => 9 + i * 0.007)).state).toBe('now'); // 0.035 between its halves
-		const drift = settling(each(Array.from({ length: 16 }, (_, i) => 9 + i * 0.0095)), { within: 0.1, for_s: 10 }, 15_000);
+		const drift = settling(
+			each(Array.from({ length: 16 }, (_, i) => 9 + i * 0.0095)),
+			{ within: 0.1, for_s: 10 },
+			15_000
+		);
 		expect(drift.state).toBe('wait');
 	});
 	it('waits anew after a jump, and after a gap', () => {

@@ -36,7 +36,8 @@ const DRIFT_ALLOWED = 0.4;
 export function settling(shown: readonly Shown[], { within, for_s }: Rest, now_ms: number): Settling {
 	const seen = shown.filter((s): s is Shown & { value: number } => s.value !== null && s.at_ms <= now_ms);
 	const last = seen.at(-1);
-	if (!last || now_ms - last.at_ms > SILENT_AFTER_s * 1000) return { state: 'silent', value: null, spread: null, share: 0 };
+	if (!last || now_ms - last.at_ms > SILENT_AFTER_s * 1000)
+		return { state: 'silent', value: null, spread: null, share: 0 };
 	let first = seen.length - 1;
 	let [low, high] = [last.value, last.value];
 	for (let i = first - 1; i >= 0; i--) {
@@ -51,7 +52,8 @@ export function settling(shown: readonly Shown[], { within, for_s }: Rest, now_m
 	const stood_s = (last.at_ms - watched[0]!.at_ms) / 1000;
 	const spread = Math.max(...values) - Math.min(...values);
 	const half = Math.ceil(values.length / 2);
-	const isDrifting = values.length > 3 && Math.abs(mean(values.slice(0, half))! - mean(values.slice(-half))!) > within * DRIFT_ALLOWED;
+	const isDrifting =
+		values.length > 3 && Math.abs(mean(values.slice(0, half))! - mean(values.slice(-half))!) > within * DRIFT_ALLOWED;
 	const isWatched = watched.length >= for_s * (1 - MISSING_ALLOWED);
 	const isAtRest = stood_s >= for_s && isWatched && !isDrifting;
 	return isAtRest

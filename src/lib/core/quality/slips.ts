@@ -58,9 +58,21 @@ const moved = (number: number, places: number) => Number((number * 10 ** places)
 export function slipGuesses(number: number, unit: Unit, { low, high }: Range): SlipGuess[] {
 	if (!isFarOutside(number, { low, high })) return [];
 	const guesses: SlipGuess[] = [
-		...(mistakenFor[unit] ?? []).map(({ typed, slip }) => ({ slip, instead: convert(number, typed, unit), retype: { value: number, unit: typed } })),
-		{ slip: 'With the point one place to the left,', instead: moved(number, -1), retype: { value: moved(number, -1), unit } },
-		{ slip: 'With the point one place to the right,', instead: moved(number, 1), retype: { value: moved(number, 1), unit } }
+		...(mistakenFor[unit] ?? []).map(({ typed, slip }) => ({
+			slip,
+			instead: convert(number, typed, unit),
+			retype: { value: number, unit: typed }
+		})),
+		{
+			slip: 'With the point one place to the left,',
+			instead: moved(number, -1),
+			retype: { value: moved(number, -1), unit }
+		},
+		{
+			slip: 'With the point one place to the right,',
+			instead: moved(number, 1),
+			retype: { value: moved(number, 1), unit }
+		}
 	];
 	return guesses.filter((g) => g.instead >= low && g.instead <= high);
 }

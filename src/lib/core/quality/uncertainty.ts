@@ -16,7 +16,10 @@ const CONFIDENCE = 0.9545;
  * freedom of Welch and Satterthwaite, G.4, for two or three readings know their own spread badly. Without an accuracy a
  * single reading, or several that agree exactly, say nothing of how sure they are.
  */
-export function readingUncertainty(values: readonly number[], instrument: { resolution?: number | undefined; accuracy?: number | undefined }): HowSure {
+export function readingUncertainty(
+	values: readonly number[],
+	instrument: { resolution?: number | undefined; accuracy?: number | undefined }
+): HowSure {
 	const { resolution, accuracy } = instrument;
 	const spread = standardDeviation(values);
 	const fromSpread = spread === null ? 0 : spread ** 2 / values.length;

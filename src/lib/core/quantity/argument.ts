@@ -5,7 +5,8 @@
 
 /** The number itself; RangeError when it is missing, not a number, or not finite. */
 export function finite(name: string, value: unknown): number {
-	if (typeof value !== 'number' || !Number.isFinite(value)) throw new RangeError(`${name} must be a number: ${String(value)}`);
+	if (typeof value !== 'number' || !Number.isFinite(value))
+		throw new RangeError(`${name} must be a number: ${String(value)}`);
 	return value;
 }
 
@@ -17,7 +18,8 @@ export function inRange(name: string, value: unknown, low: number, high: number)
 }
 
 /** A finite number not under `least`. */
-export const atLeast = (name: string, value: unknown, least: number): number => inRange(name, value, least, Number.MAX_VALUE);
+export const atLeast = (name: string, value: unknown, least: number): number =>
+	inRange(name, value, least, Number.MAX_VALUE);
 
 /** A finite number above zero. */
 export function positive(name: string, value: unknown): number {
@@ -32,7 +34,8 @@ export const orDefault = <T>(value: T | null | undefined, otherwise: T): T => va
 /** A whole number not under `least`. */
 export function whole(name: string, value: unknown, least = 0): number {
 	const number = finite(name, value);
-	if (!Number.isInteger(number) || number < least) throw new RangeError(`${name} must be a whole number from ${least} up: ${number}`);
+	if (!Number.isInteger(number) || number < least)
+		throw new RangeError(`${name} must be a whole number from ${least} up: ${number}`);
 	return number;
 }
 

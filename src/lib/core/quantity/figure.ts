@@ -17,7 +17,11 @@ const number = z.number({ error: 'a number is needed here' });
  * "Not detected below 0.05" and "over 120" are values, never 0 and never a note.
  */
 export const Figure = z.union(
-	[z.strictObject({ value: number, ...common }), z.strictObject({ below: number, ...common }), z.strictObject({ above: number, ...common })],
+	[
+		z.strictObject({ value: number, ...common }),
+		z.strictObject({ below: number, ...common }),
+		z.strictObject({ above: number, ...common })
+	],
 	{ error: 'a figure is { value | below | above, unit }, with a number and a known unit' }
 );
 export type Figure = z.infer<typeof Figure>;
@@ -35,7 +39,11 @@ export const exactly = (value: number, unit: Unit): Figure => ({ value, unit });
 export const lessThan = (below: number, unit: Unit): Figure => ({ below, unit });
 export const moreThan = (above: number, unit: Unit): Figure => ({ above, unit });
 export const withQualifier = (number: number, qualifier: Qualifier, unit: Unit): Figure =>
-	qualifier === 'below' ? lessThan(number, unit) : qualifier === 'above' ? moreThan(number, unit) : exactly(number, unit);
+	qualifier === 'below'
+		? lessThan(number, unit)
+		: qualifier === 'above'
+			? moreThan(number, unit)
+			: exactly(number, unit);
 
 /** The same figure in another unit of its dimension; instrument and method stay. Throws RangeError across dimensions. */
 export function figureIn(figure: Figure, unit: Unit): Figure {
@@ -80,7 +88,10 @@ export function decimalsShown(number: number, asked: number): number {
 /** A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`, in so many decimals and never fewer than were read. `decimals` absent: as typed. */
 export function writeFigure(figure: Figure, decimals?: number): string {
 	const { number } = amount(figure);
-	return writeExactly(figure, decimals === undefined ? String(number) : number.toFixed(decimalsShown(number, decimals)));
+	return writeExactly(
+		figure,
+		decimals === undefined ? String(number) : number.toFixed(decimalsShown(number, decimals))
+	);
 }
 
 /** A figure with these digits. */

@@ -19,7 +19,19 @@ export { meanFigure } from './mean-figure';
 // figures reckoned with
 export { certain, decimalsBorne, follows, measured, rounded, sumOf, type Measured } from './measured';
 // how a figure was worked out
-export { addedUp, geometricMeanOf, given, meanOf, minus, over, plus, times, type Given, type Step, type Working } from './working';
+export {
+	addedUp,
+	geometricMeanOf,
+	given,
+	meanOf,
+	minus,
+	over,
+	plus,
+	times,
+	type Given,
+	type Step,
+	type Working
+} from './working';
 // parameters
 export {
 	isImplausible,

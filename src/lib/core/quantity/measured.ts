@@ -7,7 +7,11 @@ export interface Measured {
 	uncertainty: number | null;
 }
 
-export const measured = (number: number, uncertainty: number | null = null, qualifier: Qualifier = null): Measured => ({ number, qualifier, uncertainty });
+export const measured = (number: number, uncertainty: number | null = null, qualifier: Qualifier = null): Measured => ({
+	number,
+	qualifier,
+	uncertainty
+});
 /** A constant, or a figure whose doubt is not worth reckoning with. */
 export const certain = (number: number): Measured => ({ number, qualifier: null, uncertainty: 0 });
 
@@ -17,11 +21,15 @@ export const certain = (number: number): Measured => ({ number, qualifier: null,
  * one is not known, or the result is only a limit. A "below" makes the result a "below" where it rises with that figure, an
  * "above" where it falls. Null when the limits leave the result open both ways, or the formula does.
  */
-export function follows(figures: readonly Measured[], formula: (...numbers: number[]) => number | null): Measured | null {
+export function follows(
+	figures: readonly Measured[],
+	formula: (...numbers: number[]) => number | null
+): Measured | null {
 	const numbers = figures.map((f) => f.number);
 	const number = formula(...numbers);
 	if (number === null || !Number.isFinite(number)) return null;
-	const moved = (i: number, by: number) => (formula(...numbers.map((x, k) => (k === i ? x + by : x))) ?? number) - number;
+	const moved = (i: number, by: number) =>
+		(formula(...numbers.map((x, k) => (k === i ? x + by : x))) ?? number) - number;
 
 	let below = false;
 	let above = false;
@@ -46,7 +54,8 @@ export function follows(figures: readonly Measured[], formula: (...numbers: numb
 const PROBE = 1e-4; // far enough to see which way a formula goes, near enough to stay where it holds
 
 /** The sum; a non-detect among the parts makes it a "below", one over a range an "above". */
-export const sumOf = (figures: readonly Measured[]): Measured | null => follows(figures, (...numbers) => numbers.reduce((a, b) => a + b, 0));
+export const sumOf = (figures: readonly Measured[]): Measured | null =>
+	follows(figures, (...numbers) => numbers.reduce((a, b) => a + b, 0));
 
 /**
  * Decimals that an uncertainty bears: two digits of it where it begins with less than 355, else one (the Particle Data Group's rule,

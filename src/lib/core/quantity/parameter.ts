@@ -19,32 +19,110 @@ export interface Parameter {
 
 export const parameters = {
 	'air-temperature': { name: 'Air temperature', unit: 'degC', decimals: 1, possible: [-60, 60], plausible: [-25, 40] },
-	'water-temperature': { name: 'Water temperature', unit: 'degC', decimals: 1, possible: [-2, 45], plausible: [-0.5, 30] },
+	'water-temperature': {
+		name: 'Water temperature',
+		unit: 'degC',
+		decimals: 1,
+		possible: [-2, 45],
+		plausible: [-0.5, 30]
+	},
 	'dissolved-oxygen': { name: 'Dissolved oxygen', unit: 'mg_L', decimals: 1, possible: [0, 40], plausible: [1, 18] },
-	'oxygen-saturation': { name: 'Oxygen saturation', unit: 'percent', decimals: 0, possible: [0, 400], plausible: [20, 140] },
+	'oxygen-saturation': {
+		name: 'Oxygen saturation',
+		unit: 'percent',
+		decimals: 0,
+		possible: [0, 400],
+		plausible: [20, 140]
+	},
 	// brines of salt lakes and evaporation ponds reach 250 mS/cm
-	conductivity: { name: 'Conductivity, as read', unit: 'uS_cm', decimals: 0, possible: [0, 250_000], plausible: [10, 3000] },
-	conductance25: { name: 'Conductivity at 25 °C', unit: 'uS_cm', decimals: 0, possible: [0, 300_000], plausible: [10, 3500] },
+	conductivity: {
+		name: 'Conductivity, as read',
+		unit: 'uS_cm',
+		decimals: 0,
+		possible: [0, 250_000],
+		plausible: [10, 3000]
+	},
+	conductance25: {
+		name: 'Conductivity at 25 °C',
+		unit: 'uS_cm',
+		decimals: 0,
+		possible: [0, 300_000],
+		plausible: [10, 3500]
+	},
 	salinity: { name: 'Salinity', unit: 'PSU', decimals: 1, possible: [0, 120], plausible: [0, 42] },
 	ph: { name: 'pH', unit: 'pH', decimals: 1, possible: [0, 14], plausible: [5, 9.5] },
 	'tube-depth': { name: 'Clarity in the tube', unit: 'cm', decimals: 0, possible: [0, 200], plausible: [3, 120] },
 	'disc-depth': { name: 'Depth of the disc', unit: 'm', decimals: 2, possible: [0, 40], plausible: [0.1, 8] },
 	turbidity: { name: 'Turbidity from the tube', unit: 'NTU', decimals: 0, possible: [0, 10_000], plausible: [0, 500] },
 	discharge: { name: 'Discharge', unit: 'm3_s', decimals: 3, possible: [-100, 1000], plausible: [0, 20] },
-	'e-coli': { name: 'E. coli', unit: 'cfu_100mL', decimals: 0, possible: [0, 1e8], plausible: [0, 50_000], isNeverNought: true },
-	nitrate: { name: 'Nitrate', unit: 'mg_L_N', ion: 'nitrate', decimals: 2, possible: [0, 500], plausible: [0, 15], isNeverNought: true },
-	nitrite: { name: 'Nitrite', unit: 'mg_L_N', ion: 'nitrite', decimals: 3, possible: [0, 50], plausible: [0, 0.5], isNeverNought: true },
-	'nitrate-nitrite': { name: 'Nitrate and nitrite', unit: 'mg_L_N', decimals: 2, possible: [0, 500], plausible: [0, 15], isNeverNought: true },
-	ammonium: { name: 'Ammonium', unit: 'mg_L_N', ion: 'ammonium', decimals: 2, possible: [0, 200], plausible: [0, 2], isNeverNought: true },
-	phosphate: { name: 'Phosphate', unit: 'mg_L_P', ion: 'phosphate', decimals: 2, possible: [0, 100], plausible: [0, 1], isNeverNought: true },
-	'total-phosphorus': { name: 'Total phosphorus', unit: 'mg_L_P', decimals: 2, possible: [0, 200], plausible: [0, 2], isNeverNought: true }
+	'e-coli': {
+		name: 'E. coli',
+		unit: 'cfu_100mL',
+		decimals: 0,
+		possible: [0, 1e8],
+		plausible: [0, 50_000],
+		isNeverNought: true
+	},
+	nitrate: {
+		name: 'Nitrate',
+		unit: 'mg_L_N',
+		ion: 'nitrate',
+		decimals: 2,
+		possible: [0, 500],
+		plausible: [0, 15],
+		isNeverNought: true
+	},
+	nitrite: {
+		name: 'Nitrite',
+		unit: 'mg_L_N',
+		ion: 'nitrite',
+		decimals: 3,
+		possible: [0, 50],
+		plausible: [0, 0.5],
+		isNeverNought: true
+	},
+	'nitrate-nitrite': {
+		name: 'Nitrate and nitrite',
+		unit: 'mg_L_N',
+		decimals: 2,
+		possible: [0, 500],
+		plausible: [0, 15],
+		isNeverNought: true
+	},
+	ammonium: {
+		name: 'Ammonium',
+		unit: 'mg_L_N',
+		ion: 'ammonium',
+		decimals: 2,
+		possible: [0, 200],
+		plausible: [0, 2],
+		isNeverNought: true
+	},
+	phosphate: {
+		name: 'Phosphate',
+		unit: 'mg_L_P',
+		ion: 'phosphate',
+		decimals: 2,
+		possible: [0, 100],
+		plausible: [0, 1],
+		isNeverNought: true
+	},
+	'total-phosphorus': {
+		name: 'Total phosphorus',
+		unit: 'mg_L_P',
+		decimals: 2,
+		possible: [0, 200],
+		plausible: [0, 2],
+		isNeverNought: true
+	}
 } as const satisfies Record<string, Parameter>;
 
 export type ParameterCode = keyof typeof parameters;
 export const parameterCodes = Object.keys(parameters) as [ParameterCode, ...ParameterCode[]];
 export const isParameterCode = (word: string): word is ParameterCode => Object.hasOwn(parameters, word);
 
-const span = ([low, high]: readonly [number, number], symbol: string) => `${low} to ${high} ${symbol}`.replaceAll('-', '−');
+const span = ([low, high]: readonly [number, number], symbol: string) =>
+	`${low} to ${high} ${symbol}`.replaceAll('-', '−');
 
 /** Whether a parameter's figures can be typed or shown in a unit: of its dimension, and not of another ion. */
 export function isUnitOf(code: ParameterCode, unit: Unit): boolean {
@@ -56,7 +134,8 @@ export function isUnitOf(code: ParameterCode, unit: Unit): boolean {
 /** Why this figure cannot be one of this parameter (a wrong unit, a number no stream has), or null. */
 export function whyImpossible(code: ParameterCode, figure: Figure): string | null {
 	const parameter: Parameter = parameters[code];
-	if (!isUnitOf(code, figure.unit)) return `${parameter.name} is kept in ${units[parameter.unit].symbol}; ${units[figure.unit].symbol} is another kind of unit`;
+	if (!isUnitOf(code, figure.unit))
+		return `${parameter.name} is kept in ${units[parameter.unit].symbol}; ${units[figure.unit].symbol} is another kind of unit`;
 	const { number } = amount(figureIn(figure, parameter.unit));
 	if (parameter.isNeverNought && number === 0)
 		return `${parameter.name} of 0 says nothing: not detected is “below” the limit of the method. Put < before the limit`;
@@ -73,4 +152,5 @@ export function isImplausible(code: ParameterCode, figure: Figure): boolean {
 }
 
 /** The usual range in words, for the question that follows an unlikely figure. */
-export const plausibleRange = (code: ParameterCode): string => span(parameters[code].plausible, units[parameters[code].unit].symbol);
+export const plausibleRange = (code: ParameterCode): string =>
+	span(parameters[code].plausible, units[parameters[code].unit].symbol);

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { areAlike, figureIn, meanFigure, readTyped, significant, unitCodes, whyImpossible, isImplausible, writeFigure, type Unit } from '.';
+import {
+	areAlike,
+	figureIn,
+	meanFigure,
+	readTyped,
+	significant,
+	unitCodes,
+	whyImpossible,
+	isImplausible,
+	writeFigure,
+	type Unit
+} from '.';
 
 describe('units', () => {
 	// exact by definition of the units
@@ -29,10 +40,15 @@ describe('units', () => {
 
 	it('there and back is where it was', () => {
 		fc.assert(
-			fc.property(fc.constantFrom(...unitCodes), fc.constantFrom(...unitCodes), fc.double({ min: -1e6, max: 1e6, noNaN: true }), (a, b, value) => {
-				fc.pre(areAlike(a, b));
-				expect(figureIn(figureIn({ value, unit: a }, b), a)).toMatchObject({ value: expect.closeTo(value, 6) });
-			})
+			fc.property(
+				fc.constantFrom(...unitCodes),
+				fc.constantFrom(...unitCodes),
+				fc.double({ min: -1e6, max: 1e6, noNaN: true }),
+				(a, b, value) => {
+					fc.pre(areAlike(a, b));
+					expect(figureIn(figureIn({ value, unit: a }, b), a)).toMatchObject({ value: expect.closeTo(value, 6) });
+				}
+			)
 		);
 	});
 });

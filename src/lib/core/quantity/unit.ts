@@ -31,11 +31,35 @@ export const units = {
 	NTU: { symbol: 'NTU', dimension: 'turbidity', toBase: 1, offset: 0 },
 	cfu_100mL: { symbol: 'per 100 mL', dimension: 'count density', toBase: 1, offset: 0 },
 	mg_L_N: { symbol: 'mg/L as N', dimension: 'concentration as nitrogen', toBase: 1, offset: 0 },
-	mg_L_NO3: { symbol: 'mg/L as nitrate', dimension: 'concentration as nitrogen', toBase: nitrogenIn.nitrate, offset: 0, ion: 'nitrate' },
-	mg_L_NO2: { symbol: 'mg/L as nitrite', dimension: 'concentration as nitrogen', toBase: nitrogenIn.nitrite, offset: 0, ion: 'nitrite' },
-	mg_L_NH4: { symbol: 'mg/L as ammonium', dimension: 'concentration as nitrogen', toBase: nitrogenIn.ammonium, offset: 0, ion: 'ammonium' },
+	mg_L_NO3: {
+		symbol: 'mg/L as nitrate',
+		dimension: 'concentration as nitrogen',
+		toBase: nitrogenIn.nitrate,
+		offset: 0,
+		ion: 'nitrate'
+	},
+	mg_L_NO2: {
+		symbol: 'mg/L as nitrite',
+		dimension: 'concentration as nitrogen',
+		toBase: nitrogenIn.nitrite,
+		offset: 0,
+		ion: 'nitrite'
+	},
+	mg_L_NH4: {
+		symbol: 'mg/L as ammonium',
+		dimension: 'concentration as nitrogen',
+		toBase: nitrogenIn.ammonium,
+		offset: 0,
+		ion: 'ammonium'
+	},
 	mg_L_P: { symbol: 'mg/L as P', dimension: 'concentration as phosphorus', toBase: 1, offset: 0 },
-	mg_L_PO4: { symbol: 'mg/L as phosphate', dimension: 'concentration as phosphorus', toBase: phosphorusIn.phosphate, offset: 0, ion: 'phosphate' }
+	mg_L_PO4: {
+		symbol: 'mg/L as phosphate',
+		dimension: 'concentration as phosphorus',
+		toBase: phosphorusIn.phosphate,
+		offset: 0,
+		ion: 'phosphate'
+	}
 } as const satisfies Record<string, UnitFacts>;
 
 interface UnitFacts {
@@ -54,7 +78,9 @@ export const unitCodes = Object.keys(units) as [Unit, ...Unit[]];
 /** True when an amount in the one unit can be written in the other: the same dimension, and not two different ions. */
 export function areAlike(a: Unit, b: Unit): boolean {
 	const [from, to]: UnitFacts[] = [units[a], units[b]];
-	return from!.dimension === to!.dimension && (from!.ion === undefined || to!.ion === undefined || from!.ion === to!.ion);
+	return (
+		from!.dimension === to!.dimension && (from!.ion === undefined || to!.ion === undefined || from!.ion === to!.ion)
+	);
 }
 
 /** The ion that a unit speaks of alone, or null. */

@@ -50,7 +50,9 @@ export const over = (a: Step, b: Step): Joined => joined('÷', [a, b], (x, y) =>
 
 /** The mean of several; of one, that one. */
 export const meanOf = (of: [Step, ...Step[]]): Step =>
-	of.length === 1 ? of[0] : { kind: 'named', name: 'mean', of, number: of.reduce((sum, step) => sum + step.number, 0) / of.length };
+	of.length === 1
+		? of[0]
+		: { kind: 'named', name: 'mean', of, number: of.reduce((sum, step) => sum + step.number, 0) / of.length };
 
 export const geometricMeanOf = (of: [Step, ...Step[]]): Step => ({
 	kind: 'named',

@@ -28,8 +28,14 @@ export const cautions = {
 		'Gloves, eye protection, open air. A minute at least on every plate; never with acid or any other cleaner: the gas kills.',
 		'Local rules and trained people come first.'
 	],
-	ethanol: ['It burns with a flame nobody sees: no smoking, no stove, lids on, shade.', 'Local rules and trained people come first.'],
-	sewage: ['Gloves on, cuts covered, no food. Wash before you eat.', 'Where sewage shows, local rules and the authority come first.']
+	ethanol: [
+		'It burns with a flame nobody sees: no smoking, no stove, lids on, shade.',
+		'Local rules and trained people come first.'
+	],
+	sewage: [
+		'Gloves on, cuts covered, no food. Wash before you eat.',
+		'Where sewage shows, local rules and the authority come first.'
+	]
 } as const satisfies Record<string, readonly [string, string]>;
 
 export const cautionFor = (code: string | undefined): readonly [string, string] | null =>

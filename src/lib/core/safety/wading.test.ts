@@ -21,7 +21,12 @@ it.each<[string, WadingLimit, object, string]>([
 	['a crew in strong water', crew, { depth_m: 0.8, velocity_m_s: 0.9 }, 'over'],
 	['a crew with half the figures', crew, { depth_m: 0.8 }, 'unknown'],
 	['a crew in a deep slow pool', crew, { depth_m: 1.3, velocity_m_s: 0.1 }, 'over'],
-	['a card that allows more than any may', { school: 'product', product_m2_s: 5 }, { depth_m: 1, velocity_m_s: 0.9 }, 'over']
+	[
+		'a card that allows more than any may',
+		{ school: 'product', product_m2_s: 5 },
+		{ depth_m: 1, velocity_m_s: 0.9 },
+		'over'
+	]
 ])('%s', (_, limit, water, standing) => {
 	expect(wadingStanding(water, limit)).toBe(standing);
 });

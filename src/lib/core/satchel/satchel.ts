@@ -62,7 +62,9 @@ export const Satchel = z.object({
 	flumes: z.array(FlumeRating).default([]),
 	/** Earlier duplicates, by parameter: how far they usually lie apart. */
 	duplicatesBefore: z.partialRecord(z.enum(parameterCodes), z.array(z.tuple([z.number(), z.number()]))).default({}),
-	instruments: z.array(z.object({ kind: z.string(), facts: z.custom<InstrumentFacts>((v) => typeof v === 'object' && v !== null) })),
+	instruments: z.array(
+		z.object({ kind: z.string(), facts: z.custom<InstrumentFacts>((v) => typeof v === 'object' && v !== null) })
+	),
 	rounds: z.array(
 		z.object({
 			id: z.string(),
@@ -74,7 +76,11 @@ export const Satchel = z.object({
 			quality: z.array(z.object({ siteId: z.string(), kind: z.enum(['duplicate', 'blank']) })).default([]),
 			/** For a round of these days: what its day is worked out from, and the instant from which its minutes count. */
 			day: z
-				.object({ question: z.custom<RoundQuestion>((v) => typeof v === 'object' && v !== null), lab: z.string().nullable(), midnight_ms: z.number() })
+				.object({
+					question: z.custom<RoundQuestion>((v) => typeof v === 'object' && v !== null),
+					lab: z.string().nullable(),
+					midnight_ms: z.number()
+				})
 				.nullable()
 				.default(null),
 			/** Codes of the instruments that its team takes along. */
@@ -98,13 +104,24 @@ export type Satchel = z.infer<typeof Satchel>;
 export type SatchelSite = Satchel['sites'][number];
 
 /** The context for a visit to one of the satchel's sites; null when the site is not in it. */
-export function contextFrom(satchel: Satchel, siteId: string, now_ms: number, around: Pick<Context, 'trip' | 'labelsElsewhere'> = {}): Context | null {
+export function contextFrom(
+	satchel: Satchel,
+	siteId: string,
+	now_ms: number,
+	around: Pick<Context, 'trip' | 'labelsElsewhere'> = {}
+): Context | null {
 	const site = satchel.sites.find((s) => s.id === siteId);
 	if (!site) return null;
 	return {
 		now_ms,
 		timeZone: satchel.program.timeZone,
-		site: { code: site.code, elevation_m: site.elevation_m, latitude: site.latitude ?? undefined, wadingDepth_m: site.wadingDepth_m, usual: site.usual },
+		site: {
+			code: site.code,
+			elevation_m: site.elevation_m,
+			latitude: site.latitude ?? undefined,
+			wadingDepth_m: site.wadingDepth_m,
+			usual: site.usual
+		},
 		instruments: instrumentsOf(satchel),
 		reportTo: satchel.program.reportTo || undefined,
 		duplicatesBefore: satchel.duplicatesBefore,

@@ -86,7 +86,9 @@ describe('the agenda', () => {
 			rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + DAY, sites: ['S1'] }]
 		};
 		const [grab] = agenda(due, now);
-		expect(sayItem(grab!, now, 'Etc/UTC').reason).toBe('Day 29 since the last; aimed at 30. Upper round goes there Fri 15 May.');
+		expect(sayItem(grab!, now, 'Etc/UTC').reason).toBe(
+			'Day 29 since the last; aimed at 30. Upper round goes there Fri 15 May.'
+		);
 		const there = { ...due, rounds: [], openVisits: [out] };
 		expect(agenda(there, now).map((i) => i.kind)).toEqual(['open-visit']);
 	});
@@ -102,7 +104,8 @@ describe('the agenda', () => {
 	});
 
 	it('puts a visit of which nothing is heard before all else, and says whom to call', () => {
-		const late = (more: object) => agenda({ ...nothing, clocks: [{ ...bottle, last_ms: now - HOUR }], openVisits: [{ ...out, ...more }] }, now)[0]!;
+		const late = (more: object) =>
+			agenda({ ...nothing, clocks: [{ ...bottle, last_ms: now - HOUR }], openVisits: [{ ...out, ...more }] }, now)[0]!;
 		expect(late({})).toMatchObject({ kind: 'bottle' }); // heard of an hour ago
 		expect(late({ heard_ms: now - 3 * HOUR })).toMatchObject({ kind: 'open-visit', when: 'late', isOverdue: true });
 		// who said when they would be back is waited for until then, whatever was heard

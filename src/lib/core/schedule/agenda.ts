@@ -36,7 +36,13 @@ export interface ProgramFacts {
 	rounds: { id: string; name: string; starts_ms: number; sites: string[] }[];
 	waiting: { results: number; visits: number; oldest_ms: number | null };
 	conflicts: { visitId: string; site: string }[];
-	calibrations: { instrument: string; parameter: string; last_ms: number | null; limit_days: number; lastUsed_ms: number }[];
+	calibrations: {
+		instrument: string;
+		parameter: string;
+		last_ms: number | null;
+		limit_days: number;
+		lastUsed_ms: number;
+	}[];
 }
 
 export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
@@ -60,10 +66,18 @@ export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 		...facts.clocks.flatMap((clock) => running(clock, now_ms)),
 		...facts.openVisits.map((v): Item => {
 			const isOverdue = !v.isOnPaper && now_ms > (v.back_ms ?? v.heard_ms + facts.overdue_h * HOUR_ms);
-			return { kind: 'open-visit', when: isOverdue ? 'late' : 'now', at_ms: isOverdue ? -Infinity : v.started_ms, isOverdue, ...v };
+			return {
+				kind: 'open-visit',
+				when: isOverdue ? 'late' : 'now',
+				at_ms: isOverdue ? -Infinity : v.started_ms,
+				isOverdue,
+				...v
+			};
 		}),
 		...grabs(facts, now_ms),
-		...facts.rounds.filter((r) => r.starts_ms > now_ms).map((r): Item => ({ kind: 'round', when: 'later', at_ms: r.starts_ms, ...r })),
+		...facts.rounds
+			.filter((r) => r.starts_ms > now_ms)
+			.map((r): Item => ({ kind: 'round', when: 'later', at_ms: r.starts_ms, ...r })),
 		...reviews(facts.waiting, now_ms),
 		...facts.conflicts.map((c): Item => ({ kind: 'conflict', when: 'now', at_ms: now_ms + DAY_ms, ...c })),
 		...calibrations(facts, now_ms)
@@ -72,7 +86,12 @@ export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 	return items.sort((a, b) => rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
 }
 
-const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = { 'bacteria-holding': 'bottle', holding: 'bottle', incubation: 'plate', drying: 'gear' };
+const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = {
+	'bacteria-holding': 'bottle',
+	holding: 'bottle',
+	incubation: 'plate',
+	drying: 'gear'
+};
 
 /** A bottle runs out from the start; a plate and wet gear can wait until their time has come. */
 function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: number): Item[] {
@@ -81,7 +100,13 @@ function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: num
 	if (!what) return [];
 	const when = clock.last_ms < now_ms ? 'late' : what === 'bottle' || clock.due_ms <= now_ms ? 'now' : 'later';
 	return [
-		{ kind: what, when: what === 'gear' && when === 'late' ? 'now' : when, at_ms: when === 'later' ? clock.due_ms : clock.last_ms, isForBacteria, ...clock }
+		{
+			kind: what,
+			when: what === 'gear' && when === 'late' ? 'now' : when,
+			at_ms: when === 'later' ? clock.due_ms : clock.last_ms,
+			isForBacteria,
+			...clock
+		}
 	];
 }
 
@@ -112,7 +137,14 @@ function grabs({ sites, rounds, openVisits }: ProgramFacts, now_ms: number): Ite
 function reviews(waiting: ProgramFacts['waiting'], now_ms: number): Item[] {
 	if (waiting.visits === 0) return [];
 	const oldest = waiting.oldest_ms ?? now_ms;
-	return [{ kind: 'review', when: now_ms - oldest > REVIEW_WITHIN_days * DAY_ms ? 'late' : 'now', at_ms: oldest + REVIEW_WITHIN_days * DAY_ms, ...waiting }];
+	return [
+		{
+			kind: 'review',
+			when: now_ms - oldest > REVIEW_WITHIN_days * DAY_ms ? 'late' : 'now',
+			at_ms: oldest + REVIEW_WITHIN_days * DAY_ms,
+			...waiting
+		}
+	];
 }
 
 /** An instrument that is in use and whose calibration has run out. */

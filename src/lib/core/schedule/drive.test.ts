@@ -13,8 +13,17 @@ describe('drives', () => {
 	});
 
 	it('is as far back as there', () => {
-		const place = fc.record({ latitude: fc.double({ min: -90, max: 90, noNaN: true }), longitude: fc.double({ min: -180, max: 180, noNaN: true }) });
-		fc.assert(fc.property(place, place, (a, b) => Math.abs(distance_km(a, b) - distance_km(b, a)) < 1e-9 && distance_km(a, b) <= 20_016));
+		const place = fc.record({
+			latitude: fc.double({ min: -90, max: 90, noNaN: true }),
+			longitude: fc.double({ min: -180, max: 180, noNaN: true })
+		});
+		fc.assert(
+			fc.property(
+				place,
+				place,
+				(a, b) => Math.abs(distance_km(a, b) - distance_km(b, a)) < 1e-9 && distance_km(a, b) <= 20_016
+			)
+		);
 	});
 
 	it('a drive that was timed stands for both directions; any other is a guess and says so', () => {
@@ -22,7 +31,10 @@ describe('drives', () => {
 		expect(driveBetween(here, there, timed)).toEqual({ minutes: 21, isGuess: false });
 		expect(driveBetween(there, here, timed)).toEqual({ minutes: 21, isGuess: false });
 		expect(driveBetween(here, here, timed)).toEqual({ minutes: 0, isGuess: false });
-		expect(driveBetween(here, { ...there, id: 'c' }, timed)).toEqual({ minutes: guessedDrive_min(here, there), isGuess: true });
+		expect(driveBetween(here, { ...there, id: 'c' }, timed)).toEqual({
+			minutes: guessedDrive_min(here, there),
+			isGuess: true
+		});
 		expect(guessedDrive_min(here, there)).toBe(Math.round(((11.1195 * 1.4) / 45) * 60 + 3));
 	});
 });

@@ -44,5 +44,7 @@ export function driveBetween(
 ): Drive {
 	if (a.id === b.id) return { minutes: 0, isGuess: false };
 	const known = entered.get(`${a.id} ${b.id}`) ?? entered.get(`${b.id} ${a.id}`);
-	return known === undefined ? { minutes: guessedDrive_min(a, b, guess), isGuess: true } : { minutes: known, isGuess: false };
+	return known === undefined
+		? { minutes: guessedDrive_min(a, b, guess), isGuess: true }
+		: { minutes: known, isGuess: false };
 }

@@ -7,18 +7,47 @@ export { agenda, type Item, type ProgramFacts } from './agenda';
 // drives
 export { distance_km, driveBetween, usualDriveGuess, type Drive, type DriveGuess, type Position } from './drive';
 // the day of a round
-export { byBetterDay, followOrder, type DayPlan, type RoundQuestion, type RoundStop, type Slack, type TimedStop } from './round/day';
+export {
+	byBetterDay,
+	followOrder,
+	type DayPlan,
+	type RoundQuestion,
+	type RoundStop,
+	type Slack,
+	type TimedStop
+} from './round/day';
 export { bestDay, type BestDay } from './round/best-order';
 export { dayAnswers, type DayAnswers } from './round/answers';
 export { ifDelayed, ifLeftOut, remedies, type Alternatives, type Remedy } from './round/what-if';
 export { restOfDay, type SoFar } from './round/under-way';
 // a season
-export { weekday, weekOf, type Circuit, type SeasonFacts, type Purpose, type SeasonRound, type Skill, type Volunteer } from './season/season';
+export {
+	weekday,
+	weekOf,
+	type Circuit,
+	type SeasonFacts,
+	type Purpose,
+	type SeasonRound,
+	type Skill,
+	type Volunteer
+} from './season/season';
 export { Board, openSites, type Breach } from './season/breaches';
 export { propose, type Proposal, type ProposeOptions } from './season/propose';
 export { type Blocker, type Unmet } from './season/why-not';
-export { placeQualitySamples, type PlannedVisit, type QualityRates, type QualitySample } from './season/quality-samples';
-export { samplerNeeds, samplerTasks, type Sampler, type SamplerNeed, type SamplerTask, type SamplerTimes } from './season/samplers';
+export {
+	placeQualitySamples,
+	type PlannedVisit,
+	type QualityRates,
+	type QualitySample
+} from './season/quality-samples';
+export {
+	samplerNeeds,
+	samplerTasks,
+	type Sampler,
+	type SamplerNeed,
+	type SamplerTask,
+	type SamplerTimes
+} from './season/samplers';
 export { samplerTrip, type SamplerTrip } from './season/sampler-trips';
 // what to pack
 export { packList, type PackGroup, type PackLine, type PackQuestion } from './pack/pack-list';

@@ -25,6 +25,13 @@ export interface GrabWindow {
 export function nextGrab(last_ms: number, now_ms: number, spacing: GrabSpacing = usualSpacing): GrabWindow {
 	const at = (days: number) => last_ms + days * DAY_ms;
 	const window = { earliest_ms: at(spacing.least_days), due_ms: at(spacing.aim_days), last_ms: at(spacing.most_days) };
-	const state = now_ms < window.earliest_ms ? 'early' : now_ms > window.last_ms ? 'late' : now_ms >= window.due_ms - 3 * DAY_ms ? 'due' : 'open';
+	const state =
+		now_ms < window.earliest_ms
+			? 'early'
+			: now_ms > window.last_ms
+				? 'late'
+				: now_ms >= window.due_ms - 3 * DAY_ms
+					? 'due'
+					: 'open';
 	return { ...window, aim_days: spacing.aim_days, state, daysSince: Math.floor((now_ms - last_ms) / DAY_ms) };
 }

@@ -26,5 +26,8 @@ export function longestWithin(windows: readonly Span[], limits: Span): Span | nu
 	const cut = windows
 		.map((w) => ({ from_min: Math.max(w.from_min, limits.from_min), to_min: Math.min(w.to_min, limits.to_min) }))
 		.filter((w) => w.to_min > w.from_min);
-	return cut.reduce<Span | null>((best, w) => (best === null || w.to_min - w.from_min > best.to_min - best.from_min ? w : best), null);
+	return cut.reduce<Span | null>(
+		(best, w) => (best === null || w.to_min - w.from_min > best.to_min - best.from_min ? w : best),
+		null
+	);
 }

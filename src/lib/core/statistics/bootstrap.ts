@@ -18,7 +18,8 @@ export function bootstrapInterval(
 	{ draws, seed, confidence }: Resampling
 ): { lower: number; upper: number } | null {
 	const values = listOf('values', sample.values, finite);
-	const counts = sample.counts == null ? values.map(() => 1) : listOf('counts', sample.counts, (place, c) => whole(place, c));
+	const counts =
+		sample.counts == null ? values.map(() => 1) : listOf('counts', sample.counts, (place, c) => whole(place, c));
 	pairedLists({ values, counts });
 	const c = openShare('confidence', orDefault(confidence, 0.95));
 	const individuals = Float64Array.from(values.flatMap((v, i) => new Array<number>(counts[i]!).fill(v)));

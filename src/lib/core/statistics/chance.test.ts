@@ -27,7 +27,8 @@ describe('seeded chance', () => {
 
 	it('picks each thing about as often, and says when there is nothing', () => {
 		const picked = Array.from({ length: 3000 }, () => chance.pick(['a', 'b', 'c']));
-		for (const thing of ['a', 'b', 'c']) expect(Math.abs(picked.filter((p) => p === thing).length - 1000)).toBeLessThan(120);
+		for (const thing of ['a', 'b', 'c'])
+			expect(Math.abs(picked.filter((p) => p === thing).length - 1000)).toBeLessThan(120);
 		expect(() => chance.pick([])).toThrow('nothing to pick from');
 	});
 });

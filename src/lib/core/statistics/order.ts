@@ -14,7 +14,9 @@ export const median = (values: readonly number[]): number | null => medianOfSort
  * The quantile of a sample at a probability 0..1, of Hyndman & Fan's type 7 (the default) or 6 (Weibull). Null entries are
  * dropped; null of nothing. RangeError for another type or a probability outside 0..1.
  */
-export function quantile({ values, probability, type }: { values: Gappy; probability: number; type?: number | null }): { quantile: number | null } {
+export function quantile({ values, probability, type }: { values: Gappy; probability: number; type?: number | null }): {
+	quantile: number | null;
+} {
 	const sorted = ascending(present('values', values));
 	const p = inRange('probability', probability, 0, 1);
 	const kind = orDefault(type, 7);

@@ -28,7 +28,12 @@ export function spearman(sample: { x: Gappy; y: Gappy }): { rho: number | null; 
  * Mann & Whitney's U of two samples (pairs in which x is the larger, ties as halves), with the normal p corrected for
  * ties and continuity. Null entries are dropped; all null when a side is empty, z and p when every value is the same.
  */
-export function mannWhitney(sample: { x: Gappy; y: Gappy }): { u: number | null; uOther: number | null; z: number | null; p: number | null } {
+export function mannWhitney(sample: { x: Gappy; y: Gappy }): {
+	u: number | null;
+	uOther: number | null;
+	z: number | null;
+	p: number | null;
+} {
 	const x = present('x', sample.x);
 	const y = present('y', sample.y);
 	const [m, k] = [x.length, y.length];
@@ -46,7 +51,12 @@ export function mannWhitney(sample: { x: Gappy; y: Gappy }): { u: number | null;
  * Wilcoxon's signed ranks of paired samples: V is the sum of the ranks of the positive differences x − y, which are rounded
  * to 9 decimals so that 0.3 − 0.2 ties with 0.2 − 0.1; zeros are dropped. Normal p, corrected for ties and continuity.
  */
-export function pairedWilcoxon(sample: { x: Gappy; y: Gappy }): { v: number | null; z: number | null; p: number | null; n: number } {
+export function pairedWilcoxon(sample: { x: Gappy; y: Gappy }): {
+	v: number | null;
+	z: number | null;
+	p: number | null;
+	n: number;
+} {
 	const { x, y } = presentPairs(sample);
 	const differences = x.map((a, i) => Math.round((a - y[i]!) * 1e9) / 1e9).filter((d) => d !== 0);
 	const n = differences.length;

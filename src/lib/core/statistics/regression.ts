@@ -41,7 +41,19 @@ export function linearRegression(sample: { x: Gappy; y: Gappy }): Regression {
 	const slope = flat ? 0 : sxy / sxx;
 	const intercept = flat ? y[0]! : my - slope * mx;
 	if (n === 2) return { ...NOTHING, slope, intercept, rSquared: flat ? null : 1, n };
-	if (flat) return { slope, intercept, seSlope: 0, seIntercept: 0, rSquared: null, residualSd: 0, p: null, slopeLower95: 0, slopeUpper95: 0, n };
+	if (flat)
+		return {
+			slope,
+			intercept,
+			seSlope: 0,
+			seIntercept: 0,
+			rSquared: null,
+			residualSd: 0,
+			p: null,
+			slopeLower95: 0,
+			slopeUpper95: 0,
+			n
+		};
 
 	const residual = x.reduce((sum, v, i) => sum + (y[i]! - intercept - slope * v) ** 2, 0);
 	const residualSd = Math.sqrt(residual / (n - 2));

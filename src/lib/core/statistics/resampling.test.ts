@@ -50,7 +50,9 @@ describe('a running summary', () => {
 				expect(summary.mean).toBeCloseTo(mean(list)!, 6);
 				expect([summary.low, summary.high]).toEqual([Math.min(...list), Math.max(...list)]);
 				if (list.length > 1)
-					expect(Math.abs(runningSd(summary)! - standardDeviation(list)!)).toBeLessThanOrEqual(1e-6 * standardDeviation(list)! + rounding(list));
+					expect(Math.abs(runningSd(summary)! - standardDeviation(list)!)).toBeLessThanOrEqual(
+						1e-6 * standardDeviation(list)! + rounding(list)
+					);
 			})
 		);
 	});
@@ -62,7 +64,9 @@ describe('a running summary', () => {
 				expect(parts.n).toBe(whole.n);
 				expect(parts.mean).toBeCloseTo(whole.mean, 6);
 				// values that are all but equal leave nothing but rounding, which the two ways do in another order
-				expect(Math.abs(parts.squares - whole.squares)).toBeLessThanOrEqual(1e-6 * whole.squares + whole.n * rounding([...a, ...b]) ** 2);
+				expect(Math.abs(parts.squares - whole.squares)).toBeLessThanOrEqual(
+					1e-6 * whole.squares + whole.n * rounding([...a, ...b]) ** 2
+				);
 			})
 		);
 	});

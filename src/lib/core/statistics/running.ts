@@ -13,7 +13,13 @@ export const nothingYet: RunningSummary = { n: 0, mean: 0, squares: 0, low: Infi
 /** The summary with one value more. Welford 1962, which does not lose digits where values are large and differ little. */
 export function withOneMore({ n, mean, squares, low, high }: RunningSummary, value: number): RunningSummary {
 	const next = mean + (value - mean) / (n + 1);
-	return { n: n + 1, mean: next, squares: squares + (value - mean) * (value - next), low: Math.min(low, value), high: Math.max(high, value) };
+	return {
+		n: n + 1,
+		mean: next,
+		squares: squares + (value - mean) * (value - next),
+		low: Math.min(low, value),
+		high: Math.max(high, value)
+	};
 }
 
 /** Two summaries of parts put together, as if all had come in one stream. Chan, Golub & LeVeque 1979. */
@@ -31,4 +37,5 @@ export function putTogether(a: RunningSummary, b: RunningSummary): RunningSummar
 }
 
 /** The standard deviation with divisor n − 1; null for fewer than two. */
-export const runningSd = ({ n, squares }: RunningSummary): number | null => (n < 2 ? null : Math.sqrt(squares / (n - 1)));
+export const runningSd = ({ n, squares }: RunningSummary): number | null =>
+	n < 2 ? null : Math.sqrt(squares / (n - 1));

@@ -17,11 +17,18 @@ describe('quantile', () => {
 
 	it('rises with the probability and stays within the sample', () => {
 		fc.assert(
-			fc.property(numbers, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (values, p, q) => {
-				const [low, high] = [p, q].sort((a, b) => a - b).map((probability) => quantile({ values, probability }).quantile!);
-				expect(low).toBeLessThanOrEqual(high! + 1e-12);
-				expect(low).toBeGreaterThanOrEqual(Math.min(...values));
-			})
+			fc.property(
+				numbers,
+				fc.double({ min: 0, max: 1, noNaN: true }),
+				fc.double({ min: 0, max: 1, noNaN: true }),
+				(values, p, q) => {
+					const [low, high] = [p, q]
+						.sort((a, b) => a - b)
+						.map((probability) => quantile({ values, probability }).quantile!);
+					expect(low).toBeLessThanOrEqual(high! + 1e-12);
+					expect(low).toBeGreaterThanOrEqual(Math.min(...values));
+				}
+			)
 		);
 	});
 
@@ -59,13 +66,28 @@ describe('regression', () => {
 		expect(linearRegression({ x: [1, 1, 1], y: [1, 2, 3] })).toMatchObject({ slope: null, n: 3 });
 		expect(linearRegression({ x: [0.1, 0.1, 0.1], y: [1, 2, 3] }).slope).toBeNull(); // whose mean is not quite 0.1
 		expect(linearRegression({ x: [1], y: [2] })).toMatchObject({ slope: null, n: 1 });
-		expect(linearRegression({ x: [1, 3], y: [2, 6] })).toMatchObject({ slope: 2, intercept: 0, rSquared: 1, p: null, n: 2 });
+		expect(linearRegression({ x: [1, 3], y: [2, 6] })).toMatchObject({
+			slope: 2,
+			intercept: 0,
+			rSquared: 1,
+			p: null,
+			n: 2
+		});
 		expect(linearRegression({ x: [1, 3], y: [6, 6] }).rSquared).toBeNull();
-		expect(linearRegression({ x: [1, 2, 3], y: [6, 6, 6] })).toMatchObject({ slope: 0, seSlope: 0, slopeUpper95: 0, rSquared: null, p: null });
+		expect(linearRegression({ x: [1, 2, 3], y: [6, 6, 6] })).toMatchObject({
+			slope: 0,
+			seSlope: 0,
+			slopeUpper95: 0,
+			rSquared: null,
+			p: null
+		});
 	});
 
 	it('puts the true slope within its limits when there is little noise', () => {
-		const { slopeLower95, slopeUpper95, rSquared, seIntercept } = linearRegression({ x: [1, 2, 3, 4], y: [2.1, 3.9, 6.1, 7.9] });
+		const { slopeLower95, slopeUpper95, rSquared, seIntercept } = linearRegression({
+			x: [1, 2, 3, 4],
+			y: [2.1, 3.9, 6.1, 7.9]
+		});
 		expect(slopeLower95).toBeLessThan(2);
 		expect(slopeUpper95).toBeGreaterThan(1.9);
 		expect(rSquared).toBeGreaterThan(0.99);

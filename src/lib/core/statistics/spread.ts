@@ -2,7 +2,8 @@ import { median } from './order';
 import { present, type Gappy } from './samples';
 
 /** The mean; null of nothing. */
-export const mean = (values: readonly number[]): number | null => (values.length === 0 ? null : values.reduce((sum, x) => sum + x, 0) / values.length);
+export const mean = (values: readonly number[]): number | null =>
+	values.length === 0 ? null : values.reduce((sum, x) => sum + x, 0) / values.length;
 
 /** The standard deviation with divisor n − 1; null for fewer than two. */
 export function standardDeviation(values: readonly number[]): number | null {
@@ -15,7 +16,11 @@ export function standardDeviation(values: readonly number[]): number | null {
  * Centre and spread that one wild value cannot move: the median, the median distance from it scaled to a normal sd
  * (× 1.4826), and the spread in percent of the median (null where that is 0). Null entries are dropped; nulls of nothing.
  */
-export function robustCv({ values }: { values: Gappy }): { median: number | null; mad: number | null; robustCvPercent: number | null } {
+export function robustCv({ values }: { values: Gappy }): {
+	median: number | null;
+	mad: number | null;
+	robustCvPercent: number | null;
+} {
 	const there = present('values', values);
 	const centre = median(there);
 	if (centre === null) return { median: null, mad: null, robustCvPercent: null };

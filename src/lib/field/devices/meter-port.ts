@@ -30,7 +30,9 @@ export function simulatedPort(usual: Partial<Record<ParameterCode, Usual>>, now_
 		listen(parameter, hear) {
 			const temper = tempers[parameter];
 			if (!temper) return () => {};
-			const [low, high] = usual[parameter] ? [usual[parameter].low, usual[parameter].high] : parameters[parameter].plausible;
+			const [low, high] = usual[parameter]
+				? [usual[parameter].low, usual[parameter].high]
+				: parameters[parameter].plausible;
 			const rests = low + (high - low) * 0.45;
 			const meter = simulatedMeter({
 				...temper,

@@ -34,7 +34,8 @@ describe('the stand-in for a meter', () => {
 	});
 	it('moves at first, comes to rest, is knocked, and drops out', () => {
 		const heard = listen('dissolved-oxygen', 150);
-		const stateAfter = (s: number) => settling(heard.slice(0, s + 1), { within: 0.1, for_s: 10 }, heard[s]!.at_ms).state;
+		const stateAfter = (s: number) =>
+			settling(heard.slice(0, s + 1), { within: 0.1, for_s: 10 }, heard[s]!.at_ms).state;
 		expect(stateAfter(5)).toBe('wait');
 		expect(stateAfter(60)).toBe('now');
 		expect(stateAfter(77)).toBe('wait');
@@ -46,7 +47,12 @@ describe('the stand-in for a meter', () => {
 			if (value !== null) expect(Number(value.toFixed(parameters['dissolved-oxygen'].decimals))).toBe(value);
 	});
 	it('listens to what meters measure, not to what eyes see', () => {
-		expect([canListen('dissolved-oxygen'), canListen('conductivity'), canListen('tube-depth'), canListen('nitrate')]).toEqual([true, true, false, false]);
+		expect([
+			canListen('dissolved-oxygen'),
+			canListen('conductivity'),
+			canListen('tube-depth'),
+			canListen('nitrate')
+		]).toEqual([true, true, false, false]);
 		const heard: Shown[] = [];
 		simulatedPort({}, () => 0).listen('nitrate', (shown) => heard.push(shown))();
 		expect(heard).toEqual([]);
@@ -60,7 +66,12 @@ describe('where the phone is', () => {
 
 	it('is what the phone says', async () => {
 		withPosition((found) => found({ coords: { latitude: 48.41234567, longitude: -27.3, accuracy: 8.4 } }));
-		expect(await findPosition(near, false)).toEqual({ latitude: 48.412346, longitude: -27.3, accuracy_m: 8, isSimulated: false });
+		expect(await findPosition(near, false)).toEqual({
+			latitude: 48.412346,
+			longitude: -27.3,
+			accuracy_m: 8,
+			isSimulated: false
+		});
 	});
 	it('is nothing where the phone may not or cannot say: an invented place confirms no real one', async () => {
 		withPosition((_, failed) => failed());

@@ -10,7 +10,17 @@ describe('the simulated meter', () => {
 		expect(new Set(late).size).toBeGreaterThan(1);
 	});
 	it('is knocked, drops out, and creeps', () => {
-		const temper = { starts: 80, rests: 98, settling_s: 4, jitter: 0, decimals: 1, seed: 3, knockEvery_s: 60, dropOutEvery_s: 100, drift_per_h: 6 };
+		const temper = {
+			starts: 80,
+			rests: 98,
+			settling_s: 4,
+			jitter: 0,
+			decimals: 1,
+			seed: 3,
+			knockEvery_s: 60,
+			dropOutEvery_s: 100,
+			drift_per_h: 6
+		};
 		const rough = simulatedMeter(temper);
 		expect(rough.reading(59)).toBeCloseTo(98.1, 1);
 		expect(rough.reading(60)).toBeLessThan(93); // a third of the way back

@@ -20,8 +20,11 @@ const Email = z.object({ email: z.string().max(300) });
 /** Lets a try through when its turn comes: 429 where too many wait, or this account was tried too often. */
 export async function throughGate(body: unknown, attempt: () => Promise<Response>): Promise<Response> {
 	const asked = Email.safeParse(body);
-	const key = asked.success ? `account ${createHash('sha256').update(asked.data.email.trim().toLowerCase()).digest('hex')}` : null;
-	if (turn.pendingCount >= MOST_WAITING || (key !== null && (await failures(key)) >= MOST_FAILURES)) return new Response(null, { status: 429 });
+	const key = asked.success
+		? `account ${createHash('sha256').update(asked.data.email.trim().toLowerCase()).digest('hex')}`
+		: null;
+	if (turn.pendingCount >= MOST_WAITING || (key !== null && (await failures(key)) >= MOST_FAILURES))
+		return new Response(null, { status: 429 });
 	const response = await turn(attempt);
 	if (key !== null && (response.status === 401 || response.status === 403)) await noteFailure(key);
 	return response;

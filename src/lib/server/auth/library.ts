@@ -22,12 +22,23 @@ function make() {
 		logger: { log: libraryTold },
 		database: drizzleAdapter(database(), { provider: 'pg', schema }),
 		// whoever holds a session from before a new password was chosen is out
-		emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: 10, revokeSessionsOnPasswordReset: true },
+		emailAndPassword: {
+			enabled: true,
+			disableSignUp: true,
+			minPasswordLength: 10,
+			revokeSessionsOnPasswordReset: true
+		},
 		verification: { storeIdentifier: 'hashed' },
 		session: { expiresIn: 60 * 60 * 24 * 60, updateAge: 60 * 60 * 24 },
-		rateLimit: { enabled: true, storage: 'database', customRules: { '/sign-in/email': { window: SIGN_IN_WINDOW_s, max: SIGN_INS_IN_WINDOW } } },
+		rateLimit: {
+			enabled: true,
+			storage: 'database',
+			customRules: { '/sign-in/email': { window: SIGN_IN_WINDOW_s, max: SIGN_INS_IN_WINDOW } }
+		},
 		databaseHooks: {
-			session: { create: { after: async ({ userId }) => noteAccess(database(), { userId, kind: 'sign-in', by: null }) } }
+			session: {
+				create: { after: async ({ userId }) => noteAccess(database(), { userId, kind: 'sign-in', by: null }) }
+			}
 		},
 		advanced: { ipAddress: { ipAddressHeaders: ['x-client-ip'] } }
 	});
@@ -42,9 +53,14 @@ export const auth = (): ReturnType<typeof make> => (made ??= make());
  * Makes a person who can sign in; there is no sign-up from outside. Without a password nobody can sign in as them until they
  * have chosen one. Returns the user's id.
  */
-export async function addUser(db: Db, person: { email: string; name: string; password: string | null }): Promise<string> {
+export async function addUser(
+	db: Db,
+	person: { email: string; name: string; password: string | null }
+): Promise<string> {
 	const userId = randomUUID();
-	await db.insert(schema.user).values({ id: userId, email: person.email.toLowerCase(), name: person.name, emailVerified: true });
+	await db
+		.insert(schema.user)
+		.values({ id: userId, email: person.email.toLowerCase(), name: person.name, emailVerified: true });
 	await db.insert(schema.account).values({
 		id: randomUUID(),
 		userId,
@@ -70,7 +86,8 @@ export async function joinToken(db: Db, userId: string): Promise<string> {
 	return token;
 }
 
-export const revokeJoinTokens = (db: Db, userId: string) => db.delete(schema.verification).where(eq(schema.verification.value, userId));
+export const revokeJoinTokens = (db: Db, userId: string) =>
+	db.delete(schema.verification).where(eq(schema.verification.value, userId));
 
 /** Whose word this is; null where it is not good, any more or ever. */
 export async function userOfToken(token: string): Promise<string | null> {

@@ -15,14 +15,16 @@ const IDLE_WITHIN_ms = 120_000;
 
 /** Classes and codes by which PostgreSQL says that it cannot serve: connection lost, no room, shutting down. */
 const AWAY_CODES = /^(08|53|57P0)/;
-const AWAY_WORDS = /connection terminated|timeout exceeded when trying to connect|client has encountered a connection error|the database system is/i;
+const AWAY_WORDS =
+	/connection terminated|timeout exceeded when trying to connect|client has encountered a connection error|the database system is/i;
 const AWAY_SYSTEM = ['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ENOENT', 'ETIMEDOUT'];
 
 /** Whether trouble is the database's being away, not the query's being wrong. */
 export function isDatabaseAway(trouble: unknown): boolean {
 	for (let cause = trouble, depth = 0; cause instanceof Error && depth < 5; cause = cause.cause, depth++) {
 		const { code } = cause as { code?: unknown };
-		if (typeof code === 'string' && (AWAY_CODES.test(code) || (AWAY_SYSTEM.includes(code) && 'syscall' in cause))) return true;
+		if (typeof code === 'string' && (AWAY_CODES.test(code) || (AWAY_SYSTEM.includes(code) && 'syscall' in cause)))
+			return true;
 		if (AWAY_WORDS.test(cause.message) && !cause.message.startsWith('Failed query')) return true;
 	}
 	return false;

@@ -40,7 +40,15 @@ export const streams: readonly DemoStream[] = [
 	{ name: 'Quarl Ditch', length_km: 4, joins: { stream: 'Tessel', at_km: 6.2 } }
 ];
 
-const clean = { conductance25_uS_cm: 118, oxygen_percent: 98, turbidity_NTU: 2.2, eColi_cfu_100mL: 14, nitrite_mg_L_N: 0.004, salt_uS_cm: 0, warm_C: 0 };
+const clean = {
+	conductance25_uS_cm: 118,
+	oxygen_percent: 98,
+	turbidity_NTU: 2.2,
+	eColi_cfu_100mL: 14,
+	nitrite_mg_L_N: 0.004,
+	salt_uS_cm: 0,
+	warm_C: 0
+};
 
 export const sites: readonly DemoSite[] = [
 	{
@@ -74,7 +82,16 @@ export const sites: readonly DemoSite[] = [
 		river_km: 2.3,
 		elevation_m: 204,
 		team: 'Upper',
-		nature: { ...clean, area_km2: 11, conductance25_uS_cm: 212, oxygen_percent: 88, eColi_cfu_100mL: 420, turbidity_NTU: 9, nitrite_mg_L_N: 0.02, warm_C: 1.4 }
+		nature: {
+			...clean,
+			area_km2: 11,
+			conductance25_uS_cm: 212,
+			oxygen_percent: 88,
+			eColi_cfu_100mL: 420,
+			turbidity_NTU: 9,
+			nitrite_mg_L_N: 0.02,
+			warm_C: 1.4
+		}
 	},
 	{
 		code: 'TE2',
@@ -105,7 +122,15 @@ export const sites: readonly DemoSite[] = [
 		river_km: 6.1,
 		elevation_m: 212,
 		team: 'Middle',
-		nature: { ...clean, area_km2: 13, conductance25_uS_cm: 236, oxygen_percent: 94, eColi_cfu_100mL: 110, turbidity_NTU: 5, warm_C: 1.0 }
+		nature: {
+			...clean,
+			area_km2: 13,
+			conductance25_uS_cm: 236,
+			oxygen_percent: 94,
+			eColi_cfu_100mL: 110,
+			turbidity_NTU: 5,
+			warm_C: 1.0
+		}
 	},
 	{
 		code: 'EB1',
@@ -137,7 +162,16 @@ export const sites: readonly DemoSite[] = [
 		river_km: 9.2,
 		elevation_m: 142,
 		team: 'Middle',
-		nature: { ...clean, area_km2: 74, conductance25_uS_cm: 205, oxygen_percent: 96, eColi_cfu_100mL: 140, turbidity_NTU: 5, nitrite_mg_L_N: 0.01, warm_C: 1.3 }
+		nature: {
+			...clean,
+			area_km2: 74,
+			conductance25_uS_cm: 205,
+			oxygen_percent: 96,
+			eColi_cfu_100mL: 140,
+			turbidity_NTU: 5,
+			nitrite_mg_L_N: 0.01,
+			warm_C: 1.3
+		}
 	},
 	{
 		code: 'QU1',
@@ -223,7 +257,8 @@ export const siteNotes: Readonly<
 > = {
 	TE1: {
 		permission: 'given',
-		directions: 'Forest road to the second barrier; the key is in the depot. Ten minutes on foot, keep right at the log pile.',
+		directions:
+			'Forest road to the second barrier; the key is in the depot. Ten minutes on foot, keep right at the log pile.',
 		access: 'Steep path, rope at the last three metres.',
 		landmarks: 'Split boulder in mid-stream.',
 		photoPoint: 'From the boulder, looking up to the fallen pine.',
@@ -244,7 +279,11 @@ export const siteNotes: Readonly<
 	},
 	EB1: { permission: 'given', landmarks: 'Willow stakes in two rows.', upstream: 'The restored reach.' },
 	TE3: { upstream: 'The sluice: its keeper opens it without warning.', wadingDepth_m: 0.25 },
-	QU1: { directions: 'Lay-by at the lane, one car.', ways: ['bank', 'pole'], upstream: 'Houses on both sides, an old sewer.' },
+	QU1: {
+		directions: 'Lay-by at the lane, one car.',
+		ways: ['bank', 'pole'],
+		upstream: 'Houses on both sides, an old sewer.'
+	},
 	TE4: {
 		ways: ['wading', 'bridge'],
 		directions: 'Park before the bridge, never on it.',

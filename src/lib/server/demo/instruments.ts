@@ -37,7 +37,11 @@ const thermometer = (n: number): DemoInstrument => ({
 	calibrated: 'each-round'
 });
 
-export const instruments: readonly DemoInstrument[] = [1, 2, 3].flatMap((n) => [multimeter(n), velocityMeter(n), thermometer(n)]);
+export const instruments: readonly DemoInstrument[] = [1, 2, 3].flatMap((n) => [
+	multimeter(n),
+	velocityMeter(n),
+	thermometer(n)
+]);
 
 /** Which of each kind a team carries. */
 export const kitOf = { Upper: 1, Middle: 2, Lower: 3 } as const;

@@ -26,7 +26,15 @@ import { instruments, kitOf } from './instruments';
 import { DEMO_PASSWORD, emailOf, people } from './people';
 import { placesAndCircuits, refusedDate, seasonOf } from './plan';
 import { reviewVisits } from './reviews';
-import { FORGOTTEN_PROBE_days, incidents, roundDays, SECOND_VERSION_days, stormDaysAgo, teams, type Team } from './season';
+import {
+	FORGOTTEN_PROBE_days,
+	incidents,
+	roundDays,
+	SECOND_VERSION_days,
+	stormDaysAgo,
+	teams,
+	type Team
+} from './season';
 import { thresholds } from './thresholds';
 import { visitsUnderWay } from './under-way';
 import { benchEntries, seededId, visitEntries, type VisitPlan, type Writer } from './visit-entries';
@@ -52,8 +60,13 @@ interface Cast {
  * Loads the demo: an invented catchment, its people and three years of visits, every line of which goes through the same
  * door as a real one. All or nothing, and nothing when it is there already. `onProgress` hears the share that is done.
  */
-export async function loadDemo(db: Db, now_ms: number, onProgress: (share: number) => void): Promise<'loaded' | 'there already'> {
-	if ((await db.select({ id: program.id }).from(program).where(eq(program.isDemo, true))).length) return 'there already';
+export async function loadDemo(
+	db: Db,
+	now_ms: number,
+	onProgress: (share: number) => void
+): Promise<'loaded' | 'there already'> {
+	if ((await db.select({ id: program.id }).from(program).where(eq(program.isDemo, true))).length)
+		return 'there already';
 	const userIds = await demoUsers(db);
 	await db.transaction(async (tx) => {
 		const cast = await referenceData(tx, userIds, now_ms);
@@ -77,7 +90,10 @@ export async function loadDemo(db: Db, now_ms: number, onProgress: (share: numbe
 
 const notesOf = (code: string, now_ms: number) => {
 	const { permissionUntil_days, ...notes } = siteNotes[code] ?? {};
-	return { ...notes, ...(permissionUntil_days === undefined ? {} : { permissionUntil: isoDay(now_ms, permissionUntil_days) }) };
+	return {
+		...notes,
+		...(permissionUntil_days === undefined ? {} : { permissionUntil: isoDay(now_ms, permissionUntil_days) })
+	};
 };
 
 async function demoUsers(db: Db): Promise<Map<string, string>> {
@@ -154,7 +170,10 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 	const cardId = id();
 	await tx.insert(methodCard).values({ programId, id: cardId, code: streamVisit.code });
 	// trained crews: depth and speed together decide
-	const cards = [streamVisit1, streamVisit].map((card) => ({ id: id(), card: { ...card, wading: { school: 'product' as const, product_m2_s: 0.6 } } }));
+	const cards = [streamVisit1, streamVisit].map((card) => ({
+		id: id(),
+		card: { ...card, wading: { school: 'product' as const, product_m2_s: 0.6 } }
+	}));
 	await tx.insert(methodCardVersion).values(
 		cards.map(({ id: versionId, card }, i) => ({
 			programId,
@@ -166,7 +185,15 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 		}))
 	);
 
-	const circuitIds = await placesAndCircuits(tx, { programId, newId: id, sites: placed, streamIds, teamIds, cardId, now_ms });
+	const circuitIds = await placesAndCircuits(tx, {
+		programId,
+		newId: id,
+		sites: placed,
+		streamIds,
+		teamIds,
+		cardId,
+		now_ms
+	});
 	const coordinator = writers.get('OT')!.id;
 	for (const tool of instruments) {
 		const instrumentId = id();
@@ -184,7 +211,10 @@ async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: numbe
 			m?.calibrationDays === undefined
 				? []
 				: days
-						.filter((ago) => !(tool.calibrated === 'forgotten' && parameter === 'dissolved-oxygen' && ago < FORGOTTEN_PROBE_days))
+						.filter(
+							(ago) =>
+								!(tool.calibrated === 'forgotten' && parameter === 'dissolved-oxygen' && ago < FORGOTTEN_PROBE_days)
+						)
 						.map((ago) => ({
 							programId,
 							id: id(),
@@ -210,9 +240,12 @@ interface RoundPlan {
 
 /** A round leaves at 08:40; today's was timed so that its second visit is going on now. */
 const roundStart = (now_ms: number, daysAgo: number): number =>
-	daysAgo === 0 ? now_ms - 130 * MINUTE_ms : Math.floor((now_ms - daysAgo * DAY_ms) / DAY_ms) * DAY_ms + 8 * HOUR_ms + 40 * MINUTE_ms;
+	daysAgo === 0
+		? now_ms - 130 * MINUTE_ms
+		: Math.floor((now_ms - daysAgo * DAY_ms) / DAY_ms) * DAY_ms + 8 * HOUR_ms + 40 * MINUTE_ms;
 
-const cardAt = ({ cards, now_ms }: Cast, at_ms: number) => (at_ms < now_ms - SECOND_VERSION_days * DAY_ms ? cards[0]! : cards[1]!);
+const cardAt = ({ cards, now_ms }: Cast, at_ms: number) =>
+	at_ms < now_ms - SECOND_VERSION_days * DAY_ms ? cards[0]! : cards[1]!;
 
 /** Rounds that are handed in together; fewer would only take longer. */
 const ROUNDS_AT_ONCE = 12;
@@ -222,12 +255,16 @@ const NOW_ON_SITE_min = 26;
 function planRounds(cast: Cast): RoundPlan[] {
 	const { chance, now_ms } = cast;
 	const w = weather(SEED + 1, 1200, stormDaysAgo);
-	const rounds = teams.flatMap((name) => roundDays(name, now_ms).map((daysAgo, i, all) => ({ name, daysAgo, back: all.length - 1 - i })));
+	const rounds = teams.flatMap((name) =>
+		roundDays(name, now_ms).map((daysAgo, i, all) => ({ name, daysAgo, back: all.length - 1 - i }))
+	);
 	rounds.sort((a, b) => b.daysAgo - a.daysAgo);
 	return rounds.map(({ name, daysAgo, back }) => {
 		const startsAt_ms = roundStart(now_ms, daysAgo);
 		const id = seededId(startsAt_ms - DAY_ms, chance);
-		const onDay = cast.sites.filter((s) => s.team === name && !(daysAgo === 0 && s.code === 'TE3') && incidents[s.code]?.[back] !== 'missed');
+		const onDay = cast.sites.filter(
+			(s) => s.team === name && !(daysAgo === 0 && s.code === 'TE3') && incidents[s.code]?.[back] !== 'missed'
+		);
 		const visits = onDay.map((place, i): VisitPlan => {
 			const startedAt_ms = startsAt_ms + i * BETWEEN_SITES_ms;
 			const incident = incidents[place.code]?.[back];
@@ -241,7 +278,8 @@ function planRounds(cast: Cast): RoundPlan[] {
 				kit: kitOf[name],
 				backAfter_min: 60 * 8,
 				truth: truthAt(place, startedAt_ms, daysAgo, Math.min(1, daysAgo / 1080), w, chance),
-				oxygenDrift: name === 'Middle' && daysAgo < FORGOTTEN_PROBE_days ? 0.085 * (1 - daysAgo / FORGOTTEN_PROBE_days) : 0,
+				oxygenDrift:
+					name === 'Middle' && daysAgo < FORGOTTEN_PROBE_days ? 0.085 * (1 - daysAgo / FORGOTTEN_PROBE_days) : 0,
 				...(daysAgo === 0 && place.code === 'EB1' ? { stopAfter_min: NOW_ON_SITE_min - 8 } : {}),
 				...(back === 0 && place.code === 'TE2' ? { leavesGearWet: true } : {}),
 				...(incident && incident !== 'missed' ? { incident } : {})
@@ -252,7 +290,9 @@ function planRounds(cast: Cast): RoundPlan[] {
 }
 
 function crewFor({ writers }: Cast, name: Team, back: number, daysAgo: number): [Writer, Writer] {
-	const there = [...writers.values()].filter((p) => p.team === name && (p.leftDaysAgo === undefined || p.leftDaysAgo < daysAgo));
+	const there = [...writers.values()].filter(
+		(p) => p.team === name && (p.leftDaysAgo === undefined || p.leftDaysAgo < daysAgo)
+	);
 	return [there[back % there.length]!, there[(back + 1) % there.length]!];
 }
 
@@ -278,7 +318,8 @@ async function writeRounds(tx: Db, cast: Cast, rounds: readonly RoundPlan[]): Pr
 		for (const writer of cast.writers.values()) {
 			const theirs = lines.filter((l) => l.by === writer.id && (openedBy.get(l.visitId) === writer.id) === isOpener);
 			const { refused } = await receiveEntries(tx, writer.member, theirs, { now_ms: received_ms, skew_ms: null });
-			if (refused.length) throw new RangeError(`the demo wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
+			if (refused.length)
+				throw new RangeError(`the demo wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
 		}
 	await tx.execute(sql`analyze entry, result, visit, flag`); // the planner does not see by itself how fast these grow
 }
@@ -291,7 +332,10 @@ function linesOf({ chance, now_ms, writers }: Cast, round: RoundPlan): Entry[] {
 			: v.incident === 'late-to-lab'
 				? v.startedAt_ms + 9.3 * HOUR_ms
 				: Math.min(lastLeft_ms + 35 * MINUTE_ms, v.startedAt_ms + 5.7 * HOUR_ms);
-	return round.visits.flatMap((v) => [...visitEntries(v, chance), ...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance)]);
+	return round.visits.flatMap((v) => [
+		...visitEntries(v, chance),
+		...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance)
+	]);
 }
 
 /** The card for a full visit, and the visits that are going on with it. */
@@ -300,19 +344,30 @@ async function fullVisitsNow(tx: Db, { programId, sites: all, writers, now_ms }:
 	await tx.insert(methodCard).values({ programId, id: cardId, code: fullVisit.code });
 	await tx
 		.insert(methodCardVersion)
-		.values({ programId, id: versionId, cardId, version: fullVisit.version, body: fullVisit, inUseSince: new Date(now_ms - 100 * DAY_ms) });
+		.values({
+			programId,
+			id: versionId,
+			cardId,
+			version: fullVisit.version,
+			body: fullVisit,
+			inUseSince: new Date(now_ms - 100 * DAY_ms)
+		});
 	const lines = visitsUnderWay({ sites: all, writers, cardVersionId: versionId, now_ms });
 	const openers = new Map(lines.filter((l) => l.path === 'opening').map((l) => [l.visitId, l.by]));
 	for (const isOpener of [true, false])
 		for (const writer of writers.values()) {
 			const theirs = lines.filter((l) => l.by === writer.id && (openers.get(l.visitId) === writer.id) === isOpener);
 			const { refused } = await receiveEntries(tx, writer.member, theirs, { now_ms, skew_ms: null });
-			if (refused.length) throw new RangeError(`the demo wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
+			if (refused.length)
+				throw new RangeError(`the demo wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
 		}
 }
 
 /** What is planned next, so that Today has something to say. */
-async function comingRounds(tx: Db, { programId, sites: all, cards, teamIds, circuitIds, writers, chance, now_ms }: Cast): Promise<void> {
+async function comingRounds(
+	tx: Db,
+	{ programId, sites: all, cards, teamIds, circuitIds, writers, chance, now_ms }: Cast
+): Promise<void> {
 	const of = (name: Team) => {
 		const on = all.filter((s) => s.team === name);
 		return {
@@ -341,10 +396,14 @@ async function comingRounds(tx: Db, { programId, sites: all, cards, teamIds, cir
 		['Upper', 18]
 	];
 	for (const [name, inDays] of coming)
-		await tx.insert(roundTable).values({ ...of(name), startsAt: new Date(roundStart(now_ms, -weekdayFrom(now_ms, inDays))) });
+		await tx
+			.insert(roundTable)
+			.values({ ...of(name), startsAt: new Date(roundStart(now_ms, -weekdayFrom(now_ms, inDays))) });
 	await refusedDate(tx, of('Lower'), now_ms);
 }
 
 /** Days ahead, put off over a weekend, when no lab takes bottles. */
-const weekdayFrom = (now_ms: number, inDays: number): number => inDays + [1, 0, 0, 0, 0, 0, 2][new Date(now_ms + inDays * DAY_ms).getUTCDay()]!;
-const isoDay = (now_ms: number, inDays: number): string => new Date(now_ms + inDays * DAY_ms).toISOString().slice(0, 10);
+const weekdayFrom = (now_ms: number, inDays: number): number =>
+	inDays + [1, 0, 0, 0, 0, 0, 2][new Date(now_ms + inDays * DAY_ms).getUTCDay()]!;
+const isoDay = (now_ms: number, inDays: number): string =>
+	new Date(now_ms + inDays * DAY_ms).toISOString().slice(0, 10);

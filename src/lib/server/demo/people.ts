@@ -27,7 +27,14 @@ export const people: readonly DemoPerson[] = [
 	{ name: 'Maud Perrilow', initials: 'MP', role: 'monitor', team: 'Upper', skills: ['trained crew'] },
 	{ name: 'Anselm Drew-Tarn', initials: 'AD', role: 'monitor', team: 'Upper', tubeBias: 0.16 },
 	{ name: 'Cosima Lathe', initials: 'CL', role: 'monitor', team: 'Upper', skills: ['trained crew'], away: [25, 60] },
-	{ name: 'Jory Pentwhistle', initials: 'JP', role: 'monitor', team: 'Lower', skills: ['trained crew'], away: [62, 92] },
+	{
+		name: 'Jory Pentwhistle',
+		initials: 'JP',
+		role: 'monitor',
+		team: 'Lower',
+		skills: ['trained crew'],
+		away: [62, 92]
+	},
 	{ name: 'Neve Ashdorrow', initials: 'NA', role: 'monitor', team: 'Lower' },
 	{ name: 'Silas Ombridge', initials: 'SO', role: 'monitor', team: 'Middle', skills: ['plates'], trainedFor_days: -20 },
 	{ name: 'Wilf Karnaby', initials: 'WK', role: 'monitor', team: 'Lower', leftDaysAgo: 200 }

@@ -6,7 +6,8 @@ import { teams, type Team } from './season';
 /* The demo's plan: a depot, two labs, drives that were timed, a circuit for each team, the next round and a refused date. */
 
 const DAY_ms = 86_400_000;
-const hours = (opens_min: number, closes_min: number, weekdays: number[]) => weekdays.map((weekday) => ({ weekday, opens_min, closes_min }));
+const hours = (opens_min: number, closes_min: number, weekdays: number[]) =>
+	weekdays.map((weekday) => ({ weekday, opens_min, closes_min }));
 
 const places = [
 	{ kind: 'depot', name: 'Boathouse', latitude: 48.352, longitude: -27.288, hours: [], bottlesADay: 0, bench_min: 0 },
@@ -60,23 +61,56 @@ export interface DemoPlan {
 	now_ms: number;
 }
 
-export async function placesAndCircuits(tx: Db, { programId, newId, sites, streamIds, teamIds, cardId, now_ms }: DemoPlan): Promise<Record<Team, string>> {
-	const placed = places.map((p) => ({ ...p, hours: [...p.hours], analyses: 'analyses' in p ? [...p.analyses] : [], programId, id: newId() }));
+export async function placesAndCircuits(
+	tx: Db,
+	{ programId, newId, sites, streamIds, teamIds, cardId, now_ms }: DemoPlan
+): Promise<Record<Team, string>> {
+	const placed = places.map((p) => ({
+		...p,
+		hours: [...p.hours],
+		analyses: 'analyses' in p ? [...p.analyses] : [],
+		programId,
+		id: newId()
+	}));
 	await tx.insert(place).values(placed);
 	const idOf = (word: string) => (sites.find((s) => s.code === word) ?? placed.find((p) => p.name === word))!.id;
-	await tx.insert(drive).values(timed.map(([from, to, minutes]) => ({ programId, fromId: idOf(from), toId: idOf(to), minutes })));
+	await tx
+		.insert(drive)
+		.values(timed.map(([from, to, minutes]) => ({ programId, fromId: idOf(from), toId: idOf(to), minutes })));
 	await tx.insert(consumable).values([
 		{ programId, id: newId(), what: 'Phosphate colour kit, second reagent', expiresOn: dateIn(now_ms, -20) },
 		{ programId, id: newId(), what: 'pH buffer 7', expiresOn: dateIn(now_ms, 210) },
 		{ programId, id: newId(), what: 'Conductivity standard 1413 µS/cm', expiresOn: dateIn(now_ms, 95) }
 	]);
 	await tx.insert(gear).values([
-		{ programId, id: v7(), what: 'Kick net, 500 µm', teamId: teamIds.Lower, wetIn: streamIds.get('Tessel')!, wetOn: dateIn(now_ms, -3) },
-		{ programId, id: v7(), what: 'Chest waders, spare pair', wetIn: streamIds.get('Ebbin Run')!, wetOn: dateIn(now_ms, -4), disinfectedOn: dateIn(now_ms, -4) },
+		{
+			programId,
+			id: v7(),
+			what: 'Kick net, 500 µm',
+			teamId: teamIds.Lower,
+			wetIn: streamIds.get('Tessel')!,
+			wetOn: dateIn(now_ms, -3)
+		},
+		{
+			programId,
+			id: v7(),
+			what: 'Chest waders, spare pair',
+			wetIn: streamIds.get('Ebbin Run')!,
+			wetOn: dateIn(now_ms, -4),
+			disinfectedOn: dateIn(now_ms, -4)
+		},
 		{ programId, id: v7(), what: 'Churn splitter' }
 	]);
 	await tx.insert(sampler).values([
-		{ programId, id: v7(), code: 'LB-4', siteId: idOf('EB1'), kind: 'leaf bag', outOn: dateIn(now_ms, -12), note: 'Tied to the second willow stake.' },
+		{
+			programId,
+			id: v7(),
+			code: 'LB-4',
+			siteId: idOf('EB1'),
+			kind: 'leaf bag',
+			outOn: dateIn(now_ms, -12),
+			note: 'Tied to the second willow stake.'
+		},
 		{ programId, id: v7(), code: 'PS-2', siteId: idOf('TE4'), kind: 'plate stack', outOn: dateIn(now_ms, -40) },
 		{
 			programId,
@@ -113,16 +147,24 @@ export async function placesAndCircuits(tx: Db, { programId, newId, sites, strea
 }
 
 /** A season that is half done, whatever the day. */
-export const seasonOf = (now_ms: number): { from: string; to: string } => ({ from: dateIn(now_ms, -130), to: dateIn(now_ms, 205) });
+export const seasonOf = (now_ms: number): { from: string; to: string } => ({
+	from: dateIn(now_ms, -130),
+	to: dateIn(now_ms, 205)
+});
 
 const dateIn = (now_ms: number, days: number): string => new Date(now_ms + days * DAY_ms).toISOString().slice(0, 10);
 
 /** A date of the Lower team that was refused at the water's edge. */
-export async function refusedDate(tx: Db, of: Omit<typeof round.$inferInsert, 'startsAt' | 'refusedBecause'>, now_ms: number): Promise<void> {
+export async function refusedDate(
+	tx: Db,
+	of: Omit<typeof round.$inferInsert, 'startsAt' | 'refusedBecause'>,
+	now_ms: number
+): Promise<void> {
 	const startsAt = new Date(Math.floor((now_ms - 6 * DAY_ms) / DAY_ms) * DAY_ms + (8 * 60 + 40) * 60_000);
 	await tx.insert(round).values({
 		...of,
 		startsAt,
-		refusedBecause: 'High water after two days of rain: over the wading limit at Tessel 4, and the bank at Quarl 1 was under water.'
+		refusedBecause:
+			'High water after two days of rain: over the wading limit at Tessel 4, and the bank at Quarl 1 was under water.'
 	});
 }

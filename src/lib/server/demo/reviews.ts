@@ -25,7 +25,13 @@ interface ToJudge extends Record<string, unknown> {
 }
 
 /** The demo's reviewer has judged everything but the last weeks, with a reason where there was a doubt. */
-export async function reviewVisits(tx: Db, programId: string, reviewer: Writer & { member: Member }, now_ms: number, chance: Chance): Promise<void> {
+export async function reviewVisits(
+	tx: Db,
+	programId: string,
+	reviewer: Writer & { member: Member },
+	now_ms: number,
+	chance: Chance
+): Promise<void> {
 	const { rows } = await tx.execute<ToJudge>(sql`
 		select r.visit_id, v.started_at, r.parameter, r.comes_from, r.value, r.qualifier, r.unit,
 			array(select f.code from flag f where f.program_id = r.program_id and f.visit_id = r.visit_id and f.parameter = r.parameter) as flags
@@ -41,14 +47,21 @@ export async function reviewVisits(tx: Db, programId: string, reviewer: Writer &
 		return written[0]!;
 	});
 	for (let i = 0; i < entries.length; i += AT_ONCE) {
-		const { refused } = await receiveEntries(tx, reviewer.member, entries.slice(i, i + AT_ONCE), { now_ms, skew_ms: null });
-		if (refused.length) throw new RangeError(`the demo's reviewer wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
+		const { refused } = await receiveEntries(tx, reviewer.member, entries.slice(i, i + AT_ONCE), {
+			now_ms,
+			skew_ms: null
+		});
+		if (refused.length)
+			throw new RangeError(`the demo's reviewer wrote a line that the logbook refuses: ${JSON.stringify(refused[0])}`);
 	}
 }
 
 function opinion({ parameter, flags }: ToJudge): Pick<Verdict, 'verdict' | 'reason'> {
-	if (flags.includes('held-too-long')) return { verdict: 'reject', reason: 'Held longer than the card allows before plating.' };
-	if (flags.includes('calibration-old')) return { verdict: 'qualify', reason: 'Probe not calibrated on the day; reads low beside its neighbours.' };
-	if (parameter === 'discharge' && flags.includes('few-verticals')) return { verdict: 'qualify', reason: 'Few verticals.' };
+	if (flags.includes('held-too-long'))
+		return { verdict: 'reject', reason: 'Held longer than the card allows before plating.' };
+	if (flags.includes('calibration-old'))
+		return { verdict: 'qualify', reason: 'Probe not calibrated on the day; reads low beside its neighbours.' };
+	if (parameter === 'discharge' && flags.includes('few-verticals'))
+		return { verdict: 'qualify', reason: 'Few verticals.' };
 	return { verdict: 'accept', reason: '' };
 }

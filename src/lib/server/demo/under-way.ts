@@ -87,7 +87,8 @@ const scenes: readonly Scene[] = [
 			write(second, 40, 'gaugings/main/method', 'float');
 			write(second, 40, 'gaugings/main/because', 'nobody wades today');
 			write(second, 41, 'gaugings/main/floats/length_m', 15);
-			for (const [i, time_s] of [20.4, 19.1, 22.7].entries()) write(second, 44 + 2 * i, `gaugings/main/floats/runs/r${i + 1}/time_s`, time_s);
+			for (const [i, time_s] of [20.4, 19.1, 22.7].entries())
+				write(second, 44 + 2 * i, `gaugings/main/floats/runs/r${i + 1}/time_s`, time_s);
 		}
 	},
 	{
@@ -136,7 +137,16 @@ function bottle(
 /** When they mean to be back: long after the demo starts, so that it does not start with a search. */
 const BACK_min = 300;
 
-function wait(write: Write, who: Writer, at: (minute: number) => string, id: string, what: string, minute: number, least_s: number, most_s: number): void {
+function wait(
+	write: Write,
+	who: Writer,
+	at: (minute: number) => string,
+	id: string,
+	what: string,
+	minute: number,
+	least_s: number,
+	most_s: number
+): void {
 	write(who, minute, `waits/${id}/what`, what);
 	write(who, minute, `waits/${id}/least_s`, least_s);
 	write(who, minute, `waits/${id}/most_s`, most_s);
@@ -158,8 +168,14 @@ export function visitsUnderWay(of: {
 		const at = (minute: number) => new Date(startedAt_ms + minute * 60_000).toISOString();
 		const siteId = of.sites.find((s) => s.code === site)!.id;
 		const opened = isOnPaper ? begun_min - 60 : 0;
-		write(people[0], opened, 'opening', { siteId, cardVersionId: of.cardVersionId, startedAt: at(0), ...(isOnPaper ? { isOnPaper } : {}) });
-		for (const person of isOnPaper ? [people[0]] : people) write(people[0], opened, `arrival/crew/${person.initials}/initials`, person.initials);
+		write(people[0], opened, 'opening', {
+			siteId,
+			cardVersionId: of.cardVersionId,
+			startedAt: at(0),
+			...(isOnPaper ? { isOnPaper } : {})
+		});
+		for (const person of isOnPaper ? [people[0]] : people)
+			write(people[0], opened, `arrival/crew/${person.initials}/initials`, person.initials);
 		if (!isOnPaper) write(people[0], 2, 'arrival/waiting/backAt', at(begun_min + BACK_min));
 		lines(write, people, at);
 		return entries;

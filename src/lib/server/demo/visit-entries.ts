@@ -36,7 +36,13 @@ export interface VisitPlan {
 export function logbookWriter(plan: Pick<VisitPlan, 'id' | 'startedAt_ms'>, chance: Chance) {
 	const entries: Entry[] = [];
 	let last: string | null = null;
-	const write = (by: Writer, minute: number, path: string, value: Entry['value'], more: Partial<Pick<Entry, 'op' | 'was'>> = {}): Entry => {
+	const write = (
+		by: Writer,
+		minute: number,
+		path: string,
+		value: Entry['value'],
+		more: Partial<Pick<Entry, 'op' | 'was'>> = {}
+	): Entry => {
 		const now_ms = Math.round(plan.startedAt_ms + minute * MINUTE_ms);
 		last = tick(last, now_ms);
 		const entry: Entry = {
@@ -58,7 +64,11 @@ export function logbookWriter(plan: Pick<VisitPlan, 'id' | 'startedAt_ms'>, chan
 }
 
 export const seededId = (at_ms: number, chance: Chance): string =>
-	v7({ msecs: at_ms, seq: Math.floor(chance.uniform() * 2 ** 31), random: Uint8Array.from({ length: 16 }, () => Math.floor(chance.uniform() * 256)) });
+	v7({
+		msecs: at_ms,
+		seq: Math.floor(chance.uniform() * 2 ** 31),
+		random: Uint8Array.from({ length: 16 }, () => Math.floor(chance.uniform() * 256))
+	});
 
 /** The logbook of one visit as its crew would have written it, slips and strikes among it. */
 export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
@@ -67,9 +77,15 @@ export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 	const { truth, site } = plan;
 	const at = (minute: number) => new Date(plan.startedAt_ms + minute * MINUTE_ms).toISOString();
 	const misread = (sd: number) => sd * chance.normal();
-	const read = (by: Writer, minute: number, path: string, figure: Figure) => write(by, minute, `readings/${path}`, figure);
+	const read = (by: Writer, minute: number, path: string, figure: Figure) =>
+		write(by, minute, `readings/${path}`, figure);
 
-	write(first, 0, 'opening', { siteId: site.id, cardVersionId: plan.cardVersion.id, roundId: plan.roundId, startedAt: at(0) });
+	write(first, 0, 'opening', {
+		siteId: site.id,
+		cardVersionId: plan.cardVersion.id,
+		roundId: plan.roundId,
+		startedAt: at(0)
+	});
 	for (const person of plan.crew) write(first, 1, `arrival/crew/${person.initials}/initials`, person.initials);
 	write(first, 1.2, 'arrival/waiting/who', 'Orla, at the depot');
 	write(first, 1.4, 'arrival/waiting/backAt', at(plan.backAfter_min));
@@ -99,17 +115,34 @@ export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 	write(first, 8.5, 'bottles/nutrients/label', `${site.code}-${month}-N`);
 	write(first, 9, 'bottles/nutrients/filledAt', at(9));
 
-	read(second, 10, 'air-temperature/shade', { value: round(Math.round((truth.air_C + misread(0.3)) * 2) / 2, 1), unit: 'degC', instrument: `T-${plan.kit}` });
-	read(second, 13, 'water-temperature/main', { value: round(truth.water_C + misread(0.1), 1), unit: 'degC', instrument: `M-${plan.kit}` });
+	read(second, 10, 'air-temperature/shade', {
+		value: round(Math.round((truth.air_C + misread(0.3)) * 2) / 2, 1),
+		unit: 'degC',
+		instrument: `T-${plan.kit}`
+	});
+	read(second, 13, 'water-temperature/main', {
+		value: round(truth.water_C + misread(0.1), 1),
+		unit: 'degC',
+		instrument: `M-${plan.kit}`
+	});
 	for (const [i, slot] of ['left', 'middle', 'right'].entries())
 		read(second, 15 + 2 * i, `dissolved-oxygen/${slot}`, {
 			value: round(Math.max(0, truth.oxygen_mg_L * (1 - plan.oxygenDrift) + misread(0.12)), 1),
 			unit: 'mg_L',
 			instrument: `M-${plan.kit}`
 		});
-	read(second, 22, 'conductivity/main', { value: round(truth.conductivity_uS_cm + misread(2), 0), unit: 'uS_cm', instrument: `M-${plan.kit}` });
+	read(second, 22, 'conductivity/main', {
+		value: round(truth.conductivity_uS_cm + misread(2), 0),
+		unit: 'uS_cm',
+		instrument: `M-${plan.kit}`
+	});
 	const tube = truth.tube_cm * (1 + (first.tubeBias ?? 0)) + misread(1.5);
-	const disc = read(first, 25, 'tube-depth/tube', tube >= 120 ? { above: 120, unit: 'cm' } : { value: round(Math.max(6, tube), 0), unit: 'cm' });
+	const disc = read(
+		first,
+		25,
+		'tube-depth/tube',
+		tube >= 120 ? { above: 120, unit: 'cm' } : { value: round(Math.max(6, tube), 0), unit: 'cm' }
+	);
 	if (plan.incident === 'two-values' && 'value' in (disc.value as object))
 		read(second, 25.4, 'tube-depth/tube', { value: round(Math.max(6, tube * 0.78), 0), unit: 'cm' });
 
@@ -157,14 +190,22 @@ function asSeen(plan: VisitPlan, who: Writer, high: boolean): Entry[] {
 }
 
 /** What the bench adds: when the bottles came, and days later what was found in them. */
-export function benchEntries(plan: VisitPlan, bench: Writer, arrived_ms: number, now_ms: number, chance: Chance): Entry[] {
+export function benchEntries(
+	plan: VisitPlan,
+	bench: Writer,
+	arrived_ms: number,
+	now_ms: number,
+	chance: Chance
+): Entry[] {
 	if (plan.incident === 'ice') return [];
 	const { entries, write } = logbookWriter(plan, chance);
 	const minute = (at_ms: number) => (at_ms - plan.startedAt_ms) / MINUTE_ms;
 	if (arrived_ms > now_ms) return [];
-	for (const bottle of ['bacteria', 'nutrients']) write(bench, minute(arrived_ms), `bottles/${bottle}/atLabAt`, new Date(arrived_ms).toISOString());
+	for (const bottle of ['bacteria', 'nutrients'])
+		write(bench, minute(arrived_ms), `bottles/${bottle}/atLabAt`, new Date(arrived_ms).toISOString());
 	const plated_ms = arrived_ms + PLATED_AFTER_ms;
-	if (plated_ms <= now_ms) write(bench, minute(plated_ms), 'bottles/bacteria/platedAt', new Date(plated_ms).toISOString());
+	if (plated_ms <= now_ms)
+		write(bench, minute(plated_ms), 'bottles/bacteria/platedAt', new Date(plated_ms).toISOString());
 	const found_ms = arrived_ms + 3 * 86_400_000;
 	if (found_ms > now_ms) return entries;
 	const colonies = Math.round(plan.truth.eColi_cfu_100mL);

@@ -54,7 +54,14 @@ export interface Truth {
 }
 
 /** The water at a site at an instant; `age` is 1 three years ago and 0 now. */
-export function truthAt(site: DemoSite, at_ms: number, daysAgo: number, age: number, w: Weather, chance: Chance): Truth {
+export function truthAt(
+	site: DemoSite,
+	at_ms: number,
+	daysAgo: number,
+	age: number,
+	w: Weather,
+	chance: Chance
+): Truth {
 	const { nature } = site;
 	const still = nature.restored ? Math.max(0, (age - 0.1) / 0.9) : 0;
 	const season = Math.sin((2 * Math.PI * (dayOfYear(at_ms) - 115)) / YEAR_days); // +1 in late July, −1 in late January
@@ -64,21 +71,32 @@ export function truthAt(site: DemoSite, at_ms: number, daysAgo: number, age: num
 
 	const air_C = 9.5 + 8.5 * season + warmth + 2.5 * Math.sin((2 * Math.PI * (hour - 9)) / 24) + 0.5 * chance.normal();
 	const warm = nature.warm_C + still * (nature.restored?.warm_C ?? 0);
-	const water_C = Math.max(0.2, 8.6 + 5.2 * season + warm * Math.max(0, season + 0.2) + 0.35 * warmth + 0.3 * chance.normal());
+	const water_C = Math.max(
+		0.2,
+		8.6 + 5.2 * season + warm * Math.max(0, season + 0.2) + 0.35 * warmth + 0.3 * chance.normal()
+	);
 
 	const summerLow = nature.oxygen_percent < 90 ? Math.max(0, season) * (92 - nature.oxygen_percent) * 0.6 : 0;
-	const percent = nature.oxygen_percent - still * (nature.restored?.oxygen_percent ?? 0) - summerLow + 1.4 * chance.normal();
+	const percent =
+		nature.oxygen_percent - still * (nature.restored?.oxygen_percent ?? 0) - summerLow + 1.4 * chance.normal();
 	const { pressure_kPa } = pressureFromElevation({ elevation_m: site.elevation_m });
-	const oxygen_mg_L = (percent / 100) * dissolvedOxygenSaturation({ temperature_C: water_C, salinity_ppt: 0, pressure_kPa }).saturation_mgL;
+	const oxygen_mg_L =
+		(percent / 100) *
+		dissolvedOxygenSaturation({ temperature_C: water_C, salinity_ppt: 0, pressure_kPa }).saturation_mgL;
 
 	const flow = (1 - 0.45 * season) * (1 + storm) * Math.exp(0.12 * chance.normal());
 	const discharge_m3_s = 0.0115 * nature.area_km2 * flow;
 
 	const frost = air_C < 3 ? Math.min(1, (3 - air_C) / 5) : 0;
-	const conductance25 = nature.conductance25_uS_cm * flow ** -0.16 * Math.exp(0.03 * chance.normal()) + nature.salt_uS_cm * frost * (0.5 + chance.uniform());
+	const conductance25 =
+		nature.conductance25_uS_cm * flow ** -0.16 * Math.exp(0.03 * chance.normal()) +
+		nature.salt_uS_cm * frost * (0.5 + chance.uniform());
 	const { conductivity_uScm } = rawConductivity({ specificConductance_uScm: conductance25, temperature_C: water_C });
 
-	const turbidity_NTU = (nature.turbidity_NTU + still * (nature.restored?.turbidity_NTU ?? 0)) * (1 + 2.4 * storm) * Math.exp(0.2 * chance.normal());
+	const turbidity_NTU =
+		(nature.turbidity_NTU + still * (nature.restored?.turbidity_NTU ?? 0)) *
+		(1 + 2.4 * storm) *
+		Math.exp(0.2 * chance.normal());
 	return {
 		air_C,
 		water_C,
@@ -86,7 +104,8 @@ export function truthAt(site: DemoSite, at_ms: number, daysAgo: number, age: num
 		conductivity_uS_cm: conductivity_uScm,
 		tube_cm: tubeDepthFromTurbidity({ turbidity_NTU }).depth_cm,
 		discharge_m3_s,
-		eColi_cfu_100mL: nature.eColi_cfu_100mL * (1 + 0.7 * storm) * (1 + 0.5 * Math.max(0, season)) * Math.exp(0.55 * chance.normal()),
+		eColi_cfu_100mL:
+			nature.eColi_cfu_100mL * (1 + 0.7 * storm) * (1 + 0.5 * Math.max(0, season)) * Math.exp(0.55 * chance.normal()),
 		nitrite_mg_L_N: nature.nitrite_mg_L_N * flow ** -0.4 * Math.exp(0.3 * chance.normal()),
 		storm
 	};

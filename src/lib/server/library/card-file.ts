@@ -20,16 +20,32 @@ export interface SettingsFile {
 export function readSettings(text: string): SettingsFile | { why: string } {
 	let rows: { record: string[]; info: Info }[];
 	try {
-		rows = parse(text, { bom: true, relax_column_count: true, skip_empty_lines: true, info: true }) as unknown as typeof rows;
+		rows = parse(text, {
+			bom: true,
+			relax_column_count: true,
+			skip_empty_lines: true,
+			info: true
+		}) as unknown as typeof rows;
 	} catch (trouble) {
 		return { why: `This is no CSV: ${trouble instanceof Error ? trouble.message : 'it cannot be read'}.` };
 	}
 	const headings = rows[0]?.record ?? [];
 	const [path, value] = [headings.indexOf('setting'), headings.indexOf('value')];
-	if (path === -1 || value === -1) return { why: 'A file of settings has the headings “setting” and “value”, as one that was taken out here.' };
-	if (rows.length > MOST_SETTINGS) return { why: `${rows.length} rows; no card has more than ${MOST_SETTINGS} settings.` };
-	const given = rows.slice(1).map(({ record, info }) => ({ path: unescaped(record[path] ?? ''), text: unescaped(record[value] ?? ''), line: info.lines }));
-	return { texts: Object.fromEntries(given.map((g) => [g.path, g.text])), lines: Object.fromEntries(given.map((g) => [g.path, g.line])) };
+	if (path === -1 || value === -1)
+		return { why: 'A file of settings has the headings “setting” and “value”, as one that was taken out here.' };
+	if (rows.length > MOST_SETTINGS)
+		return { why: `${rows.length} rows; no card has more than ${MOST_SETTINGS} settings.` };
+	const given = rows
+		.slice(1)
+		.map(({ record, info }) => ({
+			path: unescaped(record[path] ?? ''),
+			text: unescaped(record[value] ?? ''),
+			line: info.lines
+		}));
+	return {
+		texts: Object.fromEntries(given.map((g) => [g.path, g.text])),
+		lines: Object.fromEntries(given.map((g) => [g.path, g.line]))
+	};
 }
 
 export interface SettingsPreview {
@@ -37,10 +53,18 @@ export interface SettingsPreview {
 }
 
 /** What a file would change of a card, setting by setting; or what is wrong with it, line by line. Nothing is kept. */
-export function previewSettings(card: MethodCard, { texts, lines }: SettingsFile): SettingsPreview | { why: Contradiction[] } {
+export function previewSettings(
+	card: MethodCard,
+	{ texts, lines }: SettingsFile
+): SettingsPreview | { why: Contradiction[] } {
 	const made = withSettings(card, texts);
 	if ('why' in made)
-		return { why: made.why.map((w) => ({ path: '', why: lines[w.path] === undefined ? w.why : `Line ${lines[w.path]}, ${w.path}: ${w.why}` })) };
+		return {
+			why: made.why.map((w) => ({
+				path: '',
+				why: lines[w.path] === undefined ? w.why : `Line ${lines[w.path]}, ${w.path}: ${w.why}`
+			}))
+		};
 	const now = new Map(settingsOf(card).map((s) => [s.path, s.text]));
 	return {
 		changes: settingsOf(made.card).flatMap((s) => {

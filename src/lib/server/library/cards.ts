@@ -19,12 +19,18 @@ export async function cardVersions(db: Db, programId: string): Promise<Map<strin
 	const rows = await db
 		.select({ code: methodCard.code, v: methodCardVersion })
 		.from(methodCardVersion)
-		.innerJoin(methodCard, and(eq(methodCard.programId, methodCardVersion.programId), eq(methodCard.id, methodCardVersion.cardId)))
+		.innerJoin(
+			methodCard,
+			and(eq(methodCard.programId, methodCardVersion.programId), eq(methodCard.id, methodCardVersion.cardId))
+		)
 		.where(eq(methodCardVersion.programId, programId))
 		.orderBy(asc(methodCard.code), sql`${methodCardVersion.version} desc`);
 	const cards = new Map<string, CardVersion[]>();
 	for (const { code, v } of rows)
-		cards.set(code, [...(cards.get(code) ?? []), { id: v.id, cardId: v.cardId, version: v.version, since: v.inUseSince.toISOString(), card: v.body }]);
+		cards.set(code, [
+			...(cards.get(code) ?? []),
+			{ id: v.id, cardId: v.cardId, version: v.version, since: v.inUseSince.toISOString(), card: v.body }
+		]);
 	return cards;
 }
 
@@ -34,7 +40,11 @@ export function takeCard(db: Db, who: Membership, code: string, now_ms: number):
 	if (!shipped) return Promise.resolve(false);
 	return db.transaction(async (tx) => {
 		const cardId = v7();
-		const made = await tx.insert(methodCard).values({ programId: who.programId, id: cardId, code }).onConflictDoNothing().returning({ id: methodCard.id });
+		const made = await tx
+			.insert(methodCard)
+			.values({ programId: who.programId, id: cardId, code })
+			.onConflictDoNothing()
+			.returning({ id: methodCard.id });
 		if (made.length === 0) return false;
 		await addVersion(tx, who, cardId, null, shipped, now_ms);
 		return true;
@@ -47,7 +57,14 @@ export type Versioned = { ok: true; version: number; roundsMoved: number } | { o
  * Keeps a card with other settings as its next version. Visits keep the version they were made with; rounds that have not
  * begun go over to the new one. `on` is the version that was looked at: if there is a newer one by now, nothing is kept.
  */
-export function keepVersion(db: Db, who: Membership, code: string, on: number, texts: Record<string, string>, now_ms: number): Promise<Versioned> {
+export function keepVersion(
+	db: Db,
+	who: Membership,
+	code: string,
+	on: number,
+	texts: Record<string, string>,
+	now_ms: number
+): Promise<Versioned> {
 	return db.transaction(async (tx) => {
 		const [card] = await tx
 			.select()
@@ -59,15 +76,25 @@ export function keepVersion(db: Db, who: Membership, code: string, on: number, t
 		if (latest.version !== on)
 			return {
 				ok: false,
-				why: [{ path: '', why: `Somebody kept version ${latest.version} meanwhile. Load the page again; what you typed stays until you leave it.` }]
+				why: [
+					{
+						path: '',
+						why: `Somebody kept version ${latest.version} meanwhile. Load the page again; what you typed stays until you leave it.`
+					}
+				]
 			};
 		const made = withSettings(latest.card, texts);
 		if ('why' in made) return { ok: false, why: made.why };
 		if (isDeepStrictEqual(made.card, latest.card))
-			return { ok: false, why: [{ path: '', why: 'Nothing is changed: it stays version ' + String(latest.version) + '.' }] };
+			return {
+				ok: false,
+				why: [{ path: '', why: 'Nothing is changed: it stays version ' + String(latest.version) + '.' }]
+			};
 		const version = latest.version + 1;
 		const id = await addVersion(tx, who, card.id, latest.card, { ...made.card, version }, now_ms);
-		const { rowCount } = await tx.execute(sql`update round r set card_version_id = ${id} where ${notBegun(who.programId, card.id, now_ms)}`);
+		const { rowCount } = await tx.execute(
+			sql`update round r set card_version_id = ${id} where ${notBegun(who.programId, card.id, now_ms)}`
+		);
 		return { ok: true, version, roundsMoved: rowCount ?? 0 };
 	});
 }
@@ -79,18 +106,43 @@ const notBegun = (programId: string, cardId: string, now_ms: number) => sql`
 	and not exists (select 1 from visit x where x.program_id = r.program_id and x.round_id = r.id)`;
 
 /** Their names and days, to be seen before a version is kept. */
-export async function roundsThatWouldMove(db: Db, programId: string, cardId: string, now_ms: number): Promise<{ name: string; startsAt: string }[]> {
+export async function roundsThatWouldMove(
+	db: Db,
+	programId: string,
+	cardId: string,
+	now_ms: number
+): Promise<{ name: string; startsAt: string }[]> {
 	const { rows } = await db.execute<{ name: string; starts_at: Date }>(
 		sql`select r.name, r.starts_at from round r where ${notBegun(programId, cardId, now_ms)} order by r.starts_at limit 100`
 	);
 	return rows.map((r) => ({ name: r.name, startsAt: new Date(r.starts_at).toISOString() }));
 }
 
-async function addVersion(tx: Db, who: Membership, cardId: string, before: MethodCard | null, card: MethodCard, now_ms: number): Promise<string> {
+async function addVersion(
+	tx: Db,
+	who: Membership,
+	cardId: string,
+	before: MethodCard | null,
+	card: MethodCard,
+	now_ms: number
+): Promise<string> {
 	const id = v7();
 	const at = new Date(now_ms);
-	await tx.insert(methodCardVersion).values({ programId: who.programId, id, cardId, version: card.version, body: card, inUseSince: at });
-	await tx.insert(audit).values({ programId: who.programId, id: v7(), at, byMemberId: who.id, what: 'cards', rowId: cardId, before, after: card });
+	await tx
+		.insert(methodCardVersion)
+		.values({ programId: who.programId, id, cardId, version: card.version, body: card, inUseSince: at });
+	await tx
+		.insert(audit)
+		.values({
+			programId: who.programId,
+			id: v7(),
+			at,
+			byMemberId: who.id,
+			what: 'cards',
+			rowId: cardId,
+			before,
+			after: card
+		});
 	return id;
 }
 

@@ -29,15 +29,24 @@ export type KeptRow = { ok: true; id: string } | { ok: false; objections: Object
 export const todayOf = (who: Membership, now_ms: number): string => dateOfDay(dayNumber(now_ms, who.program.timeZone));
 
 /** What holds between rows is looked up and written by one at a time. */
-const alone = (tx: Db, programId: string) => tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`library ${programId}`}))`);
+const alone = (tx: Db, programId: string) =>
+	tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`library ${programId}`}))`);
 
 /** Keeps one row as its texts say, new or changed, with a line in the audit; or says what forbids it, field by field. */
-export function keepTexts(db: Db, who: Membership, kind: Kind, id: string | null, texts: Texts, now_ms: number): Promise<KeptRow> {
+export function keepTexts(
+	db: Db,
+	who: Membership,
+	kind: Kind,
+	id: string | null,
+	texts: Texts,
+	now_ms: number
+): Promise<KeptRow> {
 	return db.transaction(async (tx) => {
 		await alone(tx, who.programId);
 		const library = await loadLibrary(tx, who.programId);
 		const old = id === null ? null : (library[kind.name].find((r) => r.id === id) ?? null);
-		if (id !== null && old === null) return { ok: false, objections: [{ field: '', why: `This ${kind.one} is gone. Go back to the list.` }] };
+		if (id !== null && old === null)
+			return { ok: false, objections: [{ field: '', why: `This ${kind.one} is gone. Go back to the list.` }] };
 		const { row, objections } = readRow(kind, id ?? v7(), texts, lookupIn(library));
 		const all = objections.length ? objections : objectionsTo(kind, row, library, todayOf(who, now_ms));
 		if (all.length) return { ok: false, objections: all };
@@ -47,13 +56,20 @@ export function keepTexts(db: Db, who: Membership, kind: Kind, id: string | null
 }
 
 /** Takes a row out that nothing names and that has no past; the audit keeps what it was. */
-export function removeRow(db: Db, who: Membership, kind: Kind, id: string, now_ms: number): Promise<{ ok: true } | { ok: false; why: string }> {
+export function removeRow(
+	db: Db,
+	who: Membership,
+	kind: Kind,
+	id: string,
+	now_ms: number
+): Promise<{ ok: true } | { ok: false; why: string }> {
 	return db.transaction(async (tx) => {
 		await alone(tx, who.programId);
 		const library = await loadLibrary(tx, who.programId);
 		const row = library[kind.name].find((r) => r.id === id);
 		if (!row) return { ok: false, why: `This ${kind.one} is gone already.` };
-		if (kind.name === 'program' || kind.name === 'people') return { ok: false, why: `A ${kind.one} is not taken out: what was written in its name stays.` };
+		if (kind.name === 'program' || kind.name === 'people')
+			return { ok: false, why: `A ${kind.one} is not taken out: what was written in its name stays.` };
 		const names = namedBy(kind, id, library);
 		if (names.length)
 			return {
@@ -94,11 +110,22 @@ export function importFile(
 	return db.transaction(async (tx) => {
 		await alone(tx, who.programId);
 		const library = await loadLibrary(tx, who.programId);
-		const plan = planImport(kind, file.rows, library, { newId: () => v7(), today: todayOf(who, now_ms), defaults: file.defaults });
-		const fingerprint = plan.lines.map((l) => `${l.line}${l.verdict}${l.changes.map((c) => `${c.label}${c.from}${c.to}`).join()}`).join('|');
+		const plan = planImport(kind, file.rows, library, {
+			newId: () => v7(),
+			today: todayOf(who, now_ms),
+			defaults: file.defaults
+		});
+		const fingerprint = plan.lines
+			.map((l) => `${l.line}${l.verdict}${l.changes.map((c) => `${c.label}${c.from}${c.to}`).join()}`)
+			.join('|');
 		if (file.confirmed === null) return { plan, fingerprint, written: null, why: null };
 		if (file.confirmed !== fingerprint)
-			return { plan, fingerprint, written: null, why: 'The library has changed since you looked. Nothing was written; look again.' };
+			return {
+				plan,
+				fingerprint,
+				written: null,
+				why: 'The library has changed since you looked. Nothing was written; look again.'
+			};
 		const toWrite = plan.lines.filter((l) => l.verdict === 'new' || l.verdict === 'changed');
 		for (const line of inOrderOfNeed(
 			kind,
@@ -117,7 +144,8 @@ function inOrderOfNeed(kind: Kind, rows: readonly Row[]): Row[] {
 	const done = new Set<Row>();
 	const add = (row: Row): void => {
 		if (done.has(row)) return;
-		for (const name of own) for (const other of rows) if (other !== row && [row[name]].flat().includes(other.id)) add(other);
+		for (const name of own)
+			for (const other of rows) if (other !== row && [row[name]].flat().includes(other.id)) add(other);
 		done.add(row);
 	};
 	for (const row of rows) add(row);
@@ -125,7 +153,14 @@ function inOrderOfNeed(kind: Kind, rows: readonly Row[]): Row[] {
 }
 
 /** Writes a row and its audit line; or says what the database has against it. */
-async function write(tx: Db, who: Membership, kind: Kind, old: Row | null, row: Row, now_ms: number): Promise<Objection | null> {
+async function write(
+	tx: Db,
+	who: Membership,
+	kind: Kind,
+	old: Row | null,
+	row: Row,
+	now_ms: number
+): Promise<Objection | null> {
 	const why =
 		kind.name === 'program'
 			? await keepProgram(tx, row)
@@ -151,7 +186,16 @@ async function keepColumns(tx: Db, who: Membership, kind: Kind, old: Row | null,
 const note = (tx: Db, who: Membership, kind: Kind, before: Row | null, after: Row | null, now_ms: number) =>
 	tx
 		.insert(audit)
-		.values({ programId: who.programId, id: v7(), at: new Date(now_ms), byMemberId: who.id, what: kind.name, rowId: (after ?? before)!.id, before, after });
+		.values({
+			programId: who.programId,
+			id: v7(),
+			at: new Date(now_ms),
+			byMemberId: who.id,
+			what: kind.name,
+			rowId: (after ?? before)!.id,
+			before,
+			after
+		});
 
 export interface AuditLine {
 	id: string;
@@ -168,7 +212,8 @@ export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, l
 		select a.id, a.at, m.initials as by, a.before, a.after from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
 		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id} order by a.at desc, a.id desc limit 50`);
 	const lookup = lookupIn(library);
-	const said = (row: Row | null, name: string) => (row && row[name] !== undefined ? kind.fields[name]!.write(row[name], lookup) : '');
+	const said = (row: Row | null, name: string) =>
+		row && row[name] !== undefined ? kind.fields[name]!.write(row[name], lookup) : '';
 	return rows.map((r) => ({
 		id: r.id,
 		at: new Date(r.at).toISOString(),
@@ -183,14 +228,28 @@ export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, l
 }
 
 /** The texts of a row as it was before one line of its audit: to be looked at and kept again. */
-export async function textsBefore(db: Db, who: Membership, kind: Kind, id: string, auditId: string, library: Library): Promise<Texts | null> {
+export async function textsBefore(
+	db: Db,
+	who: Membership,
+	kind: Kind,
+	id: string,
+	auditId: string,
+	library: Library
+): Promise<Texts | null> {
 	const [line] = await db
 		.select({ before: audit.before })
 		.from(audit)
-		.where(and(eq(audit.programId, who.programId), eq(audit.what, kind.name), eq(audit.rowId, id), eq(audit.id, auditId)));
+		.where(
+			and(eq(audit.programId, who.programId), eq(audit.what, kind.name), eq(audit.rowId, id), eq(audit.id, auditId))
+		);
 	const before = line?.before as Row | null | undefined;
 	const lookup = lookupIn(library);
 	return before
-		? Object.fromEntries(Object.entries(kind.fields).map(([name, field]) => [name, before[name] === undefined ? '' : field.write(before[name], lookup)]))
+		? Object.fromEntries(
+				Object.entries(kind.fields).map(([name, field]) => [
+					name,
+					before[name] === undefined ? '' : field.write(before[name], lookup)
+				])
+			)
 		: null;
 }

@@ -20,7 +20,12 @@ export async function loadLibrary(db: Db, programId: string): Promise<Library> {
 		const rows: Record<string, unknown>[] = await db
 			.select()
 			.from(table)
-			.where(and(eq(column(table, 'programId'), programId), ...Object.entries(only).map(([key, value]) => eq(column(table, key), value))))
+			.where(
+				and(
+					eq(column(table, 'programId'), programId),
+					...Object.entries(only).map(([key, value]) => eq(column(table, key), value))
+				)
+			)
 			.orderBy(asc(column(table, 'id')));
 		const { fields } = kinds.find((k) => k.name === name)!;
 		library[name] = rows.map((r) => {
@@ -50,7 +55,11 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 }
 
 async function peopleRows(db: Db, programId: string): Promise<Row[]> {
-	const rows = await db.select({ member, email: user.email }).from(member).innerJoin(user, eq(user.id, member.userId)).where(eq(member.programId, programId));
+	const rows = await db
+		.select({ member, email: user.email })
+		.from(member)
+		.innerJoin(user, eq(user.id, member.userId))
+		.where(eq(member.programId, programId));
 	return rows.map(({ member: m, email }) => ({
 		id: m.id,
 		name: m.name,

@@ -22,7 +22,13 @@ interface PersonRow extends Row {
 }
 
 /** Keeps a person: whoever is new gets a user without a known password, and a link to choose one is made when asked for. */
-export async function keepPerson(tx: Db, programId: string, old: Row | null, row: Row, now_ms: number): Promise<Objection | null> {
+export async function keepPerson(
+	tx: Db,
+	programId: string,
+	old: Row | null,
+	row: Row,
+	now_ms: number
+): Promise<Objection | null> {
 	const person = row as PersonRow;
 	const email = person.email.toLowerCase();
 	const [user_] = await tx.select({ id: user.id }).from(user).where(eq(user.email, email));
@@ -40,7 +46,8 @@ export async function keepPerson(tx: Db, programId: string, old: Row | null, row
 			: { removedAt: person.leftOn === null ? null : new Date(Math.min(now_ms, Date.parse(person.leftOn) + DAY_ms)) })
 	};
 	if (old === null) {
-		if (user_ && (await isMember(tx, programId, user_.id))) return { field: 'email', why: 'Somebody in the program signs in with this e-mail already.' };
+		if (user_ && (await isMember(tx, programId, user_.id)))
+			return { field: 'email', why: 'Somebody in the program signs in with this e-mail already.' };
 		const userId = user_?.id ?? (await addUser(tx, { email, name: person.name, password: null }));
 		await tx.insert(member).values({ programId, id: person.id, userId, ...columns });
 		return null;
@@ -60,7 +67,8 @@ export async function keepPerson(tx: Db, programId: string, old: Row | null, row
 		.set(columns)
 		.where(and(eq(member.programId, programId), eq(member.id, person.id)));
 	// who has left signs in again only to hand in what is still on a phone; a link made before is no longer good
-	if (person.leftOn !== null && old['leftOn'] === null && !(await isElsewhere(tx, programId, there!.userId))) await shutOut(tx, there!.userId);
+	if (person.leftOn !== null && old['leftOn'] === null && !(await isElsewhere(tx, programId, there!.userId)))
+		await shutOut(tx, there!.userId);
 	return null;
 }
 

@@ -16,7 +16,11 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		rain: 'typed' | 'none';
 		reportTo: string;
 	} & Record<'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h' | 'overdue_h', number>;
-	const [there] = await tx.select({ settings: program.settings }).from(program).where(eq(program.id, said.id)).for('update');
+	const [there] = await tx
+		.select({ settings: program.settings })
+		.from(program)
+		.where(eq(program.id, said.id))
+		.for('update');
 	const { season, ...settings } = there!.settings;
 	const isPlanned = said.seasonFrom !== null && said.seasonTo !== null;
 	await tx
@@ -53,12 +57,23 @@ export function beginProgram(db: Db, given: Beginning): Promise<boolean> {
 		await tx.execute('lock table program in exclusive mode');
 		if ((await tx.select({ id: program.id }).from(program).limit(1)).length) return false;
 		const programId = v7();
-		await tx.insert(program).values({ id: programId, code: 'first', name: given.program, timeZone: given.timeZone, settings: { thresholds: [] } });
+		await tx
+			.insert(program)
+			.values({
+				id: programId,
+				code: 'first',
+				name: given.program,
+				timeZone: given.timeZone,
+				settings: { thresholds: [] }
+			});
 		await tx.insert(logbookTip).values({ programId });
 		const userId = await addUser(tx, given);
-		await tx.insert(member).values({ programId, id: v7(), userId, role: 'coordinator', name: given.name, initials: given.initials });
+		await tx
+			.insert(member)
+			.values({ programId, id: v7(), userId, role: 'coordinator', name: given.name, initials: given.initials });
 		return true;
 	});
 }
 
-export const isThereAProgram = async (db: Db): Promise<boolean> => (await db.select({ id: program.id }).from(program).limit(1)).length > 0;
+export const isThereAProgram = async (db: Db): Promise<boolean> =>
+	(await db.select({ id: program.id }).from(program).limit(1)).length > 0;

@@ -19,7 +19,11 @@ export type FileRead = { rows: FileRow[] } | { why: string };
 /** Reads a file by what it is, whatever its name says. */
 export function readFile(text: string, kind: KindName): FileRead {
 	const start = text.replace(/^\uFEFF/, '').trimStart();
-	const read = start.startsWith('<') ? readGpx(start, kind) : start.startsWith('{') ? readGeoJson(start, kind) : readCsv(text);
+	const read = start.startsWith('<')
+		? readGpx(start, kind)
+		: start.startsWith('{')
+			? readGeoJson(start, kind)
+			: readCsv(text);
 	if ('rows' in read && read.rows.length > MOST_ROWS) return { why: tooMany(read.rows.length) };
 	if ('rows' in read && read.rows.length === 0) return { why: 'There is nothing in this file that could be taken.' };
 	return read;
@@ -37,7 +41,14 @@ function readCsv(text: string): FileRead {
 	const delimiter = [',', ';', '\t'].sort((a, b) => commas(head, b) - commas(head, a))[0]!;
 	let records: { record: string[]; info: Info }[];
 	try {
-		records = parse(text, { bom: true, delimiter, info: true, relax_column_count: true, skip_empty_lines: true, trim: true }) as unknown as typeof records;
+		records = parse(text, {
+			bom: true,
+			delimiter,
+			info: true,
+			relax_column_count: true,
+			skip_empty_lines: true,
+			trim: true
+		}) as unknown as typeof records;
 	} catch (trouble) {
 		const line = (trouble as { lines?: number }).lines;
 		return {
@@ -45,9 +56,13 @@ function readCsv(text: string): FileRead {
 		};
 	}
 	const headings = records[0]?.record ?? [];
-	if (headings.length > MOST_HEADINGS) return { why: `${headings.length.toLocaleString('en')} headings; no list has more than ${MOST_HEADINGS}.` };
+	if (headings.length > MOST_HEADINGS)
+		return { why: `${headings.length.toLocaleString('en')} headings; no list has more than ${MOST_HEADINGS}.` };
 	const long = records.find(({ record }) => record.some((cell) => cell.length > MOST_LETTERS));
-	if (long) return { why: `Line ${long.info.lines}: a cell has more than ${MOST_LETTERS.toLocaleString('en')} letters. Nothing was read.` };
+	if (long)
+		return {
+			why: `Line ${long.info.lines}: a cell has more than ${MOST_LETTERS.toLocaleString('en')} letters. Nothing was read.`
+		};
 	const seen = new Set<string>();
 	const twice = headings.find((h) => h !== '' && (seen.has(h) || !seen.add(h)));
 	if (twice !== undefined) return { why: `The heading “${twice}” is there twice.` };
@@ -55,7 +70,9 @@ function readCsv(text: string): FileRead {
 		rows: records.slice(1).map(({ record, info }) => ({
 			line: info.lines,
 			cells: Object.fromEntries(headings.flatMap((h, i) => (h === '' ? [] : [[h, unescaped(record[i] ?? '')]]))),
-			...(record.length === headings.length ? {} : { broken: `The row has ${record.length} cells, the headings are ${headings.length}.` })
+			...(record.length === headings.length
+				? {}
+				: { broken: `The row has ${record.length} cells, the headings are ${headings.length}.` })
 		}))
 	};
 }
@@ -88,7 +105,8 @@ function readGeoJson(text: string, kind: KindName): FileRead {
 		rows: collection.data.features.flatMap((given, i): FileRow[] => {
 			const line = i + 1;
 			const feature = Feature.safeParse(given);
-			if (!feature.success) return [{ line, cells: {}, broken: `Feature ${line} is not one: ${feature.error.issues[0]!.message}.` }];
+			if (!feature.success)
+				return [{ line, cells: {}, broken: `Feature ${line} is not one: ${feature.error.issues[0]!.message}.` }];
 			const { geometry, properties } = feature.data;
 			const cells: Record<string, string> = {};
 			for (const [name, value] of Object.entries(properties ?? {}))
@@ -112,7 +130,8 @@ const lengthOf = (points: readonly { latitude: number; longitude: number }[]): s
 		.reduce((sum, p, i) => sum + distance_km(points[i]!, p), 0)
 		.toFixed(3);
 
-const listOf = <T>(value: T | T[] | undefined): T[] => (value === undefined ? [] : Array.isArray(value) ? value : [value]);
+const listOf = <T>(value: T | T[] | undefined): T[] =>
+	value === undefined ? [] : Array.isArray(value) ? value : [value];
 
 interface GpxPoint {
 	'@lat'?: string;
@@ -134,12 +153,15 @@ interface GpxLine {
 }
 
 function readGpx(text: string, kind: KindName): FileRead {
-	if (/<!DOCTYPE/i.test(text)) return { why: 'This file brings its own definitions (DOCTYPE); such files are not read.' };
+	if (/<!DOCTYPE/i.test(text))
+		return { why: 'This file brings its own definitions (DOCTYPE); such files are not read.' };
 	try {
 		SyntaxValidator.validate(text);
 	} catch (trouble) {
 		const line = (trouble as { line?: number }).line;
-		return { why: `This is no XML${line ? `: line ${line}` : ''}. ${trouble instanceof Error ? trouble.message : 'It cannot be read.'}` };
+		return {
+			why: `This is no XML${line ? `: line ${line}` : ''}. ${trouble instanceof Error ? trouble.message : 'It cannot be read.'}`
+		};
 	}
 	const parser = new XMLParser({
 		ignoreAttributes: false,
@@ -149,13 +171,18 @@ function readGpx(text: string, kind: KindName): FileRead {
 		removeNSPrefix: true,
 		htmlEntities: true
 	});
-	const { gpx } = parser.parse(text) as { gpx?: { wpt?: GpxPoint | GpxPoint[]; trk?: GpxLine | GpxLine[]; rte?: GpxLine | GpxLine[] } };
+	const { gpx } = parser.parse(text) as {
+		gpx?: { wpt?: GpxPoint | GpxPoint[]; trk?: GpxLine | GpxLine[]; rte?: GpxLine | GpxLine[] };
+	};
 	if (!gpx) return { why: 'This is no GPX: it has no gpx element.' };
 	if (kind === 'streams')
 		return {
 			rows: [...listOf(gpx.trk), ...listOf(gpx.rte)].map((line, i) => {
 				const points = [...listOf(line.trkseg).flatMap((s) => listOf(s.trkpt)), ...listOf(line.rtept)];
-				return { line: i + 1, cells: { name: line.name ?? '', length_km: lengthOf(points.map(at)), ...extended(line.extensions) } };
+				return {
+					line: i + 1,
+					cells: { name: line.name ?? '', length_km: lengthOf(points.map(at)), ...extended(line.extensions) }
+				};
 			})
 		};
 	const places = listOf(gpx.wpt);

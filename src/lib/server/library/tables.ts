@@ -25,7 +25,10 @@ export const tables: Record<Exclude<KindName, 'program' | 'people' | 'cards'>, K
 	instruments: {
 		table: instrument,
 		toRow: ({ batteryChangedAt, ...rest }) => ({ ...rest, batteryChangedOn: dayOf(batteryChangedAt) }),
-		toColumns: ({ batteryChangedOn, ...rest }) => ({ ...rest, batteryChangedAt: batteryChangedOn === null ? null : new Date(batteryChangedOn as string) })
+		toColumns: ({ batteryChangedOn, ...rest }) => ({
+			...rest,
+			batteryChangedAt: batteryChangedOn === null ? null : new Date(batteryChangedOn as string)
+		})
 	},
 	consumables: { table: consumable },
 	gear: { table: gear },

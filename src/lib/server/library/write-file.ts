@@ -11,7 +11,9 @@ const textsOf = (kind: Kind, library: Library): Texts[] => {
 };
 
 export const asCsv = (kind: Kind, library: Library): string =>
-	stringify([Object.keys(kind.fields), ...textsOf(kind, library).map((t) => Object.values(t).map(safe))], { bom: true });
+	stringify([Object.keys(kind.fields), ...textsOf(kind, library).map((t) => Object.values(t).map(safe))], {
+		bom: true
+	});
 
 /** Sites as points; streams as features without a geometry, for the network knows lengths and not courses. */
 export function asGeoJson(kind: Kind, library: Library) {
@@ -19,7 +21,10 @@ export function asGeoJson(kind: Kind, library: Library) {
 		type: 'FeatureCollection' as const,
 		features: textsOf(kind, library).map(({ latitude, longitude, ...rest }) => ({
 			type: 'Feature' as const,
-			geometry: latitude === undefined || longitude === undefined ? null : { type: 'Point' as const, coordinates: [Number(longitude), Number(latitude)] },
+			geometry:
+				latitude === undefined || longitude === undefined
+					? null
+					: { type: 'Point' as const, coordinates: [Number(longitude), Number(latitude)] },
 			properties: rest
 		}))
 	};

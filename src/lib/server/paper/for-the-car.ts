@@ -16,7 +16,15 @@ export interface PaperRound {
 	crew: string;
 	depot: string;
 	lab: string | null;
-	sites: readonly { id: string; code: string; name: string; about: string; hazards: string; directions: string; access: string }[];
+	sites: readonly {
+		id: string;
+		code: string;
+		name: string;
+		about: string;
+		hazards: string;
+		directions: string;
+		access: string;
+	}[];
 	plan: DayPlan;
 	card: MethodCard;
 	steps: readonly OrderedStep[];
@@ -34,11 +42,17 @@ const CAUTION =
 export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
 	const { plan } = round;
 	const site = (id: string) => round.sites.find((s) => s.id === id)!;
-	const lastMoment = plan.firstBottle_min === null || plan.slack.holding_min === null ? null : (plan.plated_min ?? 0) + plan.slack.holding_min;
+	const lastMoment =
+		plan.firstBottle_min === null || plan.slack.holding_min === null
+			? null
+			: (plan.plated_min ?? 0) + plan.slack.holding_min;
 	return print(
 		paperPage(round.title, [
 			{ text: round.title, style: 'title' },
-			{ text: `${round.date}. ${round.crew}. Leave ${round.depot} at ${sayMinute(plan.start_min)}.`, margin: [0, 2, 0, 8] },
+			{
+				text: `${round.date}. ${round.crew}. Leave ${round.depot} at ${sayMinute(plan.start_min)}.`,
+				margin: [0, 2, 0, 8]
+			},
 			ruledTable(
 				[46, 90, '*', 60],
 				['there', 'site', 'what to know', 'leave'],
@@ -101,7 +115,9 @@ const onPaper = (unit: Unit): string => units[unit].symbol.replace('µ', 'u');
 function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | ContentTable {
 	switch (step.tool) {
 		case 'arrive':
-			return { text: `depth at the edge ${LINE} m    speed ${LINE} m/s    wade / bank / bridge / leave    why ${LINE}${LINE}` };
+			return {
+				text: `depth at the edge ${LINE} m    speed ${LINE} m/s    wade / bank / bridge / leave    why ${LINE}${LINE}`
+			};
 		case 'bottle':
 			return {
 				text: labels
@@ -110,7 +126,9 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 					.join('\n')
 			};
 		case 'reading':
-			return { text: `${step.slots.map((s) => `${s.label} ${LINE}`).join('    ')} ${onPaper(step.unit)}    read with ${LINE}` };
+			return {
+				text: `${step.slots.map((s) => `${s.label} ${LINE}`).join('    ')} ${onPaper(step.unit)}    read with ${LINE}`
+			};
 		case 'form':
 			return { text: forms[step.form].map((q) => `${q.ask}: ${q.choices.map((c) => c.word).join(' / ')}`).join('\n') };
 		case 'kit':
@@ -118,17 +136,27 @@ function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | 
 				text: `dipped at ____ : ____    ${step.chart.map((block) => block.value).join(' / ')} ${onPaper(step.unit)}  [circle one, or mark between two]`
 			};
 		case 'titration':
-			return { text: step.bottles.map((b) => `bottle ${b.label}: no bubble [  ]   fixed at ____ : ____   acid at ____ : ____   drops ${LINE}`).join('\n') };
+			return {
+				text: step.bottles
+					.map((b) => `bottle ${b.label}: no bubble [  ]   fixed at ____ : ____   acid at ____ : ____   drops ${LINE}`)
+					.join('\n')
+			};
 		case 'disc':
 			return {
 				text: `gone going down at ${LINE}    seen again coming up at ${LINE} ${onPaper(step.unit)}    no polarised glasses [  ]   bed not touched [  ]`
 			};
 		case 'tube':
-			return { text: `disc just shows at ${LINE} cm    or still visible when full (over ${step.tubeLength_cm} cm) [  ]` };
+			return {
+				text: `disc just shows at ${LINE} cm    or still visible when full (over ${step.tubeLength_cm} cm) [  ]`
+			};
 		case 'flow': {
 			const [tape, speed] = [step.tapeUnit ?? 'm', units[step.velocityUnit ?? 'm_s'].symbol];
 			const rows = Array.from({ length: 6 }, () => [' ', ' ', ' ', ' ', ' ', ' ']);
-			return ruledTable(['*', '*', '*', '*', '*', '*'], [`tape, ${tape}`, `depth, ${tape}`, speed, `tape, ${tape}`, `depth, ${tape}`, speed], rows);
+			return ruledTable(
+				['*', '*', '*', '*', '*', '*'],
+				[`tape, ${tape}`, `depth, ${tape}`, speed, `tape, ${tape}`, `depth, ${tape}`, speed],
+				rows
+			);
 		}
 		case 'leave':
 			return { text: `lids [  ]   labels [  ]   ice [  ]   nothing left [  ]      left at ____ : ____` };
@@ -142,16 +170,24 @@ export function printCustodyForm(round: PaperRound): Promise<Uint8Array> {
 		.flatMap((sheet) => Object.values(sheet.custody ?? {}))
 		.filter((c) => c.at !== undefined)
 		.sort((a, b) => (a.at! < b.at! ? -1 : 1));
-	const time = (iso: string | undefined) => (iso === undefined ? '____ : ____' : sayTime(Date.parse(iso), round.timeZone));
+	const time = (iso: string | undefined) =>
+		iso === undefined ? '____ : ____' : sayTime(Date.parse(iso), round.timeZone);
 	const remarks = (b: (typeof bottles)[number] | undefined) =>
-		[b?.preservedAt && `acid ${time(b.preservedAt)}`, b?.onIceAt && `on ice ${time(b.onIceAt)}`, b?.technique && techniqueWords[b.technique]]
+		[
+			b?.preservedAt && `acid ${time(b.preservedAt)}`,
+			b?.onIceAt && `on ice ${time(b.onIceAt)}`,
+			b?.technique && techniqueWords[b.technique]
+		]
 			.filter(Boolean)
 			.join(', ');
 	const seals = [...new Set(hands.flatMap((h) => h.seal ?? []))];
 	return print(
 		paperPage(`Custody, ${round.title}`, [
 			{ text: 'Custody of bottles', style: 'title' },
-			{ text: `${round.title}, ${round.date}, to ${round.lab ?? LINE}. In a bag inside the lid of the cooler.`, margin: [0, 2, 0, 8] },
+			{
+				text: `${round.title}, ${round.date}, to ${round.lab ?? LINE}. In a bag inside the lid of the cooler.`,
+				margin: [0, 2, 0, 8]
+			},
 			ruledTable(
 				[100, 90, 50, 70, '*'],
 				['bottle', 'for', 'added', 'filled at', 'remarks'],

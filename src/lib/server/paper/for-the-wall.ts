@@ -3,7 +3,10 @@ import { counted, sayPlanDay } from '../../core/interpret';
 import type { BoardRound } from '../plan/season';
 import { paperPage, print, ruledTable } from './print';
 
-type PaperSeasonRound = Pick<BoardRound, 'day' | 'name' | 'state' | 'refusedBecause' | 'quality'> & { codes: string[]; initials: string[] };
+type PaperSeasonRound = Pick<BoardRound, 'day' | 'name' | 'state' | 'refusedBecause' | 'quality'> & {
+	codes: string[];
+	initials: string[];
+};
 
 export interface PaperSeason {
 	program: string;

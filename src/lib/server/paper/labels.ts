@@ -17,7 +17,11 @@ export const labelStocks = Object.keys(stocks) as [LabelStock, ...LabelStock[]];
 const QUIET = 10;
 
 const roleWords = { routine: '', duplicate: 'duplicate', blank: 'blank' } as const;
-const kindWords = { bacteria: 'bacteria, sterile', nutrients: 'nutrients', fresh: 'fresh nutrients, nothing added' } as const;
+const kindWords = {
+	bacteria: 'bacteria, sterile',
+	nutrients: 'nutrients',
+	fresh: 'fresh nutrients, nothing added'
+} as const;
 
 /** A label with the site's name, and what its matrix code says: an address that opens the bottle in Sample. */
 export interface PrintedLabel extends BottleLabel {
@@ -30,7 +34,8 @@ export async function printLabels(labels: readonly PrintedLabel[], stock: LabelS
 	const size = stocks[stock];
 	const code_mm = size.height - 6.5;
 	const codes = new Map<string, string>();
-	for (const { code, address } of labels) codes.set(code, await matrixCode(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }));
+	for (const { code, address } of labels)
+		codes.set(code, await matrixCode(address, { type: 'svg', margin: 0, errorCorrectionLevel: 'M' }));
 	const cell = (label: PrintedLabel): Content => ({
 		columns: [
 			{ svg: codes.get(label.code)!, width: code_mm * MM },
@@ -52,14 +57,22 @@ export async function printLabels(labels: readonly PrintedLabel[], stock: LabelS
 	const rows: Content[][] = [];
 	for (let i = 0; i < labels.length; i += size.across)
 		rows.push(Array.from({ length: size.across }, (_, k): Content => (labels[i + k] ? cell(labels[i + k]!) : '')));
-	const page: TDocumentDefinitions['pageSize'] = stock === 'sheet' ? 'A4' : { width: size.width * MM, height: size.height * MM };
+	const page: TDocumentDefinitions['pageSize'] =
+		stock === 'sheet' ? 'A4' : { width: size.width * MM, height: size.height * MM };
 	return print({
 		info: { title: 'Bottle labels' },
 		pageSize: page,
 		pageMargins: [size.left * MM, size.top * MM, 0, 0],
 		content: rows.map((row, i): Content => ({
 			table: { widths: row.map(() => size.width * MM), heights: size.height * MM - 0.2, body: [row] },
-			layout: { hLineWidth: () => 0, vLineWidth: () => 0, paddingLeft: () => 0, paddingRight: () => 0, paddingTop: () => 0, paddingBottom: () => 0 },
+			layout: {
+				hLineWidth: () => 0,
+				vLineWidth: () => 0,
+				paddingLeft: () => 0,
+				paddingRight: () => 0,
+				paddingTop: () => 0,
+				paddingBottom: () => 0
+			},
 			...(i > 0 && i % size.down === 0 ? { pageBreak: 'before' as const } : {})
 		}))
 	});

@@ -33,5 +33,11 @@ export const paperPage = (title: string, content: Content[]): TDocumentDefinitio
 /** A table with rules between its rows and none beside them. */
 export const ruledTable = (widths: (number | string)[], head: string[], rows: Content[][]): ContentTable => ({
 	table: { headerRows: 1, widths, body: [head.map((text) => ({ text, bold: true, fontSize: 9 })), ...rows] },
-	layout: { hLineWidth: () => 0.6, vLineWidth: () => 0, hLineColor: () => '#888888', paddingTop: () => 4, paddingBottom: () => 4 }
+	layout: {
+		hLineWidth: () => 0.6,
+		vLineWidth: () => 0,
+		hLineColor: () => '#888888',
+		paddingTop: () => 4,
+		paddingBottom: () => 4
+	}
 });

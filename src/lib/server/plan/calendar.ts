@@ -59,5 +59,7 @@ export async function programOfFeed(db: Db, key: string): Promise<CalendarOf | n
 		.select()
 		.from(program)
 		.where(eq(sql`${program.settings}->>'feedKey'`, key));
-	return row ? { programId: row.id, program: { id: row.id, name: row.name, timeZone: row.timeZone, isDemo: row.isDemo } } : null;
+	return row
+		? { programId: row.id, program: { id: row.id, name: row.name, timeZone: row.timeZone, isDemo: row.isDemo } }
+		: null;
 }

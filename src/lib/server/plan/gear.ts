@@ -1,6 +1,13 @@
 import { sql } from 'drizzle-orm';
 import { limitsOf } from '../../core/method';
-import { dryingDays, gearWarnings, isSouthern, type DryingTimes, type GearFacts, type GearWarning } from '../../core/schedule';
+import {
+	dryingDays,
+	gearWarnings,
+	isSouthern,
+	type DryingTimes,
+	type GearFacts,
+	type GearWarning
+} from '../../core/schedule';
 import type { InstrumentFacts } from '../../core/evaluate';
 import type { Db } from '../db/connect';
 
@@ -15,7 +22,13 @@ export async function gearOfRound(
 	round: { teamId: string; siteIds: readonly string[]; starts_ms: number; drying?: DryingTimes | undefined }
 ): Promise<{ kit: string[]; warnings: GearWarning[] }> {
 	const starts = new Date(round.starts_ms).toISOString();
-	const { rows: tools } = await db.execute<{ id: string; code: string; kind: string; measures: InstrumentFacts['measures']; battery: Date | null }>(sql`
+	const { rows: tools } = await db.execute<{
+		id: string;
+		code: string;
+		kind: string;
+		measures: InstrumentFacts['measures'];
+		battery: Date | null;
+	}>(sql`
 		with lately as (
 			select sheet from visit where program_id = ${programId} and team_id = ${round.teamId}
 				and started_at between ${new Date(round.starts_ms - KIT_FROM_days * DAY_ms).toISOString()} and ${starts} order by started_at desc limit 8
@@ -53,7 +66,8 @@ export async function gearOfRound(
 	} = await db.execute<{ latitude: number | null }>(sql`
 		select avg(latitude) as latitude from site where program_id = ${programId} and id = any(${sql.param(round.siteIds)}::uuid[])`);
 	const southern = isSouthern(where ?? {});
-	const dryAt = (wetOn: string) => Date.parse(wetOn) + dryingDays(Date.parse(wetOn), round.drying ?? limitsOf({}), southern) * DAY_ms;
+	const dryAt = (wetOn: string) =>
+		Date.parse(wetOn) + dryingDays(Date.parse(wetOn), round.drying ?? limitsOf({}), southern) * DAY_ms;
 	const { rows: old } = await db.execute<{ what: string; expires_on: string }>(sql`
 		select what, expires_on from consumable where program_id = ${programId} and expires_on < ${starts.slice(0, 10)} order by expires_on`);
 	const instruments = tools.map((tool): GearFacts => ({
@@ -65,7 +79,9 @@ export async function gearOfRound(
 			return [{ parameter, last_ms: last ? +new Date(last) : null, limit_days: m.calibrationDays }];
 		}),
 		batteryChanged_ms: tool.battery ? +new Date(tool.battery) : null,
-		velocity: tool.measures.velocity ? { low_m_s: tool.measures.velocity.low ?? 0, high_m_s: tool.measures.velocity.high ?? Infinity } : null
+		velocity: tool.measures.velocity
+			? { low_m_s: tool.measures.velocity.low ?? 0, high_m_s: tool.measures.velocity.high ?? Infinity }
+			: null
 	}));
 	return {
 		kit: tools.map((t) => t.code),

@@ -16,6 +16,8 @@ describe('days as people count them', () => {
 	it('keeps a wall clock’s hour when the clocks change', () => {
 		const [before, after] = ['2026-03-28', '2026-03-30'].map((d) => instantAt(dayOfDate(d), 8 * 60, 'Europe/Paris'));
 		expect(after! - before!).toBe(47 * 3_600_000);
-		expect(new Date(instantAt(dayOfDate('2026-03-29'), 150, 'Europe/Paris')).toISOString()).toBe('2026-03-29T01:30:00.000Z'); // 02:30 does not exist
+		expect(new Date(instantAt(dayOfDate('2026-03-29'), 150, 'Europe/Paris')).toISOString()).toBe(
+			'2026-03-29T01:30:00.000Z'
+		); // 02:30 does not exist
 	});
 });

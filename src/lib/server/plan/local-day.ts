@@ -4,10 +4,12 @@ import { Temporal } from 'temporal-polyfill';
 
 const EPOCH = Temporal.PlainDate.from('1970-01-01');
 
-const zoned = (at_ms: number, timeZone: string) => Temporal.Instant.fromEpochMilliseconds(at_ms).toZonedDateTimeISO(timeZone);
+const zoned = (at_ms: number, timeZone: string) =>
+	Temporal.Instant.fromEpochMilliseconds(at_ms).toZonedDateTimeISO(timeZone);
 
 /** Days since 1970-01-01 of the date that an instant has there. */
-export const dayNumber = (at_ms: number, timeZone: string): number => EPOCH.until(zoned(at_ms, timeZone).toPlainDate()).days;
+export const dayNumber = (at_ms: number, timeZone: string): number =>
+	EPOCH.until(zoned(at_ms, timeZone).toPlainDate()).days;
 
 export const dayOfDate = (isoDate: string): number => EPOCH.until(Temporal.PlainDate.from(isoDate)).days;
 
@@ -21,4 +23,7 @@ export function minuteOfDay(at_ms: number, timeZone: string): number {
 
 /** The instant of a wall clock's minute on a day; in the hour that a clock change leaves out, the one after it. */
 export const instantAt = (day: number, minute: number, timeZone: string): number =>
-	EPOCH.add({ days: day }).toZonedDateTime({ timeZone, plainTime: new Temporal.PlainTime(Math.floor(minute / 60), minute % 60) }).epochMilliseconds;
+	EPOCH.add({ days: day }).toZonedDateTime({
+		timeZone,
+		plainTime: new Temporal.PlainTime(Math.floor(minute / 60), minute % 60)
+	}).epochMilliseconds;

@@ -50,8 +50,20 @@ export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms
 					at = least(${tick.at}::timestamptz, greatest(${now}::timestamptz, pack_tick.at + interval '1 millisecond'))
 				where ${tick.at}::timestamptz > pack_tick.at`);
 		}
-		const { rows } = await tx.execute<{ round_id: string; line: string; is_packed: boolean; at: Date; by_member_id: string }>(sql`
+		const { rows } = await tx.execute<{
+			round_id: string;
+			line: string;
+			is_packed: boolean;
+			at: Date;
+			by_member_id: string;
+		}>(sql`
 			select round_id, line, is_packed, at, by_member_id from pack_tick where program_id = ${member.programId} and round_id = any(${sql.param([...there])}::uuid[])`);
-		return rows.map((r) => ({ roundId: r.round_id, line: r.line, isPacked: r.is_packed, at: new Date(r.at).toISOString(), by: r.by_member_id }));
+		return rows.map((r) => ({
+			roundId: r.round_id,
+			line: r.line,
+			isPacked: r.is_packed,
+			at: new Date(r.at).toISOString(),
+			by: r.by_member_id
+		}));
 	});
 }

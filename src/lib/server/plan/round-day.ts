@@ -67,12 +67,20 @@ export interface RoundDay {
 }
 
 /** The question of a round's day, or null when there is no such round or it has no circuit to start from. */
-export async function loadRoundDay(db: Db, { programId, program: { timeZone } }: Membership, roundId: string, now_ms: number): Promise<RoundDay | null> {
+export async function loadRoundDay(
+	db: Db,
+	{ programId, program: { timeZone } }: Membership,
+	roundId: string,
+	now_ms: number
+): Promise<RoundDay | null> {
 	const [row] = await db
 		.select({ round, circuit, card: methodCardVersion.body })
 		.from(round)
 		.innerJoin(circuit, and(eq(circuit.programId, round.programId), eq(circuit.id, round.circuitId)))
-		.innerJoin(methodCardVersion, and(eq(methodCardVersion.programId, round.programId), eq(methodCardVersion.id, round.cardVersionId)))
+		.innerJoin(
+			methodCardVersion,
+			and(eq(methodCardVersion.programId, round.programId), eq(methodCardVersion.id, round.cardVersionId))
+		)
 		.where(and(eq(round.programId, programId), eq(round.id, roundId)));
 	if (!row) return null;
 	const all = await db.select().from(site).where(eq(site.programId, programId));
@@ -80,14 +88,31 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 	const places = await db.select().from(place).where(eq(place.programId, programId));
 	const depot = places.find((p) => p.id === row.circuit.depotId)!;
 	const lab = places.find((p) => p.id === row.circuit.labId) ?? null;
-	const entered = new Map((await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [`${d.fromId} ${d.toId}`, d.minutes]));
+	const entered = new Map(
+		(await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [
+			`${d.fromId} ${d.toId}`,
+			d.minutes
+		])
+	);
 	const learned = await learnedLengths(db, programId, row.round.siteIds);
 	const startsAt_ms = +row.round.startsAt;
 	const day = dayNumber(startsAt_ms, timeZone);
 	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const guess = own?.settings.driveGuess ?? usualDriveGuess;
-	const hoursOn = (l: typeof depot) => (l.closedOn.includes(dateOfDay(day)) ? [] : l.hours.filter((h) => h.weekday === weekday(day)));
-	const built = dayQuestion({ sites, depot, lab, entered, guess, learned, card: row.card, start: row.circuit, day, timeZone });
+	const hoursOn = (l: typeof depot) =>
+		l.closedOn.includes(dateOfDay(day)) ? [] : l.hours.filter((h) => h.weekday === weekday(day));
+	const built = dayQuestion({
+		sites,
+		depot,
+		lab,
+		entered,
+		guess,
+		learned,
+		card: row.card,
+		start: row.circuit,
+		day,
+		timeZone
+	});
 	const { question, open } = built;
 	return {
 		id: row.round.id,
@@ -123,10 +148,16 @@ export async function loadRoundDay(db: Db, { programId, program: { timeZone } }:
 			labs: places.flatMap((p) => {
 				if (p.kind !== 'lab') return [];
 				const all = hoursOn(p);
-				const named = (h: (typeof all)[number]) => (all.length > 1 ? `${p.name} before ${sayMinute(h.closes_min)}` : p.name);
+				const named = (h: (typeof all)[number]) =>
+					all.length > 1 ? `${p.name} before ${sayMinute(h.closes_min)}` : p.name;
 				return all
 					.filter((h) => p.id !== lab?.id || h !== open)
-					.map((h) => ({ name: named(h), lab: h, toLab: sites.map((s) => driveBetween(s, p, entered, guess).minutes), holding_min: holdingAt(row.card, p) }));
+					.map((h) => ({
+						name: named(h),
+						lab: h,
+						toLab: sites.map((s) => driveBetween(s, p, entered, guess).minutes),
+						holding_min: holdingAt(row.card, p)
+					}));
 			}),
 			schools: SCHOOLS_h.map((h) => ({ name: `${h} h school`, holding_min: h * 60 }))
 		},
@@ -151,7 +182,8 @@ interface DayOf {
 	timeZone: string;
 }
 
-const holdingAt = (card: MethodCard, lab: Pick<Place, 'holding_h'> | null): number => Math.min(card.holding.bacteria_h, lab?.holding_h ?? Infinity) * 60;
+const holdingAt = (card: MethodCard, lab: Pick<Place, 'holding_h'> | null): number =>
+	Math.min(card.holding.bacteria_h, lab?.holding_h ?? Infinity) * 60;
 
 /** What the day of a trip to these sites is planned from: the round's own page and the season ask the same. */
 export function dayQuestion({ sites, depot, lab, entered, guess, learned, card, start, day, timeZone }: DayOf): {
@@ -163,14 +195,20 @@ export function dayQuestion({ sites, depot, lab, entered, guess, learned, card, 
 	const fromStart = sites.map((s) => driveBetween(depot, s, entered, guess));
 	const toLab = sites.map((s) => (lab ? driveBetween(s, lab, entered, guess) : { minutes: 0, isGuess: false }));
 	// bottles reach a lab late in the day: of several hours the last are planned for, and the others are offered
-	const open = (lab && !lab.closedOn.includes(dateOfDay(day)) && lab.hours.filter((h) => h.weekday === weekday(day)).at(-1)) || null;
+	const open =
+		(lab && !lab.closedOn.includes(dateOfDay(day)) && lab.hours.filter((h) => h.weekday === weekday(day)).at(-1)) ||
+		null;
 	const hasBottle = card.steps.some((s) => s.tool === 'bottle' && s.bottle.kind === 'bacteria');
 	const noon = new Date(instantAt(day, 720, timeZone));
 	const sun = suncalc.getTimes(noon, sites[0]!.latitude, sites[0]!.longitude);
-	const light = Number.isNaN(+sun.sunrise) ? DAYLONG : { from_min: minuteOfDay(+sun.sunrise, timeZone), to_min: minuteOfDay(+sun.sunset, timeZone) };
+	const light = Number.isNaN(+sun.sunrise)
+		? DAYLONG
+		: { from_min: minuteOfDay(+sun.sunrise, timeZone), to_min: minuteOfDay(+sun.sunset, timeZone) };
 	return {
 		open,
-		guesses: [...fromStart, ...toLab].filter((d) => d.isGuess).length + between.flatMap((r, i) => r.slice(i + 1)).filter((d) => d.isGuess).length,
+		guesses:
+			[...fromStart, ...toLab].filter((d) => d.isGuess).length +
+			between.flatMap((r, i) => r.slice(i + 1)).filter((d) => d.isGuess).length,
 		question: {
 			stops: sites.map((s) => ({
 				id: s.id,
@@ -178,7 +216,11 @@ export function dayQuestion({ sites, depot, lab, entered, guess, learned, card, 
 				bottle_min: hasBottle ? (learned.get(s.id)?.bottle_min ?? BOTTLE_min) : null,
 				open: windowOf(s, day)
 			})),
-			drive: { fromStart: fromStart.map((d) => d.minutes), between: between.map((r) => r.map((d) => d.minutes)), toLab: toLab.map((d) => d.minutes) },
+			drive: {
+				fromStart: fromStart.map((d) => d.minutes),
+				between: between.map((r) => r.map((d) => d.minutes)),
+				toLab: toLab.map((d) => d.minutes)
+			},
 			holding_min: holdingAt(card, lab),
 			bench_min: lab?.bench_min ?? 0,
 			lab: open ? { opens_min: open.opens_min, closes_min: open.closes_min } : null,
@@ -193,10 +235,16 @@ const DAYLONG = { from_min: 0, to_min: 1439 };
 
 /** When a visit to a site may begin on a day: by its gate's hours, by the tide, or by both. */
 function windowOf(
-	{ opens_min, closes_min, lowWaterAt, tideReach_min }: Pick<typeof site.$inferSelect, 'opens_min' | 'closes_min' | 'lowWaterAt' | 'tideReach_min'>,
+	{
+		opens_min,
+		closes_min,
+		lowWaterAt,
+		tideReach_min
+	}: Pick<typeof site.$inferSelect, 'opens_min' | 'closes_min' | 'lowWaterAt' | 'tideReach_min'>,
 	day: number
 ): RoundQuestion['stops'][number]['open'] {
-	const gate = opens_min === null && closes_min === null ? null : { from_min: opens_min ?? 0, to_min: closes_min ?? 1439 };
+	const gate =
+		opens_min === null && closes_min === null ? null : { from_min: opens_min ?? 0, to_min: closes_min ?? 1439 };
 	if (lowWaterAt === null || tideReach_min === null) return gate ?? undefined;
 	const [date = '', time = ''] = lowWaterAt.split(' ');
 	const [hours = 0, minutes = 0] = time.split(':').map(Number);
@@ -208,11 +256,14 @@ function windowOf(
 
 /** The labels of a round's bottles, its duplicates and blanks among them. */
 export function labelsOf(round: RoundDay): BottleLabel[] {
-	const at = (kind: 'duplicate' | 'blank') => round.quality.filter((q) => q.kind === kind).map((q) => round.sites.find((s) => s.id === q.siteId)?.code ?? '');
+	const at = (kind: 'duplicate' | 'blank') =>
+		round.quality.filter((q) => q.kind === kind).map((q) => round.sites.find((s) => s.id === q.siteId)?.code ?? '');
 	return roundLabels({
 		date: dateOfDay(round.day),
 		sites: round.sites.map((s) => s.code),
-		bottles: round.card.steps.flatMap((s) => (s.tool === 'bottle' ? [{ kind: s.bottle.kind, preserved: s.bottle.preserved }] : [])),
+		bottles: round.card.steps.flatMap((s) =>
+			s.tool === 'bottle' ? [{ kind: s.bottle.kind, preserved: s.bottle.preserved }] : []
+		),
 		duplicates: at('duplicate'),
 		blanks: at('blank')
 	});
@@ -232,7 +283,12 @@ export async function learnedLengths(
 	programId: string,
 	siteIds: readonly string[]
 ): Promise<Map<string, { visit_min: number; bottle_min: number | null; visits: number }>> {
-	const { rows } = await db.execute<{ site_id: string; visit_min: number; bottle_min: number | null; visits: string }>(sql`
+	const { rows } = await db.execute<{
+		site_id: string;
+		visit_min: number;
+		bottle_min: number | null;
+		visits: string;
+	}>(sql`
 		select site_id, percentile_cont(0.5) within group (order by on_site) as visit_min, percentile_cont(0.5) within group (order by bottle) as bottle_min, count(*) as visits
 		from (
 			select v.site_id, extract(epoch from (v.sheet->'leaving'->>'at')::timestamptz - v.started_at) / 60 as on_site,
@@ -245,24 +301,46 @@ export async function learnedLengths(
 	return new Map(
 		rows.map((r) => [
 			r.site_id,
-			{ visit_min: Math.round(r.visit_min), bottle_min: r.bottle_min === null ? null : Math.round(r.bottle_min), visits: Number(r.visits) }
+			{
+				visit_min: Math.round(r.visit_min),
+				bottle_min: r.bottle_min === null ? null : Math.round(r.bottle_min),
+				visits: Number(r.visits)
+			}
 		])
 	);
 }
 
 /** What the crew's entries say of a day that is under way; null before the first. */
-async function soFarOf(db: Db, programId: string, roundId: string, day: number, timeZone: string, now_ms: number): Promise<SoFar | null> {
+async function soFarOf(
+	db: Db,
+	programId: string,
+	roundId: string,
+	day: number,
+	timeZone: string,
+	now_ms: number
+): Promise<SoFar | null> {
 	const { rows } = await db.execute<{ site_id: string; started_at: Date; sheet: Sheet; is_finished: boolean }>(sql`
 		select site_id, started_at, sheet, is_finished from visit where program_id = ${programId} and round_id = ${roundId} order by started_at`);
 	if (rows.length === 0 || dayNumber(now_ms, timeZone) !== day) return null;
 	const minute = (iso: string | undefined) => (iso === undefined ? null : minuteOfDay(Date.parse(iso), timeZone));
-	const bottle = (sheet: Sheet) => minute(Object.values(sheet.bottles ?? {}).find((b) => b.kind === 'bacteria')?.filledAt);
+	const bottle = (sheet: Sheet) =>
+		minute(Object.values(sheet.bottles ?? {}).find((b) => b.kind === 'bacteria')?.filledAt);
 	const there = rows.find((r) => !r.is_finished);
 	return {
 		now_min: minuteOfDay(now_ms, timeZone),
 		done: rows
 			.filter((r) => r.is_finished)
-			.map((r) => ({ id: r.site_id, leave_min: minute(r.sheet.leaving?.at) ?? minuteOfDay(+new Date(r.started_at), timeZone), bottle_min: bottle(r.sheet) })),
-		at: there ? { id: there.site_id, begin_min: minuteOfDay(+new Date(there.started_at), timeZone), bottle_min: bottle(there.sheet) } : null
+			.map((r) => ({
+				id: r.site_id,
+				leave_min: minute(r.sheet.leaving?.at) ?? minuteOfDay(+new Date(r.started_at), timeZone),
+				bottle_min: bottle(r.sheet)
+			})),
+		at: there
+			? {
+					id: there.site_id,
+					begin_min: minuteOfDay(+new Date(there.started_at), timeZone),
+					bottle_min: bottle(there.sheet)
+				}
+			: null
 	};
 }

@@ -88,10 +88,19 @@ export async function loadSeason(
 	const places = await db.select().from(place).where(eq(place.programId, programId));
 	const allSites = await db.select().from(site).where(eq(site.programId, programId));
 	const siteOf = new Map(allSites.map((s) => [s.id, s]));
-	const entered = new Map((await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [`${d.fromId} ${d.toId}`, d.minutes]));
+	const entered = new Map(
+		(await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [
+			`${d.fromId} ${d.toId}`,
+			d.minutes
+		])
+	);
 	const learned = await learnedLengths(db, programId, [...new Set(circuits.flatMap(({ circuit: c }) => c.siteIds))]);
 	const worksOn = (c: typeof circuit.$inferSelect, siteIds: readonly string[], day: number): boolean => {
-		const [card, depot, sites] = [cardOf(c.cardId), places.find((p) => p.id === c.depotId), siteIds.flatMap((id) => siteOf.get(id) ?? [])];
+		const [card, depot, sites] = [
+			cardOf(c.cardId),
+			places.find((p) => p.id === c.depotId),
+			siteIds.flatMap((id) => siteOf.get(id) ?? [])
+		];
 		const lab = places.find((p) => p.id === c.labId) ?? null;
 		if (!card || !depot || sites.length === 0) return true;
 		const { question } = dayQuestion({
@@ -109,7 +118,8 @@ export async function loadSeason(
 		// that the lab is shut is a rule of its own
 		return question.lab === null || dayWorks(question);
 	};
-	const openToday = (siteIds: readonly string[]) => siteIds.filter((id) => !barredFrom(siteOf.get(id), today).some((b) => b.from === null || b.from <= today));
+	const openToday = (siteIds: readonly string[]) =>
+		siteIds.filter((id) => !barredFrom(siteOf.get(id), today).some((b) => b.from === null || b.from <= today));
 	const circuitOf = new Map(circuits.map(({ circuit: c }) => [c.id, c]));
 	const bottleSteps = (cardId: string) => cardOf(cardId)?.steps.filter((s) => s.tool === 'bottle').length ?? 0;
 	return {
@@ -144,7 +154,14 @@ export async function loadSeason(
 					away: p.away.map((a) => ({ from: dayOfDate(a.from), to: dayOfDate(a.to) }))
 				})),
 			labs: Object.fromEntries(
-				labs.map((l) => [l.id, { weekdays: [...new Set(l.hours.map((h) => h.weekday))], closed: l.closedOn.map(dayOfDate), bottlesADay: l.bottlesADay }])
+				labs.map((l) => [
+					l.id,
+					{
+						weekdays: [...new Set(l.hours.map((h) => h.weekday))],
+						closed: l.closedOn.map(dayOfDate),
+						bottlesADay: l.bottlesADay
+					}
+				])
 			),
 			tasks: await samplerTasksOf(db, programId, storms),
 			drying: limits,
@@ -163,16 +180,40 @@ export async function loadSeason(
 			purpose: r.purpose,
 			visited: r.visited,
 			bottles: bottlesOf(circuitOf.get(r.circuit_id), r),
-			...(isAhead(r) ? { hasNoOrder: !worksOn(circuitOf.get(r.circuit_id)!, r.site_ids, dayNumber(+new Date(r.starts_at), timeZone)) } : {}),
-			state: r.refused_because !== null ? 'refused' : r.visited.length > 0 ? 'done' : +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned'
+			...(isAhead(r)
+				? {
+						hasNoOrder: !worksOn(circuitOf.get(r.circuit_id)!, r.site_ids, dayNumber(+new Date(r.starts_at), timeZone))
+					}
+				: {}),
+			state:
+				r.refused_because !== null
+					? 'refused'
+					: r.visited.length > 0
+						? 'done'
+						: +new Date(r.starts_at) < now_ms - HALF_DAY_ms
+							? 'missed'
+							: 'planned'
 		}))
 	};
 
-	function bottlesOf(c: typeof circuit.$inferSelect | undefined, r: { site_ids: string[]; quality: readonly unknown[] }): number {
+	function bottlesOf(
+		c: typeof circuit.$inferSelect | undefined,
+		r: { site_ids: string[]; quality: readonly unknown[] }
+	): number {
 		return !c || c.labId === null ? 0 : bottleSteps(c.cardId) * (r.site_ids.length + r.quality.length);
 	}
-	function isAhead(r: { circuit_id: string; starts_at: Date; refused_because: string | null; visited: string[] }): boolean {
-		return r.refused_because === null && r.visited.length === 0 && +new Date(r.starts_at) > now_ms - HALF_DAY_ms && circuitOf.has(r.circuit_id);
+	function isAhead(r: {
+		circuit_id: string;
+		starts_at: Date;
+		refused_because: string | null;
+		visited: string[];
+	}): boolean {
+		return (
+			r.refused_because === null &&
+			r.visited.length === 0 &&
+			+new Date(r.starts_at) > now_ms - HALF_DAY_ms &&
+			circuitOf.has(r.circuit_id)
+		);
 	}
 }
 
@@ -180,7 +221,10 @@ export async function loadSeason(
 const nextOn = (day: number, of: number): number => day + ((of - weekday(day) + 7) % 7);
 
 /** What bars a site, and from when: for good, or from the day after its permission ends. */
-function barredFrom(place_: typeof site.$inferSelect | undefined, today: number): { siteId: string; site: string; why: string; from: number | null }[] {
+function barredFrom(
+	place_: typeof site.$inferSelect | undefined,
+	today: number
+): { siteId: string; site: string; why: string; from: number | null }[] {
 	if (!place_) return [];
 	const at = (why: string, from: number | null) => [{ siteId: place_.id, site: place_.name, why, from }];
 	if (place_.retiredOn !== null) return at('it is not visited any more', dayOfDate(place_.retiredOn));
@@ -196,6 +240,14 @@ async function samplerTasksOf(db: Db, programId: string, storms: readonly number
 		.from(sampler)
 		.where(and(eq(sampler.programId, programId), isNull(sampler.liftedOn)));
 	return rows.flatMap((s) =>
-		samplerTasks({ id: s.code, siteId: s.siteId, kind: s.kind === 'plate stack' ? 'plate-stack' : 'leaf-bag', out_day: dayOfDate(s.outOn) }, storms)
+		samplerTasks(
+			{
+				id: s.code,
+				siteId: s.siteId,
+				kind: s.kind === 'plate stack' ? 'plate-stack' : 'leaf-bag',
+				out_day: dayOfDate(s.outOn)
+			},
+			storms
+		)
 	);
 }

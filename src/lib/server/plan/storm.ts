@@ -13,7 +13,12 @@ const LOOK_BACK_days = 14;
 const DEMO_STORM_daysAgo = 1;
 
 /** The gauge of a program: in the demo a stand-in; else what somebody types, or none. */
-function gaugeOf(db: Db, { programId, program: { isDemo } }: Membership, kind: 'typed' | 'none', today: number): RainGauge | null {
+function gaugeOf(
+	db: Db,
+	{ programId, program: { isDemo } }: Membership,
+	kind: 'typed' | 'none',
+	today: number
+): RainGauge | null {
 	if (isDemo) return simulatedRainGauge(programId, today - DEMO_STORM_daysAgo);
 	return kind === 'typed' ? typedRainGauge(db, programId) : null;
 }
@@ -36,27 +41,46 @@ export async function rainLately(db: Db, who: Membership, now_ms: number): Promi
 /** What somebody reads off the gauge: the rain of one day. */
 export const RainRead = z.object({
 	day: z.iso.date('Say which day, such as 2026-05-14.'),
-	rain_mm: z.coerce.number({ error: 'Type the rain in mm.' }).min(0, 'Rain is 0 mm or more.').max(2000, 'More than 2000 mm in a day is not possible.')
+	rain_mm: z.coerce
+		.number({ error: 'Type the rain in mm.' })
+		.min(0, 'Rain is 0 mm or more.')
+		.max(2000, 'More than 2000 mm in a day is not possible.')
 });
 
-export async function typeRain(db: Db, who: Membership, said: z.infer<typeof RainRead>, now_ms: number): Promise<{ ok: true } | { ok: false; why: string }> {
-	if (dayOfDate(said.day) > dayNumber(now_ms, who.program.timeZone)) return { ok: false, why: 'That day has not been yet.' };
+export async function typeRain(
+	db: Db,
+	who: Membership,
+	said: z.infer<typeof RainRead>,
+	now_ms: number
+): Promise<{ ok: true } | { ok: false; why: string }> {
+	if (dayOfDate(said.day) > dayNumber(now_ms, who.program.timeZone))
+		return { ok: false, why: 'That day has not been yet.' };
 	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, who.programId));
-	if (who.program.isDemo || own?.settings.rain !== 'typed') return { ok: false, why: 'This program has no gauge that is typed in.' };
+	if (who.program.isDemo || own?.settings.rain !== 'typed')
+		return { ok: false, why: 'This program has no gauge that is typed in.' };
 	const row = { programId: who.programId, day: said.day, rain_mm: said.rain_mm, byMemberId: who.id };
 	await db
 		.insert(rainDay)
 		.values(row)
-		.onConflictDoUpdate({ target: [rainDay.programId, rainDay.day], set: { rain_mm: row.rain_mm, byMemberId: row.byMemberId } });
+		.onConflictDoUpdate({
+			target: [rainDay.programId, rainDay.day],
+			set: { rain_mm: row.rain_mm, byMemberId: row.byMemberId }
+		});
 	return { ok: true };
 }
 
 /** Where a storm round could still go after the latest storm for which there is time. */
-export function afterStorm({ storms, ...lately }: RainLately, { wire, rounds, today }: Season, minute: number): AfterStorm {
+export function afterStorm(
+	{ storms, ...lately }: RainLately,
+	{ wire, rounds, today }: Season,
+	minute: number
+): AfterStorm {
 	const within_days = Math.floor(lately.within_h / 24);
 	const storm = storms.findLast((s) => s.day + within_days >= today) ?? null;
 	if (!storm) return { ...lately, storm, offers: [] };
-	const taken = new Set(rounds.filter((r) => r.purpose === 'storm' && r.day >= storm.day && r.state !== 'refused').map((r) => r.circuitId));
+	const taken = new Set(
+		rounds.filter((r) => r.purpose === 'storm' && r.day >= storm.day && r.state !== 'refused').map((r) => r.circuitId)
+	);
 	const offers = stormOffers(new Board(factsFromWire(wire), rounds), storm, { day: today, minute }, within_days);
 	return { ...lately, storm, offers: offers.filter((o) => !taken.has(o.circuitId)) };
 }

@@ -55,6 +55,9 @@ const openingsFrom = (day: number, { hours, closed_on, time_zone }: Row): Trip['
 			? []
 			: hours
 					.filter((h) => h.weekday === weekday(d))
-					.map((h) => ({ opens_ms: instantAt(d, h.opens_min, time_zone), closes_ms: instantAt(d, h.closes_min, time_zone) }))
+					.map((h) => ({
+						opens_ms: instantAt(d, h.opens_min, time_zone),
+						closes_ms: instantAt(d, h.closes_min, time_zone)
+					}))
 					.sort((a, b) => a.opens_ms - b.opens_ms)
 	);

@@ -7,7 +7,9 @@ import { rebuildProgram } from './rebuild';
  * needed; nothing in them changes. Returns how many programs that were.
  */
 export async function bringOver(db: Db, now_ms: number): Promise<number> {
-	const { rows } = await db.execute<{ program_id: string }>(sql`select distinct program_id from result where comes_from = ''`);
+	const { rows } = await db.execute<{ program_id: string }>(
+		sql`select distinct program_id from result where comes_from = ''`
+	);
 	for (const { program_id } of rows) await rebuildProgram(db, program_id, now_ms);
 	return rows.length;
 }

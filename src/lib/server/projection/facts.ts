@@ -32,7 +32,11 @@ const LABELS_WITHIN_days = 30;
 const DAY_ms = 86_400_000;
 const HISTORY = '10 years';
 
-type EntryRow = Pick<Entry, 'id' | 'at' | 'device' | 'path' | 'op' | 'value' | 'was'> & { visit_id: string; by_member_id: string; skew_ms: string | null };
+type EntryRow = Pick<Entry, 'id' | 'at' | 'device' | 'path' | 'op' | 'value' | 'was'> & {
+	visit_id: string;
+	by_member_id: string;
+	skew_ms: string | null;
+};
 
 /** The entry that a row of the logbook keeps. */
 export const entryOf = (row: EntryRow): Entry => ({
@@ -76,7 +80,9 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 	const trips = await tripsOf(db, programId, rounds);
 	const elsewhere = await labelsElsewhere(db, programId, visits, entries);
 	// only who has a duplicate asks how far they usually lie apart
-	const duplicatesBefore = entries.some((e) => e.path.endsWith('/duplicateOf')) ? await duplicatesOf(db, programId) : {};
+	const duplicatesBefore = entries.some((e) => e.path.endsWith('/duplicateOf'))
+		? await duplicatesOf(db, programId)
+		: {};
 	const instruments = await instrumentFacts(db, programId);
 	const byVisit = new Map<string, EntryRow[]>(visits.map((v) => [v.id, []]));
 	for (const entry of entries) byVisit.get(entry.visit_id)?.push(entry);
@@ -121,7 +127,9 @@ async function labelsElsewhere(
 	visits: readonly { id: string; site_id: string; started_at: string }[],
 	entries: readonly EntryRow[]
 ): Promise<Map<string, Record<string, string>>> {
-	const labels = entries.filter((e) => e.op === 'set' && /^bottles\/[^/]+\/label$/.test(e.path) && typeof e.value === 'string');
+	const labels = entries.filter(
+		(e) => e.op === 'set' && /^bottles\/[^/]+\/label$/.test(e.path) && typeof e.value === 'string'
+	);
 	if (labels.length === 0) return new Map();
 	const times = visits.map((v) => +new Date(v.started_at));
 	const { rows } = await db.execute<{ label: string; site_id: string; name: string }>(sql`
@@ -140,7 +148,11 @@ async function labelsElsewhere(
 
 /** Instruments as they stood at an instant: with the last calibration before it. */
 export async function instrumentFacts(db: Db, programId: string): Promise<(at: Date) => Context['instruments']> {
-	const { rows } = await db.execute<{ code: string; measures: InstrumentFacts['measures']; calibrations: { parameter: string; at: string }[] }>(sql`
+	const { rows } = await db.execute<{
+		code: string;
+		measures: InstrumentFacts['measures'];
+		calibrations: { parameter: string; at: string }[];
+	}>(sql`
 		select i.code, i.measures, coalesce((
 			select json_agg(json_build_object('parameter', c.parameter, 'at', c.at) order by c.at)
 			from calibration c where c.program_id = i.program_id and c.instrument_id = i.id and c.passed
@@ -150,7 +162,13 @@ export async function instrumentFacts(db: Db, programId: string): Promise<(at: D
 		Object.fromEntries(
 			rows.map(({ code, measures, calibrations }) => [
 				code,
-				{ code, measures, calibratedAt: Object.fromEntries(calibrations.filter((c) => Date.parse(c.at) <= at.getTime()).map((c) => [c.parameter, c.at])) }
+				{
+					code,
+					measures,
+					calibratedAt: Object.fromEntries(
+						calibrations.filter((c) => Date.parse(c.at) <= at.getTime()).map((c) => [c.parameter, c.at])
+					)
+				}
 			])
 		);
 }
@@ -163,22 +181,39 @@ export async function usualBefore(
 ): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
 	if (visits.length === 0) return new Map();
 	const asked = JSON.stringify(visits.map((v) => ({ id: v.id, site_id: v.siteId, at: v.startedAt.toISOString() })));
-	const { rows } = await db.execute<{ visit_id: string; parameter: ParameterCode; low: number; high: number; visits: number }>(sql`
+	const { rows } = await db.execute<{
+		visit_id: string;
+		parameter: ParameterCode;
+		low: number;
+		high: number;
+		visits: number;
+	}>(sql`
 		select q.id as visit_id, r.parameter, min(r.value) as low, max(r.value) as high, count(*)::int as visits
 		from jsonb_to_recordset(${asked}::jsonb) as q(id uuid, site_id uuid, at timestamptz)
 		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.is_reported and r.status <> 'rejected' and not r.is_simulated
 			and r.at < q.at and r.at > q.at - ${HISTORY}::interval
 		group by q.id, r.parameter`);
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
-	for (const { visit_id, parameter, low, high, visits: n } of rows) usual.set(visit_id, { ...usual.get(visit_id), [parameter]: { low, high, visits: n } });
+	for (const { visit_id, parameter, low, high, visits: n } of rows)
+		usual.set(visit_id, { ...usual.get(visit_id), [parameter]: { low, high, visits: n } });
 	return usual;
 }
 
 /** What each site has shown so far, from the digest that every projection keeps. */
-export async function usualOfSites(db: Db, programId: string): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
-	const { rows } = await db.execute<{ site_id: string; parameter: ParameterCode; low: number; high: number; visits: number }>(sql`
+export async function usualOfSites(
+	db: Db,
+	programId: string
+): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
+	const { rows } = await db.execute<{
+		site_id: string;
+		parameter: ParameterCode;
+		low: number;
+		high: number;
+		visits: number;
+	}>(sql`
 		select site_id, parameter, low, high, visits from site_usual where program_id = ${programId}`);
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
-	for (const { site_id, parameter, low, high, visits } of rows) usual.set(site_id, { ...usual.get(site_id), [parameter]: { low, high, visits } });
+	for (const { site_id, parameter, low, high, visits } of rows)
+		usual.set(site_id, { ...usual.get(site_id), [parameter]: { low, high, visits } });
 	return usual;
 }

@@ -15,7 +15,12 @@ const SKEW_WORTH_SAYING_min = 5;
  * clocks. Nothing here is truth; it can be thrown away and made again. Results come first for all of them, since what is
  * unusual at a site is judged by its earlier results.
  */
-export async function projectVisits(db: Db, programId: string, visitIds: readonly string[], now_ms: number): Promise<void> {
+export async function projectVisits(
+	db: Db,
+	programId: string,
+	visitIds: readonly string[],
+	now_ms: number
+): Promise<void> {
 	const facts = await visitFacts(db, programId, visitIds);
 	const first = workedOut(facts, now_ms);
 	await writeResults(db, programId, first);
@@ -28,7 +33,8 @@ export async function projectVisits(db: Db, programId: string, visitIds: readonl
 	await workSiblingsAgain(db, programId, facts, now_ms);
 }
 
-const workedOut = (facts: readonly VisitFacts[], now_ms: number): Worked[] => facts.map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
+const workedOut = (facts: readonly VisitFacts[], now_ms: number): Worked[] =>
+	facts.map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
 
 /** The same with what is unusual for its site, once the results before it are known. */
 async function heldAgainstHistory(db: Db, programId: string, first: readonly Worked[]): Promise<Worked[]> {
@@ -37,14 +43,24 @@ async function heldAgainstHistory(db: Db, programId: string, first: readonly Wor
 		programId,
 		first.map((w) => w.visit)
 	);
-	return first.map(({ visit, outcome }) => ({ visit, outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) } }));
+	return first.map(({ visit, outcome }) => ({
+		visit,
+		outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) }
+	}));
 }
 
 /** The limit of every bottle of a trip counts from the first: where these visits changed which that is, the trip's other visits follow. */
-async function workSiblingsAgain(db: Db, programId: string, facts: readonly VisitFacts[], now_ms: number): Promise<void> {
+async function workSiblingsAgain(
+	db: Db,
+	programId: string,
+	facts: readonly VisitFacts[],
+	now_ms: number
+): Promise<void> {
 	const rounds = [...new Set(facts.flatMap((v) => (v.roundId === null ? [] : [v.roundId])))];
 	const after = await tripsOf(db, programId, rounds);
-	const changed = rounds.filter((id) => facts.find((v) => v.roundId === id)?.trip?.first?.filledAt_ms !== after.get(id)?.first?.filledAt_ms);
+	const changed = rounds.filter(
+		(id) => facts.find((v) => v.roundId === id)?.trip?.first?.filledAt_ms !== after.get(id)?.first?.filledAt_ms
+	);
 	if (changed.length === 0) return;
 	const { rows: all } = await db.execute<{ id: string }>(sql`
 		select id from visit where program_id = ${programId} and round_id = any(${sql.param(changed)}::uuid[])`);
@@ -79,7 +95,13 @@ export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], no
 	const context: Context = {
 		now_ms,
 		timeZone: visit.timeZone,
-		site: { code: visit.siteCode, elevation_m: visit.elevation_m, latitude: visit.latitude, wadingDepth_m: visit.wadingDepth_m, usual },
+		site: {
+			code: visit.siteCode,
+			elevation_m: visit.elevation_m,
+			latitude: visit.latitude,
+			wadingDepth_m: visit.wadingDepth_m,
+			usual
+		},
 		instruments: visit.instruments,
 		trip: visit.trip,
 		labelsElsewhere: visit.labelsElsewhere,
@@ -93,7 +115,9 @@ export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], no
 const skewFlags = ({ skew_ms }: VisitFacts): Flag[] =>
 	Object.entries(skew_ms).flatMap(([device, skew]): Flag[] => {
 		const minutes = Math.round(skew / MINUTE_ms);
-		return Math.abs(minutes) < SKEW_WORTH_SAYING_min ? [] : [{ code: 'clock-skew', path: 'opening', parameter: null, evidence: { device, minutes } }];
+		return Math.abs(minutes) < SKEW_WORTH_SAYING_min
+			? []
+			: [{ code: 'clock-skew', path: 'opening', parameter: null, evidence: { device, minutes } }];
 	});
 
 const ids = (worked: readonly Worked[]) => sql`any(${sql.param(worked.map((w) => w.visit.id))}::uuid[])`;
@@ -160,7 +184,9 @@ async function writeSheets(db: Db, programId: string, worked: readonly Worked[])
 async function writeFlags(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
 	if (worked.length === 0) return;
 	await db.execute(sql`delete from flag where program_id = ${programId} and visit_id = ${ids(worked)}`);
-	const flags = worked.flatMap(({ visit, outcome }) => outcome.flags.map((flag, number) => ({ ...flag, visit_id: visit.id, number })));
+	const flags = worked.flatMap(({ visit, outcome }) =>
+		outcome.flags.map((flag, number) => ({ ...flag, visit_id: visit.id, number }))
+	);
 	if (flags.length === 0) return;
 	await db.execute(sql`
 		insert into flag (program_id, visit_id, number, code, path, parameter, evidence)
@@ -176,13 +202,26 @@ async function writeReviews(db: Db, programId: string, worked: readonly Worked[]
 			const entry = folded.lines.get(path)?.live;
 			if (!entry || !said) return [];
 			const { verdict, reason } = said;
-			return [{ visit_id: visit.id, parameter, comes_from, entry_id: entry.id, verdict, reason, by: entry.by, at: new Date(instantOf(entry.at)) }];
+			return [
+				{
+					visit_id: visit.id,
+					parameter,
+					comes_from,
+					entry_id: entry.id,
+					verdict,
+					reason,
+					by: entry.by,
+					at: new Date(instantOf(entry.at))
+				}
+			];
 		};
 		const { reviews: older, verdicts } = folded.sheet;
 		return [
 			...Object.entries(older ?? {}).flatMap(([parameter, said]) => line(`reviews/${parameter}`, parameter, '', said)),
 			...Object.entries(verdicts ?? {}).flatMap(([parameter, all]) =>
-				Object.entries(all).flatMap(([from, said]) => line(verdictPath({ parameter: parameter as ParameterCode, from }), parameter, from, said))
+				Object.entries(all).flatMap(([from, said]) =>
+					line(verdictPath({ parameter: parameter as ParameterCode, from }), parameter, from, said)
+				)
 			)
 		];
 	});

@@ -12,7 +12,11 @@ export async function rebuildProgram(
 	now_ms: number,
 	onProgress: (done: number, all: number) => void = () => undefined
 ): Promise<number> {
-	const all = await db.select({ id: visit.id }).from(visit).where(eq(visit.programId, programId)).orderBy(asc(visit.startedAt), asc(visit.id));
+	const all = await db
+		.select({ id: visit.id })
+		.from(visit)
+		.where(eq(visit.programId, programId))
+		.orderBy(asc(visit.startedAt), asc(visit.id));
 	// twice: what is unusual at a site rests on the results of earlier visits, which the first pass makes good
 	for (let pass = 0; pass < 2; pass++)
 		for (let i = 0; i < all.length; i += AT_ONCE) {

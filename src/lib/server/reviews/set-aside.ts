@@ -15,7 +15,13 @@ export interface SetAside {
 /** Lines of a visit that were set aside: in the logbook still, but neither worked with nor sent. */
 export async function setAsideOf(db: Db, programId: string, visitId: string): Promise<SetAside[]> {
 	const rows = await db
-		.select({ entryId: entrySetAside.entryId, path: entry.path, by: entrySetAside.byMemberId, at: entrySetAside.at, reason: entrySetAside.reason })
+		.select({
+			entryId: entrySetAside.entryId,
+			path: entry.path,
+			by: entrySetAside.byMemberId,
+			at: entrySetAside.at,
+			reason: entrySetAside.reason
+		})
 		.from(entrySetAside)
 		.innerJoin(entry, and(eq(entry.programId, entrySetAside.programId), eq(entry.id, entrySetAside.entryId)))
 		.where(and(eq(entrySetAside.programId, programId), eq(entry.visitId, visitId)))
@@ -38,13 +44,20 @@ export function setAside(
 			.from(entry)
 			.where(and(eq(entry.programId, who.programId), eq(entry.visitId, visitId), eq(entry.id, said.entryId)));
 		if (!line) return { ok: false, why: 'This visit has no such line.' };
-		if (line.path === 'opening') return { ok: false, why: 'The line that opened the visit stays: without it there is no visit.' };
+		if (line.path === 'opening')
+			return { ok: false, why: 'The line that opened the visit stays: without it there is no visit.' };
 		const at = and(eq(entrySetAside.programId, who.programId), eq(entrySetAside.entryId, said.entryId));
 		if (said.reason === null) await tx.delete(entrySetAside).where(at);
 		else
 			await tx
 				.insert(entrySetAside)
-				.values({ programId: who.programId, entryId: said.entryId, at: new Date(now_ms), byMemberId: who.id, reason: said.reason })
+				.values({
+					programId: who.programId,
+					entryId: said.entryId,
+					at: new Date(now_ms),
+					byMemberId: who.id,
+					reason: said.reason
+				})
 				.onConflictDoNothing();
 		await projectVisits(tx, who.programId, [visitId], now_ms);
 		return { ok: true };

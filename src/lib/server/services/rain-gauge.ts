@@ -25,7 +25,10 @@ export function typedRainGauge(db: Db, programId: string): RainGauge {
 				.where(and(eq(rainDay.programId, programId), between(rainDay.day, dateOfDay(from), dateOfDay(to))))
 				.orderBy(asc(rainDay.day));
 			const read = new Map(rows.map((r) => [dayOfDate(r.day), r.rain_mm]));
-			return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => ({ day: from + i, rain_mm: read.get(from + i) ?? null }));
+			return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => ({
+				day: from + i,
+				rain_mm: read.get(from + i) ?? null
+			}));
 		}
 	};
 }
@@ -53,7 +56,8 @@ export function simulatedRainGauge(programId: string, stormOn: number | null = n
 function rainOn(programId: string, day: number): number | null {
 	const chance = seeded(mixed(`${programId} ${day}`));
 	if (chance.uniform() < SILENT_SHARE) return null;
-	const isStorm = mixed(`${programId} storm ${Math.floor(day / STORM_EVERY_days)}`) % STORM_EVERY_days === day % STORM_EVERY_days;
+	const isStorm =
+		mixed(`${programId} storm ${Math.floor(day / STORM_EVERY_days)}`) % STORM_EVERY_days === day % STORM_EVERY_days;
 	if (isStorm) return round(18 + 30 * chance.uniform());
 	return chance.uniform() < WET_SHARE ? round(-4.2 * Math.log(1 - chance.uniform() * 0.93)) : 0;
 }
@@ -61,4 +65,5 @@ function rainOn(programId: string, day: number): number | null {
 const round = (mm: number): number => Math.round(mm * 5) / 5; // a bucket tips at 0.2 mm
 
 /** A whole number from a text, evenly spread (FNV-1a). */
-const mixed = (text: string): number => Array.from(text).reduce((h, c) => Math.imul(h ^ c.charCodeAt(0), 16_777_619) >>> 0, 2_166_136_261);
+const mixed = (text: string): number =>
+	Array.from(text).reduce((h, c) => Math.imul(h ^ c.charCodeAt(0), 16_777_619) >>> 0, 2_166_136_261);

@@ -26,7 +26,9 @@ export async function exchange(db: Db, member: Member, request: SyncRequest, now
 		notes: [
 			...(skew_ms !== null && Math.abs(skew_ms) > SKEW_WORTH_SAYING_ms ? [sayShift(skew_ms)] : []),
 			...(member.removedAt !== null && received.accepted.length
-				? ['You no longer belong to this program. What you wrote before is kept: the coordinator takes it in or leaves it.']
+				? [
+						'You no longer belong to this program. What you wrote before is kept: the coordinator takes it in or leaves it.'
+					]
 				: [])
 		]
 	};
@@ -34,7 +36,12 @@ export async function exchange(db: Db, member: Member, request: SyncRequest, now
 
 const sayShift = (skew_ms: number): string => {
 	const minutes = Math.round(Math.abs(skew_ms) / 60_000);
-	const span = minutes < 120 ? `${minutes} min` : minutes < 2 * 1440 ? `${Math.round(minutes / 60)} h` : `${Math.round(minutes / 1440)} days`;
+	const span =
+		minutes < 120
+			? `${minutes} min`
+			: minutes < 2 * 1440
+				? `${Math.round(minutes / 60)} h`
+				: `${Math.round(minutes / 1440)} days`;
 	return `This device’s clock is ${span} ${skew_ms > 0 ? 'ahead' : 'behind'}. Times are kept as written and marked; set the clock right.`;
 };
 

@@ -10,7 +10,13 @@ export async function waitingLateLines(
 	db: Db,
 	programId: string
 ): Promise<{ memberId: string; name: string; lines: number; visits: number; received: string }[]> {
-	const { rows } = await db.execute<{ by_member_id: string; name: string; lines: string; visits: string; received: Date }>(sql`
+	const { rows } = await db.execute<{
+		by_member_id: string;
+		name: string;
+		lines: string;
+		visits: string;
+		received: Date;
+	}>(sql`
 		select l.by_member_id, m.name, count(*) as lines, count(distinct l.line->>'visitId') as visits, max(l.received_at) as received
 		from late_line l join member m on m.program_id = l.program_id and m.id = l.by_member_id
 		where l.program_id = ${programId} and l.is_taken is null group by 1, 2 order by 2`);
@@ -24,10 +30,25 @@ export async function waitingLateLines(
 }
 
 /** Takes somebody's late lines into the logbook with the rights that they had, or leaves them where they are. Says what became of them. */
-export function decideLateLines(db: Db, coordinator: Member, memberId: string, isTaken: boolean, now_ms: number): Promise<Received> {
+export function decideLateLines(
+	db: Db,
+	coordinator: Member,
+	memberId: string,
+	isTaken: boolean,
+	now_ms: number
+): Promise<Received> {
 	return db.transaction(async (tx) => {
-		const of = and(eq(lateLine.programId, coordinator.programId), eq(lateLine.byMemberId, memberId), isNull(lateLine.isTaken));
-		const waiting = await tx.select({ line: lateLine.line }).from(lateLine).where(of).orderBy(asc(lateLine.entryId)).for('update');
+		const of = and(
+			eq(lateLine.programId, coordinator.programId),
+			eq(lateLine.byMemberId, memberId),
+			isNull(lateLine.isTaken)
+		);
+		const waiting = await tx
+			.select({ line: lateLine.line })
+			.from(lateLine)
+			.where(of)
+			.orderBy(asc(lateLine.entryId))
+			.for('update');
 		const [writer] = await tx
 			.select()
 			.from(memberTable)

@@ -15,7 +15,14 @@ export async function keepAside(db: Db, who: Member, entries: readonly Entry[], 
 	const { rows } = await db.execute<{ waiting: string }>(sql`
 		select count(*) as waiting from late_line where program_id = ${who.programId} and by_member_id = ${who.id}`);
 	if (Number(rows[0]?.waiting ?? 0) + entries.length > MOST_WAITING)
-		return { accepted: [], refused: entries.map((e) => ({ id: e.id, path: e.path, why: 'so much waits for the coordinator already; ask there first' })) };
+		return {
+			accepted: [],
+			refused: entries.map((e) => ({
+				id: e.id,
+				path: e.path,
+				why: 'so much waits for the coordinator already; ask there first'
+			}))
+		};
 	const lines = entries.map((e) => ({ id: e.id, line: e }));
 	await db.execute(sql`
 		insert into late_line (program_id, entry_id, by_member_id, received_at, line)

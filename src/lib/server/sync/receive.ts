@@ -16,14 +16,22 @@ import { whyUnsound } from './sound';
  * same entry again changes nothing. The visits they belong to are worked out anew in the same transaction. What comes from
  * somebody who has left is kept beside the logbook until the coordinator has decided.
  */
-export async function receiveEntries(db: Db, member: Member, given: readonly unknown[], clock: Clock): Promise<Received> {
+export async function receiveEntries(
+	db: Db,
+	member: Member,
+	given: readonly unknown[],
+	clock: Clock
+): Promise<Received> {
 	const refused: Refusal[] = [];
 	const wellFormed = given.flatMap((one) => {
 		const entry = parse(one, member, refused, clock);
 		return entry ? [entry] : [];
 	});
 	if (wellFormed.length === 0) return { accepted: [], refused };
-	const taken = member.removedAt === null ? await takeEach(db, member, wellFormed, clock) : await keepAside(db, member, wellFormed, clock.now_ms);
+	const taken =
+		member.removedAt === null
+			? await takeEach(db, member, wellFormed, clock)
+			: await keepAside(db, member, wellFormed, clock.now_ms);
 	return { accepted: taken.accepted, refused: [...refused, ...taken.refused] };
 }
 
@@ -47,7 +55,13 @@ async function takeEach(db: Db, member: Member, entries: readonly Entry[], clock
 			log.error({ err: trouble, entry: only.id }, 'a line could not be kept');
 			return {
 				accepted: [],
-				refused: [{ id: only.id, path: only.path, why: 'the logbook cannot take this line; it has been noted, and stays on the device' }]
+				refused: [
+					{
+						id: only.id,
+						path: only.path,
+						why: 'the logbook cannot take this line; it has been noted, and stays on the device'
+					}
+				]
 			};
 		}
 		const half = Math.ceil(entries.length / 2);
@@ -79,13 +93,16 @@ function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: 
 const INVENTED = 'it comes from a stand-in for a device, and is invented: only a demo takes that';
 
 /** A figure or a place that no device gave. */
-const isSimulated = ({ op, value }: Entry): boolean => op === 'set' && typeof value === 'object' && value !== null && isFromStandIn(value);
+const isSimulated = ({ op, value }: Entry): boolean =>
+	op === 'set' && typeof value === 'object' && value !== null && isFromStandIn(value);
 
 const isDemoProgram = async (tx: Db, programId: string): Promise<boolean> =>
 	(await tx.select({ isDemo: program.isDemo }).from(program).where(eq(program.id, programId)))[0]?.isDemo ?? false;
 
 /** What can be told of a line that is not one. */
-const Named = z.object({ id: z.string().max(80).nullable().catch(null), path: z.string().max(300).nullable().catch(null) }).catch({ id: null, path: null });
+const Named = z
+	.object({ id: z.string().max(80).nullable().catch(null), path: z.string().max(300).nullable().catch(null) })
+	.catch({ id: null, path: null });
 const AHEAD_ms = 24 * 3_600_000;
 
 function parse(one: unknown, member: Member, refused: Refusal[], { now_ms, skew_ms }: Clock): Entry | null {
@@ -93,9 +110,13 @@ function parse(one: unknown, member: Member, refused: Refusal[], { now_ms, skew_
 	const unsound = whyUnsound(one);
 	if (unsound !== null) return refuse(unsound);
 	const parsed = Entry.safeParse(one);
-	if (!parsed.success) return refuse(parsed.error.issues.map((i) => (i.path.length ? `${i.path.join('.')}: ${i.message}` : i.message)).join('; '));
+	if (!parsed.success)
+		return refuse(
+			parsed.error.issues.map((i) => (i.path.length ? `${i.path.join('.')}: ${i.message}` : i.message)).join('; ')
+		);
 	const entry = parsed.data;
-	if (entry.by !== member.id) return refuse('this entry was written by someone else; it is sent when they sign in on this device');
+	if (entry.by !== member.id)
+		return refuse('this entry was written by someone else; it is sent when they sign in on this device');
 	if (member.removedAt !== null && instantOf(entry.at) > member.removedAt.getTime())
 		return refuse('you no longer belong to this program; what you wrote before that is kept');
 	const why = whyUnfit(entry);
@@ -134,7 +155,11 @@ async function visitsOf(tx: Db, member: Member, entries: readonly Entry[]): Prom
 				teamId: v.team_id,
 				openedBy: v.opened_by,
 				isNew: false,
-				opened: { siteId: v.site_id, cardVersionId: v.card_version_id, ...(v.round_id === null ? {} : { roundId: v.round_id }) }
+				opened: {
+					siteId: v.site_id,
+					cardVersionId: v.card_version_id,
+					...(v.round_id === null ? {} : { roundId: v.round_id })
+				}
 			}
 		])
 	);
@@ -168,8 +193,11 @@ async function realReferences(tx: Db, member: Member): Promise<Record<'sites' | 
 
 function whyNotAllowed(member: Member, visit: KnownVisit | undefined, entry: Entry): string | null {
 	if (!visit)
-		return entry.path === 'opening' ? 'its site, card or round is not one of this program, or the round is another team’s' : 'no such visit in this program';
-	if (!can(member, 'write-entry', { visit, path: entry.path, op: entry.op })) return `as ${member.role} you may not write here`;
+		return entry.path === 'opening'
+			? 'its site, card or round is not one of this program, or the round is another team’s'
+			: 'no such visit in this program';
+	if (!can(member, 'write-entry', { visit, path: entry.path, op: entry.op }))
+		return `as ${member.role} you may not write here`;
 	if (entry.path !== 'opening') return null;
 	if (entry.op === 'strike') return 'a visit stays the visit that it was opened as; open another';
 	const { siteId, cardVersionId, roundId } = Opening.parse(entry.value);

@@ -5,8 +5,13 @@ export const MOST_ENTRIES = 5000;
 
 /** What a device sends: what it has seen (`since`), what it has written, which photos it holds, what its clock says. */
 export const SyncRequest = z.object({
-	since: z.union([z.string().max(200), z.number()], { error: 'since is the cursor of the last answer, or null' }).nullish(),
-	entries: z.array(z.unknown(), { error: 'entries is a list' }).max(MOST_ENTRIES, `at most ${MOST_ENTRIES} entries at a time`).default([]),
+	since: z
+		.union([z.string().max(200), z.number()], { error: 'since is the cursor of the last answer, or null' })
+		.nullish(),
+	entries: z
+		.array(z.unknown(), { error: 'entries is a list' })
+		.max(MOST_ENTRIES, `at most ${MOST_ENTRIES} entries at a time`)
+		.default([]),
 	photos: z
 		.array(z.string().regex(/^[0-9a-f]{64}$/, 'a photo is named by the SHA-256 of its bytes'))
 		.max(200)

@@ -38,7 +38,11 @@ function whyBarred(place: typeof site.$inferSelect, today: string): string {
 }
 
 /** What this member's phone carries: the program as it stands, rounds near in time, and every line of open visits. */
-export async function packSatchel(db: Db, member: Membership, clock: { now_ms: number; isFixed: boolean }): Promise<Satchel> {
+export async function packSatchel(
+	db: Db,
+	member: Membership,
+	clock: { now_ms: number; isFixed: boolean }
+): Promise<Satchel> {
 	const { programId } = member;
 	const now = new Date(clock.now_ms);
 	const upTo = await tip(db, programId);
@@ -98,7 +102,12 @@ export async function packSatchel(db: Db, member: Membership, clock: { now_ms: n
 	const days = new Map<string, Satchel['rounds'][number]['day']>();
 	for (const r of rounds.filter((r) => Math.abs(+new Date(r.starts_at) - clock.now_ms) < DAY_ms)) {
 		const day = await loadRoundDay(db, member, r.id, clock.now_ms);
-		if (day) days.set(r.id, { question: day.question, lab: day.lab, midnight_ms: instantAt(day.day, 0, member.program.timeZone) });
+		if (day)
+			days.set(r.id, {
+				question: day.question,
+				lab: day.lab,
+				midnight_ms: instantAt(day.day, 0, member.program.timeZone)
+			});
 	}
 	return {
 		packedAt: now.toISOString(),

@@ -8,7 +8,8 @@ const YEARS_BACK = 3;
 export async function seenBefore(db: Db, member: Member, now_ms: number) {
 	const { programId } = member;
 	// remarks and pictures are of one's own team: what another wrote there is for those who answer for all
-	const own = readScope(member) === 'all' ? sql`` : sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
+	const own =
+		readScope(member) === 'all' ? sql`` : sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
 	const { rows: counted } = await db.execute<{ site_id: string; question: string; choices: string[] }>(sql`
 		with visits as (
 			select site_id, sheet -> 'conditions' as conditions from visit
@@ -22,15 +23,27 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 		), times as (select site_id, question, choice, count(*) as n from said group by 1, 2, 3)
 		select site_id, question, array_agg(choice order by n desc, choice) as choices from times group by 1, 2`);
 	const answers = new Map<string, Record<string, string[]>>();
-	for (const { site_id, question, choices } of counted) answers.set(site_id, { ...answers.get(site_id), [question]: choices });
+	for (const { site_id, question, choices } of counted)
+		answers.set(site_id, { ...answers.get(site_id), [question]: choices });
 
-	const { rows: left } = await db.execute<{ site_id: string; started_at: Date; reason: string | null; remarks: Record<string, string> | null }>(sql`
+	const { rows: left } = await db.execute<{
+		site_id: string;
+		started_at: Date;
+		reason: string | null;
+		remarks: Record<string, string> | null;
+	}>(sql`
 		select s.id as site_id, v.started_at, v.sheet -> 'arrival' ->> 'reason' as reason, v.sheet -> 'remarks' as remarks from site s
 		cross join lateral (
 			select started_at, sheet from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished ${own} order by started_at desc limit 1
 		) v where s.program_id = ${programId}`);
 	const last = new Map(
-		left.map((v) => [v.site_id, { at: new Date(v.started_at).toISOString(), remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean) }])
+		left.map((v) => [
+			v.site_id,
+			{
+				at: new Date(v.started_at).toISOString(),
+				remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean)
+			}
+		])
 	);
 	const { rows: pictures } = await db.execute<{ site_id: string; sha256: string }>(sql`
 		select distinct on (v.site_id) v.site_id, p.value ->> 'sha256' as sha256 from visit v cross join jsonb_each(v.sheet -> 'photos') p

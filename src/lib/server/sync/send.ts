@@ -23,7 +23,12 @@ export interface Sent {
  * and the scope it was read with: when a person changes team or role, reading starts from the beginning again. Lines that
  * were just taken from the same device are not sent back to it, and what was set aside is sent to nobody.
  */
-export async function entriesSince(db: Db, member: Member, since: string | number | null | undefined, justTaken: readonly string[] = []): Promise<Sent> {
+export async function entriesSince(
+	db: Db,
+	member: Member,
+	since: string | number | null | undefined,
+	justTaken: readonly string[] = []
+): Promise<Sent> {
 	const from = placeIn(since, member);
 	const scope = readScope(member);
 	if (scope === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
@@ -46,7 +51,9 @@ export async function entriesSince(db: Db, member: Member, since: string | numbe
 
 /** The last place of a program's logbook that everything before is visible up to. */
 export async function tip(db: Db, programId: string): Promise<number> {
-	const { rows } = await db.execute<{ last_seq: string }>(sql`select last_seq from logbook_tip where program_id = ${programId}`);
+	const { rows } = await db.execute<{ last_seq: string }>(
+		sql`select last_seq from logbook_tip where program_id = ${programId}`
+	);
 	return Number(rows[0]?.last_seq ?? 0);
 }
 

@@ -17,7 +17,10 @@ const turn = pLimit(AT_ONCE);
  * Does a job in a thread of its own when its turn comes. Without a built thread (in tests of the server alone) it is done here.
  * @throws an answer 503, in words, where too many wait or it takes longer than a minute
  */
-export async function beside<N extends JobName>(name: N, ...asked: Parameters<Jobs[N]>): Promise<Awaited<ReturnType<Jobs[N]>>> {
+export async function beside<N extends JobName>(
+	name: N,
+	...asked: Parameters<Jobs[N]>
+): Promise<Awaited<ReturnType<Jobs[N]>>> {
 	if (turn.pendingCount >= MOST_WAITING) httpError(503, 'Much is being worked out just now. Try again in a minute.');
 	const answer = await turn(() => (existsSync(THREAD) ? inThread(name, asked) : here(name, asked)));
 	if (answer === TOO_LONG) httpError(503, 'This takes too long to work out; ask for less at a time.');

@@ -19,4 +19,5 @@ export type Jobs = typeof jobs;
 export type JobName = keyof Jobs;
 
 /** Does one by its name. */
-export const doJob = (name: JobName, asked: readonly unknown[]): unknown => (jobs[name] as (...asked: readonly unknown[]) => unknown)(...asked);
+export const doJob = (name: JobName, asked: readonly unknown[]): unknown =>
+	(jobs[name] as (...asked: readonly unknown[]) => unknown)(...asked);

@@ -1,7 +1,10 @@
 import { sayDay, sayTime } from '$lib/core/interpret';
 
 /** A way into an account, in a sentence. */
-export function sayAccess({ kind, by, at }: { kind: 'link' | 'password' | 'sign-in'; by: string | null; at: string }, timeZone: string): string {
+export function sayAccess(
+	{ kind, by, at }: { kind: 'link' | 'password' | 'sign-in'; by: string | null; at: string },
+	timeZone: string
+): string {
 	const when = `${sayDay(Date.parse(at), timeZone, true)}, ${sayTime(Date.parse(at), timeZone)}`;
 	switch (kind) {
 		case 'link':

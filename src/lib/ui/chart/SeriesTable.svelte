@@ -28,12 +28,18 @@
 <div class="scroll">
 	{#if stretches.length}
 		<table>
-			<thead><tr><th>Around</th><th class="number">lowest, {unit}</th><th class="number">middle, {unit}</th><th class="number">highest, {unit}</th></tr></thead>
+			<thead
+				><tr
+					><th>Around</th><th class="number">lowest, {unit}</th><th class="number">middle, {unit}</th><th class="number"
+						>highest, {unit}</th
+					></tr
+				></thead
+			>
 			<tbody>
 				{#each stretches as s (s.at_ms)}
 					<tr
-						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{s.low.toFixed(known.decimals)}</td><td class="number"
-							>{s.middle.toFixed(known.decimals)}</td
+						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{s.low.toFixed(known.decimals)}</td><td
+							class="number">{s.middle.toFixed(known.decimals)}</td
 						><td class="number">{s.high.toFixed(known.decimals)}</td></tr
 					>
 				{/each}
@@ -42,19 +48,41 @@
 	{:else}
 		<table>
 			<thead
-				><tr><th>Day</th><th class="number">{known.name}</th><th class="number">±, or 95 % limits</th><th>found by</th><th>says</th><th>review</th></tr></thead
+				><tr
+					><th>Day</th><th class="number">{known.name}</th><th class="number">±, or 95 % limits</th><th>found by</th><th
+						>says</th
+					><th>review</th></tr
+				></thead
 			>
 			<tbody>
 				{#each points.toReversed() as p (p.visitId)}
 					<tr class:struck={p.status === 'rejected'}>
 						<td
-							>{#if mayOpen}<a href="/visits/{p.visitId}">{sayDay(p.at_ms, timeZone, true)}</a>{:else}{sayDay(p.at_ms, timeZone, true)}{/if}</td
+							>{#if mayOpen}<a href="/visits/{p.visitId}">{sayDay(p.at_ms, timeZone, true)}</a>{:else}{sayDay(
+									p.at_ms,
+									timeZone,
+									true
+								)}{/if}</td
 						>
 						<td class="number">{writeFigure(figure(p), known.decimals)}</td>
-						<td class="number">{p.lower === null ? (p.uncertainty?.toPrecision(2) ?? '') : `${p.lower.toPrecision(2)} to ${p.upper?.toPrecision(2) ?? '…'}`}</td
+						<td class="number"
+							>{p.lower === null
+								? (p.uncertainty?.toPrecision(2) ?? '')
+								: `${p.lower.toPrecision(2)} to ${p.upper?.toPrecision(2) ?? '…'}`}</td
 						>
 						<td>{wayWords[p.way]}</td>
-						<td>{threshold ? sayVerdict(verdictOn(figure(p), p.uncertainty, p.lower === null ? null : { lower: p.lower, upper: p.upper }, threshold)) : ''}</td>
+						<td
+							>{threshold
+								? sayVerdict(
+										verdictOn(
+											figure(p),
+											p.uncertainty,
+											p.lower === null ? null : { lower: p.lower, upper: p.upper },
+											threshold
+										)
+									)
+								: ''}</td
+						>
 						<td>{p.isSimulated ? 'simulated, ' : ''}{p.status === 'waiting' ? 'waits' : p.status}</td>
 					</tr>
 				{/each}

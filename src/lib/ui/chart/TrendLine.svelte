@@ -5,7 +5,10 @@
 		/** The results to look at, or where they come from when the page does not hold them all. */
 		points: () => Promise<readonly TrendPoint[]>;
 		/** Starts the work and tells how far it is. */
-		workOut: (points: readonly TrendPoint[], progress: (share: number) => void) => { trend: Promise<SiteTrend | null>; cancel: () => void };
+		workOut: (
+			points: readonly TrendPoint[],
+			progress: (share: number) => void
+		) => { trend: Promise<SiteTrend | null>; cancel: () => void };
 		unitSymbol: string;
 	}
 </script>
@@ -62,7 +65,8 @@
 		</p>
 	{:else}
 		<p role="status">
-			Working out the trend … {share > 0 ? `${Math.round(100 * share)} %` : ''} <button class="act plain" onclick={() => cancel()}>Stop</button>
+			Working out the trend … {share > 0 ? `${Math.round(100 * share)} %` : ''}
+			<button class="act plain" onclick={() => cancel()}>Stop</button>
 		</p>
 	{/if}
 	<noscript><p>The trend needs scripts.</p></noscript>

@@ -4,6 +4,14 @@ import { GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent }
 import * as echarts from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 
-echarts.use([LineChart, ScatterChart, GridComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent, SVGRenderer]);
+echarts.use([
+	LineChart,
+	ScatterChart,
+	GridComponent,
+	MarkAreaComponent,
+	MarkLineComponent,
+	TooltipComponent,
+	SVGRenderer
+]);
 
 export { echarts };

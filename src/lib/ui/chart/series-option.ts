@@ -54,16 +54,34 @@ const changesOfWay = (points: readonly ChartPoint[], colours: ChartColours) => (
 });
 
 /** A series as a drawing: results as marks in time order, non-detects as open marks at their limit, a use's bands behind. */
-export function seriesOption({ parameter, unitSymbol, threshold, points, stretches, from_ms, to_ms, colours }: SeriesChartInput) {
+export function seriesOption({
+	parameter,
+	unitSymbol,
+	threshold,
+	points,
+	stretches,
+	from_ms,
+	to_ms,
+	colours
+}: SeriesChartInput) {
 	const highest = Math.max(0, ...points.map((p) => p.value + (p.uncertainty ?? 0)), ...stretches.map((s) => s.high));
-	const lowest = Math.min(...points.map((p) => p.value - (p.uncertainty ?? 0)), ...stretches.map((s) => s.low), highest);
+	const lowest = Math.min(
+		...points.map((p) => p.value - (p.uncertainty ?? 0)),
+		...stretches.map((s) => s.low),
+		highest
+	);
 	const wide = highest > 0 && lowest > 0 && highest / lowest > 60;
 	const good = points.filter((p) => p.status !== 'rejected' && !p.isSimulated);
 	return {
 		animation: false,
 		textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable', color: colours.ink },
 		grid: { left: 58, right: 18, top: 26, bottom: 30 },
-		tooltip: { trigger: 'item', backgroundColor: colours.page, borderColor: colours.rule, textStyle: { color: colours.ink } },
+		tooltip: {
+			trigger: 'item',
+			backgroundColor: colours.page,
+			borderColor: colours.rule,
+			textStyle: { color: colours.ink }
+		},
 		xAxis: {
 			type: 'time',
 			min: from_ms,
@@ -118,7 +136,9 @@ export function seriesOption({ parameter, unitSymbol, threshold, points, stretch
 			},
 			marks(
 				'measured',
-				points.filter((p) => !p.isSimulated && p.qualifier === null && p.status !== 'rejected' && p.status !== 'waiting'),
+				points.filter(
+					(p) => !p.isSimulated && p.qualifier === null && p.status !== 'rejected' && p.status !== 'waiting'
+				),
 				'circle',
 				colours.water,
 				colours.page

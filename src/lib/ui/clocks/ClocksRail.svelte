@@ -33,7 +33,12 @@
 		return railMarksNow[i - 1]?.kind !== 'day' ? 'tomorrow' : dayWord(at_ms);
 	};
 	const startOfDay = (ms: number) => {
-		const hours = new Intl.DateTimeFormat('en-GB', { hour: 'numeric', minute: 'numeric', hourCycle: 'h23', timeZone }).formatToParts(ms);
+		const hours = new Intl.DateTimeFormat('en-GB', {
+			hour: 'numeric',
+			minute: 'numeric',
+			hourCycle: 'h23',
+			timeZone
+		}).formatToParts(ms);
 		const part = (type: string) => Number(hours.find((p) => p.type === type)?.value ?? 0);
 		return ms - (part('hour') * 60 + part('minute')) * 60_000;
 	};
@@ -43,7 +48,9 @@
 <section class="rail" aria-label="Clocks">
 	<div class="ruler" aria-hidden="true">
 		<span class="now" style:left="{at(now_ms)}%">{sayTime(now_ms, timeZone)}</span>
-		{#each railMarksNow as mark, i (mark.at_ms)}<span class="tick {mark.kind}" style:left="{100 * mark.place}%">{markWord(mark, i)}</span>{/each}
+		{#each railMarksNow as mark, i (mark.at_ms)}<span class="tick {mark.kind}" style:left="{100 * mark.place}%"
+				>{markWord(mark, i)}</span
+			>{/each}
 	</div>
 	<ul>
 		{#each lanes as lane (lane.id)}
@@ -66,13 +73,18 @@
 						<i class="last" style:left="{to}%"></i>
 					{/if}
 				</span>
-				<span class="lane-say" style:left="calc(var(--names) + (100% - var(--names)) * {Math.min(to, 82) / 100} + 8px)">{lane.say}</span>
+				<span class="lane-say" style:left="calc(var(--names) + (100% - var(--names)) * {Math.min(to, 82) / 100} + 8px)"
+					>{lane.say}</span
+				>
 			</li>
 		{/each}
 	</ul>
-	{#if lanes.length === 0}<p class="small">Nothing is running. A clock starts here when a bottle is filled or a grab falls due.</p>{/if}
+	{#if lanes.length === 0}<p class="small">
+			Nothing is running. A clock starts here when a bottle is filled or a grab falls due.
+		</p>{/if}
 	{#if more > 0}<p class="small more">and {more} more under Next</p>{/if}
-	<span class="now-line" style:left="calc(var(--names) + (100% - var(--names)) * {at(now_ms) / 100})" aria-hidden="true"></span>
+	<span class="now-line" style:left="calc(var(--names) + (100% - var(--names)) * {at(now_ms) / 100})" aria-hidden="true"
+	></span>
 </section>
 
 <style>

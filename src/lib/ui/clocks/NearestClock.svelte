@@ -24,8 +24,12 @@
 	function left(c: RunningClock): string {
 		if (c.kind === 'drying') return `${c.label}: dry on ${sayDay(c.due_ms, timeZone)}`;
 		if (c.kind === 'wait')
-			return c.due_ms > now_ms ? `${span(c.due_ms - now_ms)}, ${c.label}` : `Now: ${c.label}, ${span(Math.max(0, c.last_ms - now_ms))} left`;
-		return c.last_ms > now_ms ? `${sayDuration(c.last_ms - now_ms)} left, ${c.label}` : `${c.label}: past its last moment`;
+			return c.due_ms > now_ms
+				? `${span(c.due_ms - now_ms)}, ${c.label}`
+				: `Now: ${c.label}, ${span(Math.max(0, c.last_ms - now_ms))} left`;
+		return c.last_ms > now_ms
+			? `${sayDuration(c.last_ms - now_ms)} left, ${c.label}`
+			: `${c.label}: past its last moment`;
 	}
 	const beside = (c: RunningClock) =>
 		c.kind === 'bacteria-holding' || c.kind === 'holding'

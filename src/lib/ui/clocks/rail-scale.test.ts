@@ -9,7 +9,9 @@ it('runs forward, fine near now and coarse far away', () => {
 	const hours = [-48, -24, -1, 0, 1, 6, 24, 72, 500, 2000];
 	const places = hours.map((h) => placeOnRail(now + h * HOUR, now));
 	expect(places).toEqual([...places].sort((a, b) => a - b));
-	expect(placeOnRail(now + HOUR, now) - placeOnRail(now, now)).toBeGreaterThan(10 * (placeOnRail(now + 200 * HOUR, now) - placeOnRail(now + 199 * HOUR, now)));
+	expect(placeOnRail(now + HOUR, now) - placeOnRail(now, now)).toBeGreaterThan(
+		10 * (placeOnRail(now + 200 * HOUR, now) - placeOnRail(now + 199 * HOUR, now))
+	);
 	expect([places[0], places.at(-1)]).toEqual([0, 1]);
 });
 

@@ -18,11 +18,19 @@
 	let { base, fills, hand, newId }: Props = $props();
 
 	const all = $derived(Object.entries(fills ?? {}));
-	const runs = $derived(all.flatMap(([id, f]) => (f.time_s === undefined || f.volume_L === undefined ? [] : [{ id, time_s: f.time_s }])));
+	const runs = $derived(
+		all.flatMap(([id, f]) => (f.time_s === undefined || f.volume_L === undefined ? [] : [{ id, time_s: f.time_s }]))
+	);
 	const last_L = $derived(all.at(-1)?.[1].volume_L ?? USUAL_L);
 	let typed = $state<string | null>(null);
 	const read = $derived(readTyped(typed ?? String(last_L)));
-	const wrong = $derived('why' in read ? read.why : read.number <= 0 || read.number > 500 ? 'A bucket holds more than 0 and at most 500 L.' : '');
+	const wrong = $derived(
+		'why' in read
+			? read.why
+			: read.number <= 0 || read.number > 500
+				? 'A bucket holds more than 0 and at most 500 L.'
+				: ''
+	);
 </script>
 
 <p class="small">All of the water into the bucket. Three fills at least; at a slow trickle a smaller vessel.</p>

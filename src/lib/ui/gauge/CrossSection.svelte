@@ -32,7 +32,8 @@
 	const NEAR_px = 13;
 	const LEAST_DRAG_px = 5;
 	let dragged = $state<{ id: string; from_y: number; y: number } | null>(null);
-	const inTape = (m: number, step: number) => Number((Math.round(convert(m, 'm', units.tape) / step) * step).toFixed(2));
+	const inTape = (m: number, step: number) =>
+		Number((Math.round(convert(m, 'm', units.tape) / step) * step).toFixed(2));
 	const step = $derived(units.tape === 'm' ? 0.05 : 0.1);
 
 	const place = (event: PointerEvent | MouseEvent) => {
@@ -54,13 +55,15 @@
 		const drag = dragged;
 		dragged = null;
 		if (!drawing) return;
-		if (drag && Math.abs(drag.y - drag.from_y) >= LEAST_DRAG_px) return ondepth?.(drag.id, inTape(drawing.depthAt(drag.y), units.tape === 'm' ? 0.01 : 0.05));
+		if (drag && Math.abs(drag.y - drag.from_y) >= LEAST_DRAG_px)
+			return ondepth?.(drag.id, inTape(drawing.depthAt(drag.y), units.tape === 'm' ? 0.01 : 0.05));
 		const near = drawing.strips.reduce<{ id: string; off: number } | null>((best, s) => {
 			const off = Math.abs(s.x - at.x);
 			return off < (best?.off ?? NEAR_px) ? { id: s.id, off } : best;
 		}, null);
 		if (near) return onpick?.(near.id);
-		if (at.x > drawing.left && at.x < drawing.right && at.y > drawing.waterY) onadd?.(inTape(drawing.distanceAt(at.x), step));
+		if (at.x > drawing.left && at.x < drawing.right && at.y > drawing.waterY)
+			onadd?.(inTape(drawing.distanceAt(at.x), step));
 	}
 	const told = $derived(
 		`Cross-section of ${counted(view.verticals.length, 'vertical')}` +
@@ -72,11 +75,25 @@
 <div bind:clientWidth={width}>
 	{#if drawing}
 		<!-- a pointer's short cut to the table's rows; by keyboard the rows themselves are reached -->
-		<svg {width} {height} role="img" aria-label={told} onpointerdown={down} onpointermove={move} onpointerup={up} onpointercancel={() => (dragged = null)}>
+		<svg
+			{width}
+			{height}
+			role="img"
+			aria-label={told}
+			onpointerdown={down}
+			onpointermove={move}
+			onpointerup={up}
+			onpointercancel={() => (dragged = null)}
+		>
 			<path d={drawing.ground} class="ground" />
 			{#each strips as strip (strip.id)}
 				<g class:active={strip.id === activeId}>
-					<path d={strip.outline} class="strip" class:waiting={strip.speed === null} fill-opacity={strip.speed === null ? 1 : 0.14 + 0.72 * strip.speed} />
+					<path
+						d={strip.outline}
+						class="strip"
+						class:waiting={strip.speed === null}
+						fill-opacity={strip.speed === null ? 1 : 0.14 + 0.72 * strip.speed}
+					/>
 					<rect x={strip.x - 6} y={drawing.waterY - 4 - strip.bar} width="12" height={strip.bar} class="bar" />
 					{#if strip.labelled}
 						<text x={strip.x} y={strip.bedY + 14} text-anchor="middle" class="depth">{strip.depth}</text>
@@ -99,7 +116,8 @@
 			{#if dragged}
 				{@const strip = drawing.strips.find((s) => s.id === dragged?.id)}
 				<path d="M{(strip?.x ?? 0) - 22} {dragged.y}h44" class="drag" />
-				<text x={(strip?.x ?? 0) + 26} y={dragged.y + 4} class="depth">{inTape(drawing.depthAt(dragged.y), units.tape === 'm' ? 0.01 : 0.05)} {units.tape}</text
+				<text x={(strip?.x ?? 0) + 26} y={dragged.y + 4} class="depth"
+					>{inTape(drawing.depthAt(dragged.y), units.tape === 'm' ? 0.01 : 0.05)} {units.tape}</text
 				>
 			{/if}
 			{#if next_m !== null}
@@ -107,12 +125,13 @@
 			{/if}
 		</svg>
 		<p class="small">
-			Bars: share of the flow. Darker: faster. Below the bed: depth, {units.tape}. Along the foot: tape, {units.tape}. Depth is drawn {drawing.exaggeration.toFixed(
-				drawing.exaggeration < 3 ? 1 : 0
-			)} times larger than width.
+			Bars: share of the flow. Darker: faster. Below the bed: depth, {units.tape}. Along the foot: tape, {units.tape}.
+			Depth is drawn {drawing.exaggeration.toFixed(drawing.exaggeration < 3 ? 1 : 0)} times larger than width.
 		</p>
 	{:else}
-		<p class="empty">The section is drawn here as you type: first the edge of the water, then a distance, a depth and a velocity.</p>
+		<p class="empty">
+			The section is drawn here as you type: first the edge of the water, then a distance, a depth and a velocity.
+		</p>
 	{/if}
 </div>
 

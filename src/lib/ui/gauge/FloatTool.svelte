@@ -24,15 +24,22 @@
 
 	let { base, floats, limits, hand, newId, lengths }: Props = $props();
 
-	const runs = $derived(Object.entries(floats?.runs ?? {}).flatMap(([id, r]) => (r.time_s === undefined ? [] : [{ id, time_s: r.time_s }])));
+	const runs = $derived(
+		Object.entries(floats?.runs ?? {}).flatMap(([id, r]) => (r.time_s === undefined ? [] : [{ id, time_s: r.time_s }]))
+	);
 	const depth_m = $derived(floats?.depth_m === undefined ? null : inPlaceUnit(floats.depth_m, 'm'));
 	const byDepth = $derived(depth_m === null || depth_m <= 0 ? null : Number(floatCoefficient({ depth_m }).toFixed(2)));
 	const coefficient = $derived(floats?.coefficient ?? limitsOf(limits).floatCoefficient ?? byDepth);
 	const averaging = $derived(floats?.averaging ?? 'times');
-	const offered = $derived([...new Set([limitsOf(limits).floatCoefficient ?? byDepth ?? 0.7, 0.66, 0.7, 0.8, 0.85, 1])].sort());
+	const offered = $derived(
+		[...new Set([limitsOf(limits).floatCoefficient ?? byDepth ?? 0.7, 0.66, 0.7, 0.8, 0.85, 1])].sort()
+	);
 </script>
 
-<p class="small">A straight reach, a float that sits low in the water (an orange), let go well above the first mark. Five runs, spread over the width.</p>
+<p class="small">
+	A straight reach, a float that sits low in the water (an orange), let go well above the first mark. Five runs, spread
+	over the width.
+</p>
 <MeasureField {hand} path="{base}/floats/length_m" label="From mark to mark" placed="m" read={lengths} />
 <TimedRuns base="{base}/floats/runs" word="run" {runs} {hand} {newId} />
 <h2>Area of the section, m²</h2>
@@ -47,7 +54,11 @@
 	help={byDepth === null
 		? 'By the depth of the reach: about 0.66 where it is a foot deep, more where it is deeper.'
 		: `At this depth about ${byDepth}, give or take 0.1; a rough bed takes more off.`}
-	chips={offered.map((c) => ({ id: String(c), word: c === 1 ? 'nothing taken off' : String(c), isOn: c === coefficient }))}
+	chips={offered.map((c) => ({
+		id: String(c),
+		word: c === 1 ? 'nothing taken off' : String(c),
+		isOn: c === coefficient
+	}))}
 	ontap={(c) => hand.set(`${base}/floats/coefficient`, Number(c))}
 />
 <Chips

@@ -64,7 +64,8 @@
 		onstrike
 	}: Props = $props();
 
-	const holds = (row: string, field: string) => lines.get(`gaugings/${gaugingId}/verticals/${row}/${field}`)?.live != null;
+	const holds = (row: string, field: string) =>
+		lines.get(`gaugings/${gaugingId}/verticals/${row}/${field}`)?.live != null;
 	const isOlder = (row: string) => !isRaised && holds(row, 'velocity_m_s') && !holds(row, 'velocity06_m_s');
 	const entry = untrack(() => new FlowEntry(gaugingId, school, newId, units, ondraft, isOlder));
 	untrack(() => entry.begin(view, (row, field) => lines.get(entry.path({ row, field }))?.live != null));
@@ -83,7 +84,9 @@
 		velocity06_m_s: untrack(() => school) === 'one-point' ? 'speed' : 'at 0.6',
 		velocity08_m_s: 'at 0.8'
 	};
-	const fields = $derived(entry.fields.map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` })));
+	const fields = $derived(
+		entry.fields.map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` }))
+	);
 	const kept = (row: string, field: Field) => lines.get(entry.path({ row, field }));
 	interface Row {
 		id: string;
@@ -130,7 +133,12 @@
 				cells: fields.map(({ field, word }, i) => ({
 					field,
 					word,
-					text: isEdge && field !== 'distance_m' ? null : inRow[i]?.live ? sayAsRead(inRow[i].value as AsTyped, entry.unitOf(field)) : ''
+					text:
+						isEdge && field !== 'distance_m'
+							? null
+							: inRow[i]?.live
+								? sayAsRead(inRow[i].value as AsTyped, entry.unitOf(field))
+								: ''
 				})),
 				active: here,
 				edge: id === 'start' ? 'first edge' : id === 'end' ? 'far edge' : '',
@@ -141,7 +149,11 @@
 	});
 	const advice = $derived(sayAdvice(painted.current.view, { least, enough_percent, shareLimit_percent }, units.tape));
 	const doubts = $derived(
-		flags.filter((f) => ['below-stall-speed', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(f.code))
+		flags.filter((f) =>
+			['below-stall-speed', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(
+				f.code
+			)
+		)
 	);
 	const meter = $derived((lines.get(`gaugings/${gaugingId}/instrument`)?.value as string | undefined) ?? '');
 
@@ -171,7 +183,8 @@
 		await focusActive();
 	}
 
-	const setMeter = async (code: string) => onset(`gaugings/${gaugingId}/instrument`, code, lines.get(`gaugings/${gaugingId}/instrument`)?.live?.id ?? null);
+	const setMeter = async (code: string) =>
+		onset(`gaugings/${gaugingId}/instrument`, code, lines.get(`gaugings/${gaugingId}/instrument`)?.live?.id ?? null);
 
 	function choose(row: string, field: Field) {
 		if (entry.isActive(row, field)) return;
@@ -189,7 +202,9 @@
 		const cell = document.getElementById('flow-cell');
 		cell?.focus({ preventScroll: true });
 		const rowsBox = cell?.closest('.rows');
-		if (cell && rowsBox) rowsBox.scrollTop += cell.getBoundingClientRect().top - rowsBox.getBoundingClientRect().top - rowsBox.clientHeight / 2;
+		if (cell && rowsBox)
+			rowsBox.scrollTop +=
+				cell.getBoundingClientRect().top - rowsBox.getBoundingClientRect().top - rowsBox.clientHeight / 2;
 	}
 
 	/** A tap between two verticals puts a new one there; its depth is asked next. */
@@ -213,14 +228,18 @@
 		striking = false;
 	}
 
-	const nameOf = (row: string) => (row === 'start' ? 'First edge of the water' : row === 'end' ? 'Far edge of the water' : 'Vertical');
+	const nameOf = (row: string) =>
+		row === 'start' ? 'First edge of the water' : row === 'end' ? 'Far edge of the water' : 'Vertical';
 </script>
 
 <div class="gauge">
 	<section class="picture">
 		<p class="figures" aria-live="polite">
 			{#if view?.discharge_m3s != null}
-				<span><b class="big-figure">{significant(convert(view.discharge_m3s, 'm3_s', units.discharge), 3)}</b> {unitTable[units.discharge].symbol}</span>
+				<span
+					><b class="big-figure">{significant(convert(view.discharge_m3s, 'm3_s', units.discharge), 3)}</b>
+					{unitTable[units.discharge].symbol}</span
+				>
 				<span class="side">
 					<b>{view.expanded_percent === null ? '± not known yet' : `± ${view.expanded_percent.toFixed(0)} %`}</b>
 					<small
@@ -268,7 +287,8 @@
 			<table style:--columns={fields.length + 1}>
 				<thead>
 					<tr
-						>{#each fields as { field, word } (field)}<th class="number">{word}</th>{/each}<th class="number">share</th></tr
+						>{#each fields as { field, word } (field)}<th class="number">{word}</th>{/each}<th class="number">share</th
+						></tr
 					>
 				</thead>
 				<tbody>

@@ -42,7 +42,11 @@
 
 	async function start() {
 		onstart();
-		await hand.setAll({ [`${WAIT}/what`]: 'flume settles', [`${WAIT}/least_s`]: settle_s, [`${WAIT}/startedAt`]: stamp(hand) });
+		await hand.setAll({
+			[`${WAIT}/what`]: 'flume settles',
+			[`${WAIT}/least_s`]: settle_s,
+			[`${WAIT}/startedAt`]: stamp(hand)
+		});
 	}
 	function tap(id: string) {
 		const path = `${base}/flume/${id}`;
@@ -61,7 +65,10 @@
 		ontap={choose}
 	/>
 {:else if !isRated}
-	<p class="say ask">No flume stands on the shelf: the head is kept, and becomes a flow once the coordinator has entered its rating in the Library.</p>
+	<p class="say ask">
+		No flume stands on the shelf: the head is kept, and becomes a flow once the coordinator has entered its rating in
+		the Library.
+	</p>
 {/if}
 <Chips
 	legend="How it sits"
@@ -76,12 +83,21 @@
 {#if left_s === null}
 	<button type="button" class="act main big" onclick={start}>It is in: let it settle</button>
 {:else if left_s > 0}
-	<p class="say" role="timer" aria-label="flume settles"><b>{sayClock(Math.ceil(left_s))}</b> until the pool above has come to its level.</p>
+	<p class="say" role="timer" aria-label="flume settles">
+		<b>{sayClock(Math.ceil(left_s))}</b> until the pool above has come to its level.
+	</p>
 {:else}
 	<p class="say" role="status"><b>It has settled.</b> Read the head to the mark, at the gauge and not at the throat.</p>
 {/if}
 <div class="pair">
-	<MeasureField {hand} path="{base}/flume/head_m" label="Head" placed="m" {read} onkept={() => likely && chosen === null && choose(likely.name)} />
+	<MeasureField
+		{hand}
+		path="{base}/flume/head_m"
+		label="Head"
+		placed="m"
+		{read}
+		onkept={() => likely && chosen === null && choose(likely.name)}
+	/>
 	<MeasureField {hand} path="{base}/flume/tailDepth_m" label="Depth below the throat" placed="m" {read} />
 </div>
 <p class="small">Below must stand under half of the head: then it runs free. If it pools, clear the way below.</p>

@@ -28,7 +28,14 @@
 
 <script lang="ts">
 	import { isBySection, wasRaised, wayAsked, wayTaken } from '$lib/core/evaluate';
-	import { arithmetics, gaugingMethods, velocitySchools, arithmeticWords, gaugingWords, schoolWords } from '$lib/core/logbook';
+	import {
+		arithmetics,
+		gaugingMethods,
+		velocitySchools,
+		arithmeticWords,
+		gaugingWords,
+		schoolWords
+	} from '$lib/core/logbook';
 	import { amount, convert, significant, units as unitTable } from '$lib/core/quantity';
 	import Chips from '../sample/Chips.svelte';
 	import Doubts from '../sample/Doubts.svelte';
@@ -40,7 +47,8 @@
 	import FlowTool from './FlowTool.svelte';
 	import FlumeTool from './FlumeTool.svelte';
 
-	let { step, card, gaugings, views, flows, onretype, units, flags, meters, hand, newId, onstart, flumes }: Props = $props();
+	let { step, card, gaugings, views, flows, onretype, units, flags, meters, hand, newId, onstart, flumes }: Props =
+		$props();
 
 	let id = $state<'main' | 'repeat'>('main');
 	let isChoosing = $state(false);
@@ -62,7 +70,9 @@
 				(f.code === 'unit-slip' && f.evidence.retype !== undefined)
 		)
 	);
-	const way = $derived(method === 'verticals' ? `${schoolWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]);
+	const way = $derived(
+		method === 'verticals' ? `${schoolWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]
+	);
 
 	const choose = (field: 'method' | 'school' | 'arithmetic', value: string) => void hand.set(`${base}/${field}`, value);
 	const lengths = $derived(units.tape === 'ft' ? (['ft', 'm'] as const) : (['m', 'ft'] as const));
@@ -83,7 +93,11 @@
 				ontap={(which) => (id = which as 'main' | 'repeat')}
 			/>
 		{/if}
-		<Chips legend="Measured by" chips={gaugingMethods.map((m) => ({ id: m, word: gaugingWords[m], isOn: m === method }))} ontap={(m) => choose('method', m)} />
+		<Chips
+			legend="Measured by"
+			chips={gaugingMethods.map((m) => ({ id: m, word: gaugingWords[m], isOn: m === method }))}
+			ontap={(m) => choose('method', m)}
+		/>
 		{#if method === 'verticals'}
 			<Chips
 				legend="Velocity at each vertical"
@@ -156,7 +170,10 @@
 
 {#if !bySection && flow}
 	<p class="say" role="status">
-		<b>{significant(convert(amount(flow.figure).number, 'm3_s', units.discharge), 3)} {unitTable[units.discharge].symbol}</b>
+		<b
+			>{significant(convert(amount(flow.figure).number, 'm3_s', units.discharge), 3)}
+			{unitTable[units.discharge].symbol}</b
+		>
 		{flow.basis}.
 	</p>
 {/if}

@@ -38,9 +38,8 @@
 {#if scatter_percent !== null && byTable_percent !== null}
 	<h2>How sure, two ways</h2>
 	<p class="small">
-		By the scatter between verticals ± {Math.abs(scatter_percent).toFixed(0)} %; by the standard’s table, for so many verticals and points, ± {byTable_percent.toFixed(
-			0
-		)} %. The larger counts.
+		By the scatter between verticals ± {Math.abs(scatter_percent).toFixed(0)} %; by the standard’s table, for so many verticals
+		and points, ± {byTable_percent.toFixed(0)} %. The larger counts.
 	</p>
 {/if}
 

@@ -44,7 +44,10 @@
 		{#each runs as run, i (run.id)}
 			<li>
 				<span>{word} {i + 1}</span> <b>{run.time_s.toFixed(1)} s</b>
-				<button type="button" class="act plain" onclick={() => hand.strike(`${base}/${run.id}/time_s`, 'this run does not count')}
+				<button
+					type="button"
+					class="act plain"
+					onclick={() => hand.strike(`${base}/${run.id}/time_s`, 'this run does not count')}
 					>strike<span class="visually-hidden"> {word} {i + 1}</span></button
 				>
 			</li>
@@ -54,7 +57,9 @@
 {#if typedId !== null && !runs.some((r) => r.id === typedId)}
 	<MeasureField {hand} path="{base}/{typedId}/time_s" label="Time of a {word}, s" placed={null} />
 {:else}
-	<button type="button" class="act plain" onclick={() => ((typedId = newId()), void onrun?.(typedId))}>Type a time</button>
+	<button type="button" class="act plain" onclick={() => ((typedId = newId()), void onrun?.(typedId))}
+		>Type a time</button
+	>
 {/if}
 
 <style>

@@ -13,19 +13,34 @@ interface Wanted {
 }
 
 /** What to do next at a gauging, in two sentences: the deed, then the reason. */
-export function sayAdvice(view: GaugingView | null, { least, enough_percent, shareLimit_percent }: Wanted, tape: 'm' | 'ft' = 'm'): Advice {
+export function sayAdvice(
+	view: GaugingView | null,
+	{ least, enough_percent, shareLimit_percent }: Wanted,
+	tape: 'm' | 'ft' = 'm'
+): Advice {
 	const counted = view?.verticals.filter((v) => v.share_percent !== null) ?? [];
 	if (!view?.start && counted.length === 0)
-		return { first: 'Start at the edge of the water.', because: 'Read the tape where the water begins, then go across.' };
-	if (counted.length < 3) return { first: 'Go on across.', because: `From five verticals on you see how sure the flow is; the card asks for ${least}.` };
-	if (view && !view.end && counted.length >= least) return { first: 'Note the far edge of the water.', because: 'Without it the last strip is a guess.' };
+		return {
+			first: 'Start at the edge of the water.',
+			because: 'Read the tape where the water begins, then go across.'
+		};
+	if (counted.length < 3)
+		return {
+			first: 'Go on across.',
+			because: `From five verticals on you see how sure the flow is; the card asks for ${least}.`
+		};
+	if (view && !view.end && counted.length >= least)
+		return { first: 'Note the far edge of the water.', because: 'Without it the last strip is a guess.' };
 	const heaviest = counted.reduce((a, b) => (b.share_percent! > a.share_percent! ? b : a));
 	const now = view?.expanded_percent ?? null;
 	const scatter = view?.uncertainty?.expandedPercent ?? null;
 	const next = view?.next ?? null;
 	const isHeavy = heaviest.share_percent! > shareLimit_percent;
 	if (counted.length >= least && now !== null && now <= enough_percent && !isHeavy)
-		return { first: 'That is enough for this card.', because: `± ${now.toFixed(0)} % from ${counted.length} verticals.` };
+		return {
+			first: 'That is enough for this card.',
+			because: `± ${now.toFixed(0)} % from ${counted.length} verticals.`
+		};
 	const more = counted.length < least ? `${least - counted.length} more to reach the card’s ${least}. ` : '';
 	if (next && now !== null && scatter !== null && counted.length >= least - 2)
 		return {

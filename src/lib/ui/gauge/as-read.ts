@@ -2,7 +2,8 @@ import { convert, units, writeNumber, type AsTyped, type Unit } from '$lib/core/
 
 /** A measure of a section as it was read; with its unit where that is not the one of the column. Plain numbers are in metres. */
 export function sayAsRead(value: AsTyped, column: 'm' | 'ft' | 'm_s' | 'ft_s'): string {
-	if (typeof value === 'object') return `${writeNumber(value.value)}${value.unit === column ? '' : ` ${units[value.unit].symbol}`}`;
+	if (typeof value === 'object')
+		return `${writeNumber(value.value)}${value.unit === column ? '' : ` ${units[value.unit].symbol}`}`;
 	const placed: Unit = column === 'm' || column === 'ft' ? 'm' : 'm_s';
 	return `${writeNumber(value)}${placed === column ? '' : ` ${units[placed].symbol}`}`;
 }

@@ -14,7 +14,11 @@ const velocityFields: Record<VelocitySchool | 'sweep', readonly VelocityField[]>
 	'three-point': ['velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s'],
 	sweep: []
 };
-export const fieldsOf = (school: VelocitySchool | 'sweep'): readonly Field[] => ['distance_m', 'depth_m', ...velocityFields[school]];
+export const fieldsOf = (school: VelocitySchool | 'sweep'): readonly Field[] => [
+	'distance_m',
+	'depth_m',
+	...velocityFields[school]
+];
 const isLength = (field: Field) => field === 'distance_m' || field === 'depth_m';
 
 export interface Cell {
@@ -26,7 +30,8 @@ export interface Cell {
 /** Beyond these a figure is possible but is asked about: rarely waded, often a slip of the unit. */
 const RARE = { distance_m: 60, depth_m: 1.5, velocity: 3 };
 const WORDS = { distance_m: 'A distance of', depth_m: 'A depth of', velocity: 'A velocity of' };
-const asKind = (field: Field): keyof typeof RARE => (field === 'distance_m' || field === 'depth_m' ? field : 'velocity');
+const asKind = (field: Field): keyof typeof RARE =>
+	field === 'distance_m' || field === 'depth_m' ? field : 'velocity';
 
 /** What is being typed into a gauging: which cell, which text, and where to go after it is kept. */
 export class FlowEntry {
@@ -54,7 +59,8 @@ export class FlowEntry {
 	path({ row, field }: Cell = this.cell): string {
 		const base = `gaugings/${this.gaugingId}`;
 		if (row === 'start' || row === 'end') return `${base}/edges/${row}Distance_m`;
-		const place = this.school === 'one-point' && field === 'velocity06_m_s' && this.isOlder(row) ? 'velocity_m_s' : field;
+		const place =
+			this.school === 'one-point' && field === 'velocity06_m_s' && this.isOlder(row) ? 'velocity_m_s' : field;
 		return `${base}/verticals/${row}/${place}`;
 	}
 
@@ -85,7 +91,9 @@ export class FlowEntry {
 	/** Starts where a gauging stands: the first edge, a figure that is missing, or a new vertical. */
 	begin(view: GaugingView | null, isKept: (row: string, field: Field) => boolean): void {
 		if (!view?.start) return this.choose({ row: 'start', field: 'distance_m' });
-		const unfinished = view.verticals.find((v) => v.distance_m !== null && (v.depth_m === null || (v.velocity_m_s === null && v.depth_m > 0)));
+		const unfinished = view.verticals.find(
+			(v) => v.distance_m !== null && (v.depth_m === null || (v.velocity_m_s === null && v.depth_m > 0))
+		);
 		const missing = unfinished && this.fields.find((field) => !isKept(unfinished.id, field));
 		if (unfinished && missing) return this.choose({ row: unfinished.id, field: missing });
 		this.choose({ row: this.newId(), field: 'distance_m' });
@@ -104,9 +112,14 @@ export class FlowEntry {
 		const figure = isAsPlaced ? typed.number : { value: typed.number, unit };
 		const why = whyRefused(this.path(), figure);
 		if (why !== null) return this.#say(`${why.charAt(0).toUpperCase()}${why.slice(1)}.`);
-		if (Math.abs(inPlaceUnit(figure, isLength(field) ? 'm' : 'm_s')) > RARE[asKind(field)] && this.#asked !== this.text) {
+		if (
+			Math.abs(inPlaceUnit(figure, isLength(field) ? 'm' : 'm_s')) > RARE[asKind(field)] &&
+			this.#asked !== this.text
+		) {
 			this.#asked = this.text;
-			return this.#say(`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, keep it again.`);
+			return this.#say(
+				`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, keep it again.`
+			);
 		}
 		return figure;
 	}

@@ -10,7 +10,13 @@ const wanted = { least: 4, enough_percent: 8, shareLimit_percent: 30 };
 const view = (n: number, more: Partial<GaugingView> = {}): GaugingView => ({
 	id: 'main',
 	arithmetic: 'mid-section',
-	verticals: Array.from({ length: n }, (_, i) => ({ id: `v${i}`, distance_m: i + 1, depth_m: 0.3, velocity_m_s: 0.4, share_percent: 100 / n })),
+	verticals: Array.from({ length: n }, (_, i) => ({
+		id: `v${i}`,
+		distance_m: i + 1,
+		depth_m: 0.3,
+		velocity_m_s: 0.4,
+		share_percent: 100 / n
+	})),
 	start: { distance_m: 0, depth_m: 0 },
 	end: { distance_m: n + 1, depth_m: 0 },
 	provisional: false,
@@ -60,7 +66,11 @@ describe('the drawing of a section', () => {
 	});
 
 	it('draws what is only half typed, and nothing where there is nothing', () => {
-		const half = view(2, { start: null, end: null, verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] });
+		const half = view(2, {
+			start: null,
+			end: null,
+			verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }]
+		});
 		expect(drawSection(half, 340, 200)?.strips[0]?.speed).toBeNull();
 		expect(JSON.stringify(drawSection(half, 340, 200))).not.toMatch(/NaN/);
 		expect(drawSection(view(0), 340, 200)).toBeNull();
@@ -105,7 +115,9 @@ describe('typing a section', () => {
 			typing.advance();
 			return typing.path();
 		});
-		expect(path).toEqual(['distance_m', 'depth_m', 'velocity06_m_s', 'distance_m'].map((field) => `gaugings/main/verticals/new/${field}`));
+		expect(path).toEqual(
+			['distance_m', 'depth_m', 'velocity06_m_s', 'distance_m'].map((field) => `gaugings/main/verticals/new/${field}`)
+		);
 	});
 
 	it.each([
@@ -125,7 +137,9 @@ describe('typing a section', () => {
 
 	it('asks for the point that a vertical still lacks', () => {
 		const typing = entry(metric, 'two-point');
-		const half = view(2, { verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }] });
+		const half = view(2, {
+			verticals: [{ id: 'a', distance_m: 1, depth_m: 0.3, velocity_m_s: null, share_percent: null }]
+		});
 		typing.begin(half, (_, field) => field !== 'velocity08_m_s');
 		expect(typing.path()).toBe('gaugings/main/verticals/a/velocity08_m_s');
 	});
@@ -152,7 +166,9 @@ describe('typing a section', () => {
 	});
 
 	it('asks in feet where the card does, keeps the figure as it was read, and judges it in its own unit', () => {
-		const steps = streamVisit.steps.map((s) => (s.tool === 'flow' ? { ...s, tapeUnit: 'ft' as const, velocityUnit: 'ft_s' as const } : s));
+		const steps = streamVisit.steps.map((s) =>
+			s.tool === 'flow' ? { ...s, tapeUnit: 'ft' as const, velocityUnit: 'ft_s' as const } : s
+		);
 		expect(sectionUnits({ steps, shown: { discharge: 'ft3_s' } })).toEqual(feet);
 		const typing = entry(feet);
 		typing.choose({ row: 'v1', field: 'depth_m' });
@@ -167,12 +183,12 @@ describe('typing a section', () => {
 	});
 
 	it('shows a figure as read, and says its unit where the column has another', () => {
-		expect([sayAsRead({ value: 1.5, unit: 'ft' }, 'ft'), sayAsRead({ value: 1.5, unit: 'ft' }, 'm'), sayAsRead(0.4, 'm'), sayAsRead(0.4, 'ft_s')]).toEqual([
-			'1.5',
-			'1.5 ft',
-			'0.4',
-			'0.4 m/s'
-		]);
+		expect([
+			sayAsRead({ value: 1.5, unit: 'ft' }, 'ft'),
+			sayAsRead({ value: 1.5, unit: 'ft' }, 'm'),
+			sayAsRead(0.4, 'm'),
+			sayAsRead(0.4, 'ft_s')
+		]).toEqual(['1.5', '1.5 ft', '0.4', '0.4 m/s']);
 		expect([inColumn(0.3048, 'ft'), inColumn(0.3048, 'm'), inColumn(-0.3048, 'ft_s')]).toEqual(['1', '0.305', '−1']);
 		const advice = sayAdvice(view(5), wanted, 'ft');
 		expect(advice.first).toBe('Best next: a vertical at 4.921 ft.');

@@ -41,13 +41,22 @@ export interface SectionDrawing {
 const LABEL_WIDTH = 34;
 const BAR_SPACE = 46;
 
-export function drawSection(view: GaugingView, width: number, height: number, tape: 'm' | 'ft' = 'm'): SectionDrawing | null {
-	const placed = view.verticals.filter((v): v is typeof v & { distance_m: number } => v.distance_m !== null && v.depth_m !== null);
+export function drawSection(
+	view: GaugingView,
+	width: number,
+	height: number,
+	tape: 'm' | 'ft' = 'm'
+): SectionDrawing | null {
+	const placed = view.verticals.filter(
+		(v): v is typeof v & { distance_m: number } => v.distance_m !== null && v.depth_m !== null
+	);
 	if (placed.length === 0) return null;
 	const step = placed.length > 1 ? (placed.at(-1)!.distance_m - placed[0]!.distance_m) / (placed.length - 1) : 0.5;
 	const start = view.start ?? { distance_m: placed[0]!.distance_m - step, depth_m: 0 };
 	const end = view.end ?? { distance_m: placed.at(-1)!.distance_m + step, depth_m: 0 };
-	const points = [start, ...placed.map((v) => ({ distance_m: v.distance_m, depth_m: v.depth_m! })), end].sort((a, b) => a.distance_m - b.distance_m);
+	const points = [start, ...placed.map((v) => ({ distance_m: v.distance_m, depth_m: v.depth_m! })), end].sort(
+		(a, b) => a.distance_m - b.distance_m
+	);
 	const from = points[0]!.distance_m;
 	const to = points.at(-1)!.distance_m;
 	const deepest = Math.max(0.1, ...points.map((p) => p.depth_m));
@@ -109,6 +118,7 @@ function tapeMarks(from: number, to: number, X: (mark: number) => number, width:
 	const most = Math.max(2, Math.floor(width / 70));
 	const step = [0.2, 0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => (to - from) / s <= most) ?? 200;
 	const marks: SectionDrawing['ticks'] = [];
-	for (let mark = Math.ceil(from / step) * step; mark <= to + 1e-9; mark += step) marks.push({ x: X(mark), text: String(Number(mark.toFixed(1))) });
+	for (let mark = Math.ceil(from / step) * step; mark <= to + 1e-9; mark += step)
+		marks.push({ x: X(mark), text: String(Number(mark.toFixed(1))) });
 	return marks;
 }

@@ -23,7 +23,9 @@
 			<Dialog.Title class="keys-title">Keys</Dialog.Title>
 			<table>
 				<tbody>
-					{#each [...tabs, ...others] as { word, key } (key)}<tr><td>{word}</td><td class="number"><kbd>{key}</kbd></td></tr>{/each}
+					{#each [...tabs, ...others] as { word, key } (key)}<tr
+							><td>{word}</td><td class="number"><kbd>{key}</kbd></td></tr
+						>{/each}
 				</tbody>
 			</table>
 			<Dialog.CloseTrigger class="act">Close</Dialog.CloseTrigger>

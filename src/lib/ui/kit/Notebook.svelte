@@ -22,7 +22,8 @@
 	let { tabs, path, person, children }: Props = $props();
 
 	let helpOpen = $state(false);
-	const isOpen = (tab: Tab) => path === tab.href || path.startsWith(`${tab.href}/`) || (tab.href === '/review' && path.startsWith('/visits/'));
+	const isOpen = (tab: Tab) =>
+		path === tab.href || path.startsWith(`${tab.href}/`) || (tab.href === '/review' && path.startsWith('/visits/'));
 
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -39,7 +40,9 @@
 <nav class="tabs" aria-label="Parts of the notebook">
 	<b>Keen<br />Riffle</b>
 	{#each tabs as tab (tab.href)}
-		<a href={tab.href} aria-current={isOpen(tab) ? 'page' : undefined} aria-keyshortcuts={tab.key}>{tab.word}<kbd aria-hidden="true">{tab.key}</kbd></a>
+		<a href={tab.href} aria-current={isOpen(tab) ? 'page' : undefined} aria-keyshortcuts={tab.key}
+			>{tab.word}<kbd aria-hidden="true">{tab.key}</kbd></a
+		>
 	{/each}
 	<div class="foot">
 		<ModeChoice />

@@ -1,6 +1,12 @@
 <script module lang="ts">
 	export interface Props {
-		lines: { id: string; at: string; by: string; isNew: boolean; changes: { label: string; from: string; to: string }[] }[];
+		lines: {
+			id: string;
+			at: string;
+			by: string;
+			isNew: boolean;
+			changes: { label: string; from: string; to: string }[];
+		}[];
 	}
 </script>
 

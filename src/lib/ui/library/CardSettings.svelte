@@ -20,7 +20,8 @@
 	const groups = $derived([...new Set(settings.map((s) => s.group))]);
 	const changed = $derived(settings.filter((s) => texts[s.path] !== s.text));
 	const whyAt = (path: string) => why.find((w) => w.path === path)?.why;
-	const isOpen = (group: string) => !['Limits'].includes(group) || settings.some((s) => s.group === group && whyAt(s.path));
+	const isOpen = (group: string) =>
+		!['Limits'].includes(group) || settings.some((s) => s.group === group && whyAt(s.path));
 </script>
 
 <form
@@ -73,7 +74,9 @@
 							/>
 						{/if}
 						{#if texts[setting.path] !== setting.text}<small
-								>was <s class="struck">{setting.options?.find((o) => o.code === setting.text)?.word ?? (setting.text || 'nothing')}</s></small
+								>was <s class="struck"
+									>{setting.options?.find((o) => o.code === setting.text)?.word ?? (setting.text || 'nothing')}</s
+								></small
 							>{/if}
 						{#if said}<p class="why">{said}</p>{/if}
 					</div>
@@ -85,7 +88,9 @@
 		<div class="end">
 			<button class="act main" disabled={changed.length === 0}>Keep as version {version + 1}</button>
 			<p class="small" role="status">
-				{changed.length === 0 ? 'Nothing is changed.' : `${changed.length} ${changed.length === 1 ? 'setting is' : 'settings are'} changed.`}
+				{changed.length === 0
+					? 'Nothing is changed.'
+					: `${changed.length} ${changed.length === 1 ? 'setting is' : 'settings are'} changed.`}
 			</p>
 		</div>
 	{/if}

@@ -20,24 +20,38 @@
 
 <div class="choose">
 	<label
-		><span class="small">This one</span><select class="input-line" value={a} onchange={(e) => oncompare('a', e.currentTarget.value)}
+		><span class="small">This one</span><select
+			class="input-line"
+			value={a}
+			onchange={(e) => oncompare('a', e.currentTarget.value)}
 			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
 		></label
 	>
 	<label
-		><span class="small">beside</span><select class="input-line" value={b} onchange={(e) => oncompare('b', e.currentTarget.value)}
+		><span class="small">beside</span><select
+			class="input-line"
+			value={b}
+			onchange={(e) => oncompare('b', e.currentTarget.value)}
 			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
 		></label
 	>
 	<label class="tick"><input type="checkbox" bind:checked={all} /> also what is the same</label>
 </div>
-<p role="status" class="small">{differ === 0 ? 'They are the same in every setting.' : `They differ in ${differ} of ${differences.length} settings.`}</p>
+<p role="status" class="small">
+	{differ === 0 ? 'They are the same in every setting.' : `They differ in ${differ} of ${differences.length} settings.`}
+</p>
 {#if shown.length}
 	<!-- by keyboard a wide table is scrolled from here -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" tabindex="0" role="region" aria-label="Settings side by side">
 		<table>
-			<thead><tr><th>Where</th><th>Setting</th><th>{sides.find((s) => s.key === a)?.title}</th><th>{sides.find((s) => s.key === b)?.title}</th></tr></thead>
+			<thead
+				><tr
+					><th>Where</th><th>Setting</th><th>{sides.find((s) => s.key === a)?.title}</th><th
+						>{sides.find((s) => s.key === b)?.title}</th
+					></tr
+				></thead
+			>
 			<tbody>
 				{#each shown as d, i (d.path)}
 					<tr class:differs={d.a !== d.b}>

@@ -19,11 +19,16 @@
 	});
 	const count = (verdict: ImportLine['verdict']) => lines.filter((l) => l.verdict === verdict).length;
 	// what is refused is what needs a person
-	const ordered = $derived([...lines].sort((a, b) => Number(b.verdict === 'refused') - Number(a.verdict === 'refused') || a.line - b.line).slice(0, SHOWN));
+	const ordered = $derived(
+		[...lines]
+			.sort((a, b) => Number(b.verdict === 'refused') - Number(a.verdict === 'refused') || a.line - b.line)
+			.slice(0, SHOWN)
+	);
 </script>
 
 <p class="sum">
-	{#each ['new', 'changed', 'same', 'refused'] as const as verdict (verdict)}{#if count(verdict)}<b>{count(verdict)}</b> {words[verdict]} &nbsp;{/if}{/each}
+	{#each ['new', 'changed', 'same', 'refused'] as const as verdict (verdict)}{#if count(verdict)}<b>{count(verdict)}</b>
+			{words[verdict]} &nbsp;{/if}{/each}
 </p>
 <table>
 	<thead><tr><th class="number">Row</th><th>Which</th><th></th><th>What, or why not</th></tr></thead>

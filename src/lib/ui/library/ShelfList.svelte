@@ -23,7 +23,9 @@
 	let searchBox = $state<HTMLInputElement>();
 	let table = $state<HTMLTableElement>();
 
-	const shown = $derived(shelfOrder(rows, { search, filter: kind.filter ? { field: kind.filter, text: filterText } : null, sort, withEnded }));
+	const shown = $derived(
+		shelfOrder(rows, { search, filter: kind.filter ? { field: kind.filter, text: filterText } : null, sort, withEnded })
+	);
 	const choices = $derived(kind.filter ? textsOf(rows, kind.filter) : []);
 	const hasEnded = $derived(rows.some((r) => r.endedOn !== null));
 	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
@@ -71,18 +73,25 @@
 				</select>
 			</label>
 		{/if}
-		{#if hasEnded}<label class="tick"><input type="checkbox" bind:checked={withEnded} /> with those no longer in use</label>{/if}
-		<p class="small" role="status">{shown.length === rows.length ? `all ${rows.length}` : `${shown.length} of ${rows.length}`}</p>
+		{#if hasEnded}<label class="tick"
+				><input type="checkbox" bind:checked={withEnded} /> with those no longer in use</label
+			>{/if}
+		<p class="small" role="status">
+			{shown.length === rows.length ? `all ${rows.length}` : `${shown.length} of ${rows.length}`}
+		</p>
 	</div>
 	<div class="scroll">
 		<table bind:this={table}>
 			<thead>
 				<tr>
 					{#each kind.columns as field (field)}
-						<th class:number={isNumber(field)} aria-sort={sort.field === field ? (sort.descending ? 'descending' : 'ascending') : undefined}>
+						<th
+							class:number={isNumber(field)}
+							aria-sort={sort.field === field ? (sort.descending ? 'descending' : 'ascending') : undefined}
+						>
 							<button type="button" onclick={() => sortBy(field)}
-								>{kind.fields[field]?.label}{isNumber(field) ? `, ${kind.fields[field]?.unit ?? ''}` : ''}<span aria-hidden="true"
-									>{sort.field === field ? (sort.descending ? ' ↓' : ' ↑') : ''}</span
+								>{kind.fields[field]?.label}{isNumber(field) ? `, ${kind.fields[field]?.unit ?? ''}` : ''}<span
+									aria-hidden="true">{sort.field === field ? (sort.descending ? ' ↓' : ' ↑') : ''}</span
 								></button
 							>
 						</th>
@@ -95,7 +104,8 @@
 					<tr class:ended={row.endedOn !== null}>
 						{#each kind.columns as field, i (field)}
 							<td class:number={isNumber(field)}>
-								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a>{:else}{row.texts[field]}{/if}
+								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a
+									>{:else}{row.texts[field]}{/if}
 								{#if i === 0 && row.endedOn}<br /><small>until {row.endedOn}</small>{/if}
 							</td>
 						{/each}
@@ -104,7 +114,11 @@
 				{:else}
 					<tr
 						><td colspan={kind.columns.length + 1}
-							>Nothing here has these words. <button type="button" class="again" onclick={() => ((search = ''), (filterText = ''))}>Show all</button></td
+							>Nothing here has these words. <button
+								type="button"
+								class="again"
+								onclick={() => ((search = ''), (filterText = ''))}>Show all</button
+							></td
 						></tr
 					>
 				{/each}
@@ -114,9 +128,9 @@
 {:else}
 	<div class="empty">
 		<p>{kind.about}</p>
-		{#if mayKeep}<p>There is none yet. Add the first by hand, or bring in a file that has a heading for each field.</p>{:else}<p>
-				There is none yet. A coordinator adds them.
-			</p>{/if}
+		{#if mayKeep}<p>
+				There is none yet. Add the first by hand, or bring in a file that has a heading for each field.
+			</p>{:else}<p>There is none yet. A coordinator adds them.</p>{/if}
 		<ul>
 			{#each Object.values(kind.fields) as field (field.label)}
 				<li><b>{field.label}</b>{field.unit ? `, ${field.unit}` : ''}{field.isRequired ? '' : ' (may be left out)'}</li>

@@ -54,7 +54,9 @@
 	function optionsOf(field: Field<unknown>): string[] {
 		if (field.options) return [...field.options];
 		return (field.refers ?? [])
-			.flatMap((k) => library[k].filter((row) => !kindNamed(k)?.endedOn?.(row)).map((row) => lookup.nameOf([k], row.id)))
+			.flatMap((k) =>
+				library[k].filter((row) => !kindNamed(k)?.endedOn?.(row)).map((row) => lookup.nameOf([k], row.id))
+			)
 			.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
 	}
 
@@ -96,14 +98,23 @@
 	}}
 >
 	{#if held}<p class="say ask held">
-			What you typed here before is still here, not kept. <button type="button" class="act plain" onclick={startOver}>Start over</button>
+			What you typed here before is still here, not kept. <button type="button" class="act plain" onclick={startOver}
+				>Start over</button
+			>
 		</p>{/if}
 	<div class="fields">
 		{#each Object.entries(kind.fields) as [name, field] (name)}
 			{@const why = whyAt(name)}
 			{@const doubt = draft.doubtAt(name)}
-			{@const described = [field.help ? `${name}-help` : '', why ? `${name}-why` : '', doubt ? `${name}-doubt` : ''].filter(Boolean).join(' ') || undefined}
-			<div class="field" class:wide={field.control === 'lines' || field.control === 'several'} class:wrong={why !== null}>
+			{@const described =
+				[field.help ? `${name}-help` : '', why ? `${name}-why` : '', doubt ? `${name}-doubt` : '']
+					.filter(Boolean)
+					.join(' ') || undefined}
+			<div
+				class="field"
+				class:wide={field.control === 'lines' || field.control === 'several'}
+				class:wrong={why !== null}
+			>
 				{#if field.control === 'several'}
 					<fieldset aria-describedby={described}>
 						<legend
@@ -128,7 +139,9 @@
 					</fieldset>
 				{:else}
 					<label for={name}
-						>{field.label}{#if field.unit}<small>, {field.unit}</small>{/if}{#if !field.isRequired}<small>&ensp;may be left out</small>{/if}</label
+						>{field.label}{#if field.unit}<small>, {field.unit}</small>{/if}{#if !field.isRequired}<small
+								>&ensp;may be left out</small
+							>{/if}</label
 					>
 					{#if field.control === 'one'}
 						<select

@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { shelfOrder, textsOf, type ShelfRow } from './shelf-order';
 
-const row = (id: string, texts: Record<string, string>, endedOn: string | null = null): ShelfRow => ({ id, name: id, texts, endedOn, doubts: [] });
+const row = (id: string, texts: Record<string, string>, endedOn: string | null = null): ShelfRow => ({
+	id,
+	name: id,
+	texts,
+	endedOn,
+	doubts: []
+});
 const rows = [
 	row('a', { code: 'KE10', stream: 'Kell', km: '' }),
 	row('b', { code: 'KE2', stream: 'Kell', km: '3.5' }),

@@ -1,4 +1,13 @@
-import { lookupIn, objectionsTo, readRow, withRow, type Kind, type Library, type Objection, type Texts } from '$lib/core/library';
+import {
+	lookupIn,
+	objectionsTo,
+	readRow,
+	withRow,
+	type Kind,
+	type Library,
+	type Objection,
+	type Texts
+} from '$lib/core/library';
 
 /** What is being typed into one thing of the library, and what is to be said about it. */
 export class ThingDraft {
@@ -19,10 +28,14 @@ export class ThingDraft {
 	}
 
 	#read = $derived.by(() => readRow(this.kind, this.id ?? 'new', this.texts, this.#lookup));
-	#between: Objection[] = $derived.by(() => (this.#read.objections.length ? [] : objectionsTo(this.kind, this.#read.row, this.library, this.today)));
+	#between: Objection[] = $derived.by(() =>
+		this.#read.objections.length ? [] : objectionsTo(this.kind, this.#read.row, this.library, this.today)
+	);
 	objections: Objection[] = $derived.by(() => [...this.#read.objections, ...this.#between]);
 	doubts: Objection[] = $derived.by(() =>
-		this.objections.length ? [] : (this.kind.doubts?.(this.#read.row, withRow(this.library, this.kind, this.#read.row), this.today) ?? [])
+		this.objections.length
+			? []
+			: (this.kind.doubts?.(this.#read.row, withRow(this.library, this.kind, this.#read.row), this.today) ?? [])
 	);
 
 	type(field: string, text: string): void {

@@ -24,14 +24,19 @@
 
 	const most = $derived(Math.max(weather.least_mm, ...weather.rain.map((r) => r.rain_mm ?? 0)));
 	const when = (day: number) => (day === today ? 'today' : day === today + 1 ? 'tomorrow' : sayPlanDay(day));
-	const said = $derived(weather.rain.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${r.rain_mm} mm`}`).join(', '));
+	const said = $derived(
+		weather.rain
+			.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${r.rain_mm} mm`}`)
+			.join(', ')
+	);
 </script>
 
 <section aria-labelledby="rain">
 	<h2 id="rain" class="ruled">Rain</h2>
 	{#if !weather.gauge}
 		<p class="small">
-			This program has no rain gauge: nothing is offered after a storm. Where somebody reads one, say so in <a href="/library/program">the program’s settings</a
+			This program has no rain gauge: nothing is offered after a storm. Where somebody reads one, say so in <a
+				href="/library/program">the program’s settings</a
 			>.
 		</p>
 	{:else}
@@ -45,7 +50,10 @@
 			{/each}
 			<span style:bottom="{(100 * weather.least_mm) / most}%"></span>
 		</div>
-		<p class="small">{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {weather.least_mm} mm in a day. Hatched: it said nothing.</p>
+		<p class="small">
+			{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {weather.least_mm} mm in a day. Hatched:
+			it said nothing.
+		</p>
 	{/if}
 	{#if isTyped && mayPlan}
 		<form method="POST" action="?/rain" class="read" use:enhance>
@@ -57,13 +65,17 @@
 	{/if}
 	{#if weather.storm}
 		<p>
-			<b>{weather.storm.rain_mm.toFixed(0)} mm until {sayPlanDay(weather.storm.day)}.</b> A storm round goes within {weather.within_h} h; the spacing of grabs does
-			not hold for it. Look at the water from the bank first.
+			<b>{weather.storm.rain_mm.toFixed(0)} mm until {sayPlanDay(weather.storm.day)}.</b> A storm round goes within {weather.within_h}
+			h; the spacing of grabs does not hold for it. Look at the water from the bank first.
 		</p>
 		{#each weather.offers as offer (offer.circuitId)}
 			<p class="offer">
 				{#if offer.go}
-					<span><b>{circuitName(offer.circuitId)}</b> could go {when(offer.go.day)}, with {offer.go.crew.map(nameOf).join(' and ')}.</span>
+					<span
+						><b>{circuitName(offer.circuitId)}</b> could go {when(offer.go.day)}, with {offer.go.crew
+							.map(nameOf)
+							.join(' and ')}.</span
+					>
 					{#if mayPlan}<button
 							class="act"
 							type="button"
@@ -75,14 +87,16 @@
 				{:else}
 					<span
 						><b>{circuitName(offer.circuitId)}</b> cannot go.
-						{#each offer.against as { day, why } (day)}{`${sayPlanDay(day)}: ${why.map((w) => sayBreach(w, nameOf)).join(' ')} `}{:else}The time for it is over.{/each}</span
+						{#each offer.against as { day, why } (day)}{`${sayPlanDay(day)}: ${why.map((w) => sayBreach(w, nameOf)).join(' ')} `}{:else}The
+							time for it is over.{/each}</span
 					>
 				{/if}
 			</p>
 		{:else}<p>Every circuit has its storm round.</p>{/each}
 	{:else if weather.gauge}
 		<p>
-			{#if weather.rain.every((r) => r.rain_mm === null)}Nothing was read at the gauge: whether there was a storm is not known.{:else}No storm in the last {weather.within_h}
+			{#if weather.rain.every((r) => r.rain_mm === null)}Nothing was read at the gauge: whether there was a storm is not
+				known.{:else}No storm in the last {weather.within_h}
 				h, as far as it was read.{/if}
 		</p>
 	{/if}

@@ -16,8 +16,17 @@
 		<summary>Calendar feed</summary>
 		<div class="panel">
 			{#if address}
-				<p>Add this address to your own calendar: it follows the plan. Whoever has it can read the rounds, and nothing else.</p>
-				<input class="input-line" readonly value={address} aria-label="Address of the calendar feed" onfocus={(e) => e.currentTarget.select()} />
+				<p>
+					Add this address to your own calendar: it follows the plan. Whoever has it can read the rounds, and nothing
+					else.
+				</p>
+				<input
+					class="input-line"
+					readonly
+					value={address}
+					aria-label="Address of the calendar feed"
+					onfocus={(e) => e.currentTarget.select()}
+				/>
 			{:else}
 				<p>A feed is an address that calendars follow: a round that is moved here moves there.</p>
 			{/if}

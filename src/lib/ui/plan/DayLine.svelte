@@ -29,9 +29,13 @@
 	const bottles = $derived(plan.stops.filter((s) => s.bottle_min !== null));
 	const deadline = $derived(plan.firstBottle_min === null ? null : plan.firstBottle_min + question.holding_min);
 	const first_min = $derived(Math.floor((Math.min(plan.start_min, now_min ?? Infinity) - 10) / 60) * 60);
-	const last_min = $derived(Math.ceil(Math.max(plan.end_min + 30, question.lab?.closes_min ?? 0, deadline ?? 0) / 60) * 60 + 20);
+	const last_min = $derived(
+		Math.ceil(Math.max(plan.end_min + 30, question.lab?.closes_min ?? 0, deadline ?? 0) / 60) * 60 + 20
+	);
 	const right = $derived(Math.max(560, width) - 16);
-	const X = $derived((minute: number) => LABEL + ((Math.min(minute, last_min) - first_min) / (last_min - first_min)) * (right - LABEL));
+	const X = $derived(
+		(minute: number) => LABEL + ((Math.min(minute, last_min) - first_min) / (last_min - first_min)) * (right - LABEL)
+	);
 	const perMinute = $derived((right - LABEL) / (last_min - first_min));
 	const labY = $derived(TOP + plan.stops.length * ROW);
 	const bottleY = $derived(labY + 2 * ROW + 8);
@@ -82,12 +86,16 @@
 			{@const from = i === 0 ? plan.start_min : plan.stops[i - 1]!.leave_min}
 			<text x="0" y={y + 15} class="name">{names[stop.id]}</text>
 			<path d="M{X(from)} {i === 0 ? y + 2 : y - ROW + 18}L{X(stop.arrive_min)} {y + 10}" class="road" />
-			{#if stop.begin_min > stop.arrive_min}<path d="M{X(stop.arrive_min)} {y + 10}H{X(stop.begin_min)}" class="wait" />{/if}
+			{#if stop.begin_min > stop.arrive_min}<path
+					d="M{X(stop.arrive_min)} {y + 10}H{X(stop.begin_min)}"
+					class="wait"
+				/>{/if}
 			<g
 				role="button"
 				tabindex={mayMove ? 0 : -1}
 				class:movable={mayMove}
-				aria-label="{names[stop.id]}, {sayMinute(stop.begin_min)} to {sayMinute(stop.leave_min)}, stop {i + 1} of {plan.stops.length}"
+				aria-label="{names[stop.id]}, {sayMinute(stop.begin_min)} to {sayMinute(stop.leave_min)}, stop {i + 1} of {plan
+					.stops.length}"
 				onpointerdown={(e) => onpointerdown(e, i)}
 				{onpointermove}
 				onpointerup={() => (pulled = null)}
@@ -96,12 +104,20 @@
 			>
 				<rect x={X(stop.begin_min)} y={y + 2} width={X(stop.leave_min) - X(stop.begin_min)} height="17" class="visit" />
 			</g>
-			<text x={X(stop.leave_min) + 6} y={y + 15} class="small">{sayMinute(stop.begin_min)} – {sayMinute(stop.leave_min)}</text>
+			<text x={X(stop.leave_min) + 6} y={y + 15} class="small"
+				>{sayMinute(stop.begin_min)} – {sayMinute(stop.leave_min)}</text
+			>
 		{/each}
 		{#if question.lab && lab}
 			{@const last = plan.stops.at(-1)}
 			<text x="0" y={labY + 15} class="name">{lab}</text>
-			<rect x={X(question.lab.opens_min)} y={labY + 6} width={X(question.lab.closes_min) - X(question.lab.opens_min)} height="9" class="open" />
+			<rect
+				x={X(question.lab.opens_min)}
+				y={labY + 6}
+				width={X(question.lab.closes_min) - X(question.lab.opens_min)}
+				height="9"
+				class="open"
+			/>
 			{#if last}<path d="M{X(last.leave_min)} {labY - ROW + 18}L{X(plan.end_min)} {labY + 10}" class="road" />{/if}
 			<rect x={X(plan.end_min) - 3} y={labY + 1} width="7" height="19" class="lab" />
 			<text x={LABEL} y={labY + ROW + 9} class="small">
@@ -121,11 +137,20 @@
 					height="9"
 					class="life"
 				/>
-				{#if plan.plated_min !== null}<path d="M{X(stop.bottle_min!)} {y + 8.5}H{X(Math.max(stop.bottle_min!, plan.plated_min))}" class="spent" />{/if}
+				{#if plan.plated_min !== null}<path
+						d="M{X(stop.bottle_min!)} {y + 8.5}H{X(Math.max(stop.bottle_min!, plan.plated_min))}"
+						class="spent"
+					/>{/if}
 				<path d="M{X(stop.bottle_min! + question.holding_min)} {y + 1}v15" class="end" />
 			{/each}
-			<text x={Math.min(X(deadline), right - 150)} y={height - 6} class="small">first bottle lasts to {sayMinute(deadline)}</text>
-			{#if plan.plated_min !== null}<path d="M{X(plan.plated_min)} {TOP - 8}V{height - 22}" class="plated" class:late={plan.plated_min > deadline} />{/if}
+			<text x={Math.min(X(deadline), right - 150)} y={height - 6} class="small"
+				>first bottle lasts to {sayMinute(deadline)}</text
+			>
+			{#if plan.plated_min !== null}<path
+					d="M{X(plan.plated_min)} {TOP - 8}V{height - 22}"
+					class="plated"
+					class:late={plan.plated_min > deadline}
+				/>{/if}
 		{/if}
 	</svg>
 </div>

@@ -12,7 +12,9 @@
 <script lang="ts">
 	let { lines, packedBy, ontick }: Props = $props();
 
-	const groups = $derived([...new Set(lines.map((l) => l.group))].map((group) => ({ group, lines: lines.filter((l) => l.group === group) })));
+	const groups = $derived(
+		[...new Set(lines.map((l) => l.group))].map((group) => ({ group, lines: lines.filter((l) => l.group === group) }))
+	);
 </script>
 
 {#each groups as { group, lines: own } (group)}

@@ -23,12 +23,19 @@
 	<div class="sites">
 		{#each sites as site (site.id)}
 			<label class:other={!site.isOwn}
-				><input type="checkbox" checked={picked.includes(site.id)} onchange={() => toggle(site.id)} />{site.code} {site.name}</label
+				><input type="checkbox" checked={picked.includes(site.id)} onchange={() => toggle(site.id)} />{site.code}
+				{site.name}</label
 			>
 		{/each}
 	</div>
-	{#if picked.length === 0}<p class="why">A round goes to one site at least. To give it up, take it off the season.</p>{/if}
-	<p><button type="button" class="act main" disabled={!isChanged || picked.length === 0} onclick={() => onkeep(picked)}>Keep these {picked.length}</button></p>
+	{#if picked.length === 0}<p class="why">
+			A round goes to one site at least. To give it up, take it off the season.
+		</p>{/if}
+	<p>
+		<button type="button" class="act main" disabled={!isChanged || picked.length === 0} onclick={() => onkeep(picked)}
+			>Keep these {picked.length}</button
+		>
+	</p>
 </details>
 
 <style>

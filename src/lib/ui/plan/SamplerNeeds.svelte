@@ -28,7 +28,9 @@
 	{#each open as need (`${need.task.samplerId} ${need.task.what} ${need.task.earliest} ${need.task.why}`)}
 		{@const trip = tripFor(need)}
 		<div class="need">
-			<p>{saySamplerNeed(need, siteName(need.task.siteId), today, need.nearest ? roundName(need.nearest.roundId) : '')}</p>
+			<p>
+				{saySamplerNeed(need, siteName(need.task.siteId), today, need.nearest ? roundName(need.nearest.roundId) : '')}
+			</p>
 			{#if trip && mayPlan}
 				<button class="act" type="button" onclick={() => ontrip(trip, need.task.siteId)}
 					>Send {trip.crew.map(nameOf).join(' and ')} on {sayPlanDay(trip.day)}</button
@@ -38,10 +40,19 @@
 	{/each}
 	{#if met.length}
 		<p class="small">
-			{#each met as need, i (i)}{i ? ' ' : ''}{saySamplerNeed(need, siteName(need.task.siteId), today, roundName(need.metBy ?? ''))}{/each}
+			{#each met as need, i (i)}{i ? ' ' : ''}{saySamplerNeed(
+					need,
+					siteName(need.task.siteId),
+					today,
+					roundName(need.metBy ?? '')
+				)}{/each}
 		</p>
 	{/if}
-	{#if needs.length === 0}<p>No plate stack or leaf bag stands in the stream. <a href="/library/samplers">Those put out are kept in the library</a>.</p>{/if}
+	{#if needs.length === 0}<p>
+			No plate stack or leaf bag stands in the stream. <a href="/library/samplers"
+				>Those put out are kept in the library</a
+			>.
+		</p>{/if}
 </section>
 
 <style>

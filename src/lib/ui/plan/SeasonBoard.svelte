@@ -87,7 +87,13 @@
 </script>
 
 <div class="scroll" bind:this={box} bind:clientWidth={width}>
-	<svg bind:this={svg} width={Math.max(820, width)} {height} role="group" aria-label="Season board: sites down, weeks across">
+	<svg
+		bind:this={svg}
+		width={Math.max(820, width)}
+		{height}
+		role="group"
+		aria-label="Season board: sites down, weeks across"
+	>
 		{#each scale.weeks as week (week.x)}
 			<path d="M{week.x} {TOP - 4}V{height}" class="week" class:month={week.month} />
 			{#if week.month}<text x={week.x + 3} y="14" class="word">{week.month}</text>{/if}
@@ -100,7 +106,9 @@
 		{/each}
 		{#each shown as round (round.id)}
 			{@const x = scale.x(place(round))}
-			{@const dots = round.siteIds.flatMap((id) => (rowOf.has(id) ? [{ y: rowOf.get(id)!, isDone: round.visited?.includes(id) ?? false }] : []))}
+			{@const dots = round.siteIds.flatMap((id) =>
+				rowOf.has(id) ? [{ y: rowOf.get(id)!, isDone: round.visited?.includes(id) ?? false }] : []
+			)}
 			{@const ys = dots.map((d) => d.y)}
 			{#if ys.length}
 				<g
@@ -111,8 +119,9 @@
 					class:chosen={chosen === round.id}
 					class:movable={canMove(round)}
 					class:wrong={held?.id === round.id && (verdict?.words.length ?? 0) > 0}
-					aria-label="{round.name}, {sayPlanDay(place(round))}, {round.isProposed ? 'proposed' : stateWords[round.state]}{round.state === 'done' &&
-					(round.visited?.length ?? 0) < round.siteIds.length
+					aria-label="{round.name}, {sayPlanDay(place(round))}, {round.isProposed
+						? 'proposed'
+						: stateWords[round.state]}{round.state === 'done' && (round.visited?.length ?? 0) < round.siteIds.length
 						? `, ${round.visited?.length ?? 0} of ${round.siteIds.length} sites`
 						: ''}"
 					aria-pressed={chosen === round.id}
@@ -123,18 +132,30 @@
 					onkeydown={(e) => onkeydown(e, round)}
 				>
 					<path d="M{x} {Math.min(...ys)}V{Math.max(...ys)}" class="stem" />
-					<rect x={x - 9} y={Math.min(...ys) - 11} width="18" height={Math.max(...ys) - Math.min(...ys) + 22} class="grip" />
+					<rect
+						x={x - 9}
+						y={Math.min(...ys) - 11}
+						width="18"
+						height={Math.max(...ys) - Math.min(...ys) + 22}
+						class="grip"
+					/>
 					{#each dots as { y, isDone }, k (k)}
 						{#if round.state === 'refused'}
 							<path d="M{x - 5} {y - 5}L{x + 5} {y + 5}M{x + 5} {y - 5}L{x - 5} {y + 5}" class="cross" />
 						{:else if round.state === 'missed' || (round.state === 'done' && !isDone && round.day < today)}
-							<path d="M{x} {y - 7}L{x + 7} {y}L{x} {y + 7}L{x - 7} {y}Z" class="bead" class:awaited={round.state === 'done'} />
+							<path
+								d="M{x} {y - 7}L{x + 7} {y}L{x} {y + 7}L{x - 7} {y}Z"
+								class="bead"
+								class:awaited={round.state === 'done'}
+							/>
 						{:else}
 							<circle cx={x} cy={y} r="6" class="bead" class:awaited={round.state === 'done' && !isDone} />
 						{/if}
 					{/each}
 					{#each round.state === 'refused' ? [] : round.quality as q (q.siteId + q.kind)}
-						{#if rowOf.has(q.siteId)}<text x={x + 9} y={rowOf.get(q.siteId)! + 4} class="quality">{q.kind === 'duplicate' ? 'dup' : 'blank'}</text>{/if}
+						{#if rowOf.has(q.siteId)}<text x={x + 9} y={rowOf.get(q.siteId)! + 4} class="quality"
+								>{q.kind === 'duplicate' ? 'dup' : 'blank'}</text
+							>{/if}
 					{/each}
 				</g>
 			{/if}
@@ -147,7 +168,9 @@
 				)})"
 			>
 				<rect width="290" height="24" class="tag" class:bad={verdict?.words.length} />
-				<text x="8" y="17">{sayPlanDay(held.day)}{verdict?.words.length ? `: ${verdict.words[0]}` : ' breaks no rule.'}</text>
+				<text x="8" y="17"
+					>{sayPlanDay(held.day)}{verdict?.words.length ? `: ${verdict.words[0]}` : ' breaks no rule.'}</text
+				>
 			</g>
 		{/if}
 	</svg>

@@ -18,7 +18,13 @@ describe('the season board', () => {
 			{ id: 'rill', joins: { streamId: 'arm', at_km: 1 } }
 		];
 		const site = (code: string, streamId: string, river_km: number) => ({ code, streamId, river_km });
-		const order = inThreadOrder(streams, [site('M2', 'main', 2), site('M8', 'main', 8), site('A3', 'arm', 3), site('A0', 'arm', 0.5), site('R1', 'rill', 1)]);
+		const order = inThreadOrder(streams, [
+			site('M2', 'main', 2),
+			site('M8', 'main', 8),
+			site('A3', 'arm', 3),
+			site('A0', 'arm', 0.5),
+			site('R1', 'rill', 1)
+		]);
 		expect(order.map((s) => s.code)).toEqual(['M8', 'A3', 'R1', 'A0', 'M2']);
 	});
 });

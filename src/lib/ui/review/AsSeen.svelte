@@ -22,16 +22,30 @@
 			const choices = chosen(q, sheet[form]).map((c) => c.word);
 			return choices.length ? [{ ask: q.ask, words: choices.join(', ') }] : [];
 		});
-	const dangers = $derived(Object.entries(dangerWords).flatMap(([id, word]) => (sheet.arrival?.dangers?.[id as keyof typeof dangerWords] ? [word] : [])));
+	const dangers = $derived(
+		Object.entries(dangerWords).flatMap(([id, word]) =>
+			sheet.arrival?.dangers?.[id as keyof typeof dangerWords] ? [word] : []
+		)
+	);
 	/** By the line that took it: the same picture may have been chosen twice. */
 	const photos = $derived(Object.entries(sheet.photos ?? {}).filter(([, p]) => p.sha256 !== undefined));
 	const hands = $derived(Object.values(sheet.custody ?? {}).filter((c) => c.at !== undefined));
 	const handovers = $derived(Object.values(sheet.handovers ?? {}).filter((h) => h.at !== undefined));
-	const at = (iso: string | undefined) => (iso === undefined ? '' : `${sayTime(Date.parse(iso), timeZone)} ${sayDay(Date.parse(iso), timeZone)}`);
+	const at = (iso: string | undefined) =>
+		iso === undefined ? '' : `${sayTime(Date.parse(iso), timeZone)} ${sayDay(Date.parse(iso), timeZone)}`;
 	const blocks = $derived([
-		{ title: 'Conditions', lines: [...said('conditions'), ...(dangers.length ? [{ ask: 'Reasons to stay out', words: dangers.join(', ') }] : [])] },
+		{
+			title: 'Conditions',
+			lines: [
+				...said('conditions'),
+				...(dangers.length ? [{ ask: 'Reasons to stay out', words: dangers.join(', ') }] : [])
+			]
+		},
 		{ title: 'Habitat', lines: said('habitat') },
-		{ title: 'Remarks', lines: Object.entries(sheet.remarks ?? {}).map(([step, words]) => ({ ask: titleOf(step), words })) }
+		{
+			title: 'Remarks',
+			lines: Object.entries(sheet.remarks ?? {}).map(([step, words]) => ({ ask: titleOf(step), words }))
+		}
 	]);
 </script>
 
@@ -61,9 +75,9 @@
 		{#each handovers as one, i (i)}<li>The visit to {one.to}, {at(one.at)}{one.note ? `: ${one.note}` : ''}</li>{/each}
 		{#each hands as one, i (i)}
 			<li>
-				The bottles from {one.from} to {one.to}, {at(one.at)}{one.seal ? `, seal ${one.seal}` : ''}{one.temperature_C === undefined
-					? ''
-					: `, ${one.temperature_C} °C`}
+				The bottles from {one.from} to {one.to}, {at(one.at)}{one.seal
+					? `, seal ${one.seal}`
+					: ''}{one.temperature_C === undefined ? '' : `, ${one.temperature_C} °C`}
 			</li>
 		{/each}
 	</ol>

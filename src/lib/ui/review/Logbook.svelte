@@ -38,7 +38,10 @@
 			<span class="what">
 				<span class="path">{sayPlace(line.path)}</span>
 				{#if line.op === 'strike'}<i>struck{line.text ? `: ${line.text}` : ''}</i>
-				{:else if out}<s>{line.text}</s> <small>{out.op === 'strike' ? 'struck' : 'replaced'} by {initialsOf(out.by)} {sayTime(out.at_ms, timeZone)}</small>
+				{:else if out}<s>{line.text}</s>
+					<small
+						>{out.op === 'strike' ? 'struck' : 'replaced'} by {initialsOf(out.by)} {sayTime(out.at_ms, timeZone)}</small
+					>
 				{:else}{line.op === 'add' ? '+' : ''}{line.text}{/if}
 				{#if line.isRival}
 					<strong>one of two values</strong>
@@ -46,7 +49,14 @@
 						<form method="POST" action="?/strike#line-{line.id}" use:enhance>
 							<input type="hidden" name="entryId" value={line.id} />
 							<label class="visually-hidden" for="why-{line.id}">Why {line.text} is struck</label>
-							<input id="why-{line.id}" name="reason" class="input-line" maxlength="500" placeholder="why it is struck" required />
+							<input
+								id="why-{line.id}"
+								name="reason"
+								class="input-line"
+								maxlength="500"
+								placeholder="why it is struck"
+								required
+							/>
 							<button class="act">Strike this one</button>
 							{#if refused?.at === line.id}<span role="alert">{refused.why}</span>{/if}
 						</form>

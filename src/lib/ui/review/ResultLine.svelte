@@ -18,7 +18,12 @@
 		/** What was wrong with the last try, and the reason that was typed. */
 		refused: { why: string; reason: string } | null;
 	}
-	const words = { waiting: 'waits for review', accepted: 'accepted', qualified: 'qualified', rejected: 'rejected' } as const;
+	const words = {
+		waiting: 'waits for review',
+		accepted: 'accepted',
+		qualified: 'qualified',
+		rejected: 'rejected'
+	} as const;
 </script>
 
 <script lang="ts">
@@ -33,7 +38,9 @@
 
 	const known = $derived(parameters[result.parameter]);
 	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
-	const says = $derived(threshold ? sayVerdict(verdictOn(result.figure, result.uncertainty, result.limits, threshold)) : '');
+	const says = $derived(
+		threshold ? sayVerdict(verdictOn(result.figure, result.uncertainty, result.limits, threshold)) : ''
+	);
 	const id = $derived(name(result));
 	const reasonId = $derived(`reason-${id}`);
 </script>
@@ -49,7 +56,9 @@
 		</p>
 		{#if result.isSimulated}<p class="say ask">Simulated: a stand-in gave it, it says nothing of a stream.</p>{/if}
 		<small>{result.basis}</small>
-		{#if result.choice}<p class="small">Reported because {nameOf(result.choice.by)} chose it: {result.choice.reason}</p>{/if}
+		{#if result.choice}<p class="small">
+				Reported because {nameOf(result.choice.by)} chose it: {result.choice.reason}
+			</p>{/if}
 		{#if result.working}<details>
 				<summary>how</summary>
 				<p class="working">{sayWorking(result.working)}</p>
@@ -60,9 +69,11 @@
 		{#if result.review}
 			<p class="small">
 				{words[result.status].charAt(0).toUpperCase() + words[result.status].slice(1)}
-				{result.status === 'waiting' ? 'again' : ''} by {nameOf(result.review.by)}, {sayDay(Date.parse(result.review.at), timeZone, true)}{result.review.reason
-					? `: ${result.review.reason}`
-					: '.'}
+				{result.status === 'waiting' ? 'again' : ''} by {nameOf(result.review.by)}, {sayDay(
+					Date.parse(result.review.at),
+					timeZone,
+					true
+				)}{result.review.reason ? `: ${result.review.reason}` : '.'}
 			</p>
 		{:else}
 			<p class="small">{words[result.status]}</p>
@@ -72,13 +83,17 @@
 				<input type="hidden" name="parameter" value={result.parameter} />
 				<input type="hidden" name="from" value={result.from} />
 				<input type="hidden" name="judged" value={judged} />
-				<label class="visually-hidden" for={reasonId}>Reason, for {known.name}{result.isReported ? '' : ` by ${wayWords[result.way]}`}</label>
+				<label class="visually-hidden" for={reasonId}
+					>Reason, for {known.name}{result.isReported ? '' : ` by ${wayWords[result.way]}`}</label
+				>
 				<input
 					id={reasonId}
 					name="reason"
 					class="input-line"
 					maxlength="500"
-					placeholder={result.isReported ? 'reason, when qualified or rejected' : 'reason, when qualified, rejected or reported'}
+					placeholder={result.isReported
+						? 'reason, when qualified or rejected'
+						: 'reason, when qualified, rejected or reported'}
 					value={refused?.reason ?? ''}
 					aria-invalid={refused ? 'true' : undefined}
 					aria-describedby="{reasonId}-why"
@@ -87,7 +102,9 @@
 				<button class="act" name="verdict" value="qualify">Qualify</button>
 				<button class="act plain" name="verdict" value="reject">Reject</button>
 				{#if !result.isReported && result.status !== 'rejected'}
-					<button class="act plain wide" formaction="?/report#{result.parameter}">Report this one, for the reason given</button>
+					<button class="act plain wide" formaction="?/report#{result.parameter}"
+						>Report this one, for the reason given</button
+					>
 				{/if}
 				<p id="{reasonId}-why" class="wrong" role="alert">{refused?.why ?? ''}</p>
 			</form>

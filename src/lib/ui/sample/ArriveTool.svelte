@@ -102,7 +102,10 @@
 {#if site?.barred}<p class="say spoils"><b>{site.barred}</b> Turn back, and tell your coordinator.</p>{/if}
 {#if site?.hazards}<p class="hazards"><b>Here:</b> {site.hazards}</p>{/if}
 {#if site?.lastVisit?.remarks.length}
-	<p class="hazards"><b>Last time, {sayDay(Date.parse(site.lastVisit.at), hand.timeZone)}:</b> {site.lastVisit.remarks.join(' ')}</p>
+	<p class="hazards">
+		<b>Last time, {sayDay(Date.parse(site.lastVisit.at), hand.timeZone)}:</b>
+		{site.lastVisit.remarks.join(' ')}
+	</p>
 {/if}
 {#if known.length}
 	<details class="known">
@@ -113,7 +116,9 @@
 		</dl>
 	</details>
 {/if}
-{#if usualWays.length && site && !site.ways.includes('wading')}<p class="hazards">Nobody wades here: {usualWays.join(' or ')}.</p>{/if}
+{#if usualWays.length && site && !site.ways.includes('wading')}<p class="hazards">
+		Nobody wades here: {usualWays.join(' or ')}.
+	</p>{/if}
 <div class="trial">
 	<MeasureField {hand} path="arrival/depth_m" label="Depth at the edge" placed="m" read={lengths} />
 	<MeasureField {hand} path="arrival/velocity_m_s" label="Speed there" placed="m_s" read={speeds} />
@@ -121,12 +126,16 @@
 
 <p class="say" class:spoils={standing === 'over'} class:ask={standing === 'lifeJacket'} role="status">
 	{#if standing === 'over'}
-		<b>From the bank, with a pole, from a bridge, or another day.</b> Nobody wades here now: it is over the limit ({sayLimit(rule)}).
-		{#if arrival?.access === 'wade'}Come out if somebody is in. If it was done all the same, write below who decided and why; your coordinator sees it.{/if}
+		<b>From the bank, with a pole, from a bridge, or another day.</b> Nobody wades here now: it is over the limit ({sayLimit(
+			rule
+		)}).
+		{#if arrival?.access === 'wade'}Come out if somebody is in. If it was done all the same, write below who decided and
+			why; your coordinator sees it.{/if}
 	{:else if standing === 'lifeJacket'}
 		<b>Life jacket on, or stay on the bank.</b> Local rules come first.
 	{:else if standing === 'under'}
-		<b>Not over the limit</b> ({sayLimit(rule)}), which says nothing of the bed, the cold or what the river does next. You decide, and local rules come first.
+		<b>Not over the limit</b> ({sayLimit(rule)}), which says nothing of the bed, the cold or what the river does next.
+		You decide, and local rules come first.
 	{:else}
 		Nobody wades where it is {sayLimit(rule)}. {arrival?.access === 'wade'
 			? 'Both are needed before anybody is in: try them at the edge now.'
@@ -135,7 +144,11 @@
 </p>
 
 <h2 id="how">How will you sample?</h2>
-<SegmentedControl value={arrival?.access ?? null} onValueChange={(e) => e.value && set('arrival/access', e.value)} aria-labelledby="how">
+<SegmentedControl
+	value={arrival?.access ?? null}
+	onValueChange={(e) => e.value && set('arrival/access', e.value)}
+	aria-labelledby="how"
+>
 	<SegmentedControl.Control class="ways">
 		{#each ways as { way, word } (way)}
 			<SegmentedControl.Item value={way} class="way">
@@ -152,7 +165,11 @@
 		<WordsField
 			{hand}
 			path="arrival/reason"
-			label={arrival.access === 'wade' ? 'Anything to add (you may leave it empty)' : arrival.access === 'leave' ? 'Not sampled, because' : 'Why'}
+			label={arrival.access === 'wade'
+				? 'Anything to add (you may leave it empty)'
+				: arrival.access === 'leave'
+					? 'Not sampled, because'
+					: 'Why'}
 			rows={2}
 		/>
 	</div>
@@ -165,7 +182,11 @@
 	</div>
 	<Chips
 		legend="Reasons to stay out, whatever the depth"
-		chips={Object.entries(dangerWords).map(([id, word]) => ({ id, word, isOn: arrival?.dangers?.[id as keyof typeof dangerWords] === true }))}
+		chips={Object.entries(dangerWords).map(([id, word]) => ({
+			id,
+			word,
+			isOn: arrival?.dangers?.[id as keyof typeof dangerWords] === true
+		}))}
 		ontap={(id) => toggle(`arrival/dangers/${id}`, true)}
 	/>
 	<Chips
@@ -181,11 +202,21 @@
 			{ id: 'photo-point', word: 'photo point', isOn: arrival?.confirmedBy === 'photo-point' },
 			{ id: 'landmarks', word: 'landmarks', isOn: arrival?.confirmedBy === 'landmarks' }
 		]}
-		ontap={(id) => (id === 'position' ? void look() : id === 'photo-point' ? (isAtPoint = !isAtPoint) : toggle('arrival/confirmedBy', id))}
+		ontap={(id) =>
+			id === 'position'
+				? void look()
+				: id === 'photo-point'
+					? (isAtPoint = !isAtPoint)
+					: toggle('arrival/confirmedBy', id)}
 	/>
 	{#if isAtPoint}
 		{#await import('./PhotoPoint.svelte') then { default: PhotoPoint }}
-			<PhotoPoint before={site?.photoPointPicture ?? null} {addressOf} onpicture={(file) => void fromPoint(file)} onclose={() => (isAtPoint = false)} />
+			<PhotoPoint
+				before={site?.photoPointPicture ?? null}
+				{addressOf}
+				onpicture={(file) => void fromPoint(file)}
+				onclose={() => (isAtPoint = false)}
+			/>
 		{/await}
 	{/if}
 	<p role="status" class:say={pointSaid} class="ask">{pointSaid}</p>

@@ -40,13 +40,33 @@
 	import TimeField from './TimeField.svelte';
 	import { stamp } from './hand';
 
-	let { step, bottles, planned, siteCode, date, holding_h, withoutIce_h, clocks, usualTechnique, gaugings, units, isOnPaper, hand }: Props = $props();
+	let {
+		step,
+		bottles,
+		planned,
+		siteCode,
+		date,
+		holding_h,
+		withoutIce_h,
+		clocks,
+		usualTechnique,
+		gaugings,
+		units,
+		isOnPaper,
+		hand
+	}: Props = $props();
 
 	const { id: baseId, kind, preserved } = untrack(() => step.bottle);
 	const idOf = (role: SampleRole) => (role === 'routine' ? baseId : `${baseId}-${role}`);
-	const roleWords: Record<SampleRole, string> = { routine: 'the sample', duplicate: 'its duplicate', blank: 'the blank' };
+	const roleWords: Record<SampleRole, string> = {
+		routine: 'the sample',
+		duplicate: 'its duplicate',
+		blank: 'the blank'
+	};
 	const roles = $derived(
-		(['routine', 'duplicate', 'blank'] as const).filter((r) => r === 'routine' || planned.includes(r) || bottles?.[idOf(r)] !== undefined)
+		(['routine', 'duplicate', 'blank'] as const).filter(
+			(r) => r === 'routine' || planned.includes(r) || bottles?.[idOf(r)] !== undefined
+		)
 	);
 	const unplanned = $derived((['duplicate', 'blank'] as const).filter((r) => !roles.includes(r)));
 
@@ -57,7 +77,11 @@
 	let typedLabels = $state<Record<string, string>>({});
 	const label = $derived(typedLabels[role] ?? bottle?.label ?? labelCode(siteCode, date, kind, role));
 	const wrongLabel = $derived(whyWrong(label.trim(), kind, date, siteCode));
-	const isTaken = $derived(Object.entries(bottles ?? {}).some(([id, b]) => id !== bottleId && b.label !== undefined && b.label === label.trim()));
+	const isTaken = $derived(
+		Object.entries(bottles ?? {}).some(
+			([id, b]) => id !== bottleId && b.label !== undefined && b.label === label.trim()
+		)
+	);
 	let striking = $state(false);
 	let isOther = $state(false);
 	let scanning = $state(false);
@@ -67,10 +91,16 @@
 	const rinsed = $derived(bottle?.rinses ?? 0);
 	const isFiltered = untrack(() => step.bottle.isFiltered === true);
 	const guide = $derived(fillingGuide({ kind, role, technique, rinses, preserved, isFiltered }));
-	const canFill = $derived(label.trim() !== '' && !(role === 'blank' && (bottle?.water === undefined || bottle.water === 'stream')));
+	const canFill = $derived(
+		label.trim() !== '' && !(role === 'blank' && (bottle?.water === undefined || bottle.water === 'stream'))
+	);
 	const isAlone = $derived(role === 'duplicate' && bottles?.[baseId]?.filledAt === undefined);
 
-	const keepLabel = () => label.trim() && label.trim() !== bottle?.label && bottle?.filledAt !== undefined && void hand.set(at('label'), label.trim());
+	const keepLabel = () =>
+		label.trim() &&
+		label.trim() !== bottle?.label &&
+		bottle?.filledAt !== undefined &&
+		void hand.set(at('label'), label.trim());
 
 	async function fill(filledAt = stamp(hand)) {
 		const values: Record<string, string> = {};
@@ -78,7 +108,8 @@
 		if (role !== 'routine' && bottle?.role === undefined) values[at('role')] = role;
 		if (role === 'duplicate' && bottle?.duplicateOf === undefined) values[at('duplicateOf')] = baseId;
 		if (label.trim() !== (bottle?.label ?? '')) values[at('label')] = label.trim();
-		if (bottle?.technique === undefined && role !== 'blank' && technique !== 'hand') values[at('technique')] = technique;
+		if (bottle?.technique === undefined && role !== 'blank' && technique !== 'hand')
+			values[at('technique')] = technique;
 		await hand.setAll({ ...values, [at('filledAt')]: filledAt });
 	}
 	const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
@@ -96,7 +127,11 @@
 {#if roles.length > 1}
 	<Chips
 		legend="Which bottle"
-		chips={roles.map((r) => ({ id: r, word: `${roleWords[r]}${bottles?.[idOf(r)]?.filledAt ? ', filled' : ''}`, isOn: r === role }))}
+		chips={roles.map((r) => ({
+			id: r,
+			word: `${roleWords[r]}${bottles?.[idOf(r)]?.filledAt ? ', filled' : ''}`,
+			isOn: r === role
+		}))}
 		ontap={(r) => (role = r as SampleRole)}
 	/>
 {/if}
@@ -112,12 +147,21 @@
 		onchange={keepLabel}
 	/>
 </label>
-<button type="button" class="act plain scan" aria-expanded={scanning} onclick={() => (scanning = !scanning)}>Scan the label</button>
+<button type="button" class="act plain scan" aria-expanded={scanning} onclick={() => (scanning = !scanning)}
+	>Scan the label</button
+>
 {#if scanning}
-	{#await import('./ScanLabel.svelte') then { default: ScanLabel }}<ScanLabel onlabel={scanned} onclose={() => (scanning = false)} />{/await}
+	{#await import('./ScanLabel.svelte') then { default: ScanLabel }}<ScanLabel
+			onlabel={scanned}
+			onclose={() => (scanning = false)}
+		/>{/await}
 {/if}
-{#if wrongLabel && label.trim() !== bottle?.label}<p class="say ask" role="alert"><b>Is this the right bottle?</b> Its label {wrongLabel}.</p>{/if}
-{#if isTaken}<p class="say ask" role="alert"><b>Another bottle of this visit carries that label already.</b> It may be filled: look before you open it.</p>{/if}
+{#if wrongLabel && label.trim() !== bottle?.label}<p class="say ask" role="alert">
+		<b>Is this the right bottle?</b> Its label {wrongLabel}.
+	</p>{/if}
+{#if isTaken}<p class="say ask" role="alert">
+		<b>Another bottle of this visit carries that label already.</b> It may be filled: look before you open it.
+	</p>{/if}
 <Struck line={hand.lines.get(at('label'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 
 {#if bottle?.filledAt}
@@ -132,14 +176,20 @@
 		{#if bottle.filteredAt}
 			<p class="done">Filtered at {sayTime(Date.parse(bottle.filteredAt), hand.timeZone)}.</p>
 		{:else if !isOnPaper}
-			<button type="button" class="act big" onclick={() => hand.set(at('filteredAt'), stamp(hand))}>Filtered just now, the part for phosphate</button>
+			<button type="button" class="act big" onclick={() => hand.set(at('filteredAt'), stamp(hand))}
+				>Filtered just now, the part for phosphate</button
+			>
 		{:else}<TimeField {hand} path={at('filteredAt')} label="Filtered at" />{/if}
 	{/if}
 	{#if preserved}
 		{#if bottle.preservedAt}
-			<p class="done">{capital(bottle.preservedWith ?? preserved)} in since {sayTime(Date.parse(bottle.preservedAt), hand.timeZone)}.</p>
+			<p class="done">
+				{capital(bottle.preservedWith ?? preserved)} in since {sayTime(Date.parse(bottle.preservedAt), hand.timeZone)}.
+			</p>
 		{:else if !isOnPaper}
-			<button type="button" class="act main big" onclick={() => preserve(preserved)}>{capital(preserved)} is in, cap on, mixed</button>
+			<button type="button" class="act main big" onclick={() => preserve(preserved)}
+				>{capital(preserved)} is in, cap on, mixed</button
+			>
 		{/if}
 		{#if isOther || bottle.preservedWith}
 			<Chips
@@ -157,12 +207,21 @@
 	{#if bottle.onIceAt}
 		<p class="done">On ice since {sayTime(Date.parse(bottle.onIceAt), hand.timeZone)}.</p>
 	{:else}
-		{#if kind === 'bacteria'}<p class="small">Within {withoutIce_h} h no ice is needed. On ice bacteria change slowly; warm they grow and die.</p>{/if}
-		{#if !isOnPaper}<button type="button" class="act big" class:main={!preserved || bottle.preservedAt} onclick={() => hand.set(at('onIceAt'), stamp(hand))}
-				>It is on ice now</button
+		{#if kind === 'bacteria'}<p class="small">
+				Within {withoutIce_h} h no ice is needed. On ice bacteria change slowly; warm they grow and die.
+			</p>{/if}
+		{#if !isOnPaper}<button
+				type="button"
+				class="act big"
+				class:main={!preserved || bottle.preservedAt}
+				onclick={() => hand.set(at('onIceAt'), stamp(hand))}>It is on ice now</button
 			>{/if}
 	{/if}
-	{#if isOnPaper && preserved && !bottle.preservedAt}<TimeField {hand} path={at('preservedAt')} label="{capital(preserved)} in at" />{/if}
+	{#if isOnPaper && preserved && !bottle.preservedAt}<TimeField
+			{hand}
+			path={at('preservedAt')}
+			label="{capital(preserved)} in at"
+		/>{/if}
 	{#if isOnPaper && !bottle.onIceAt}<TimeField {hand} path={at('onIceAt')} label="On ice at" />{/if}
 	{#if striking}
 		<StrikeReason
@@ -180,7 +239,9 @@
 		<Chips
 			legend="The blank is filled with"
 			chips={[
-				...(kind === 'bacteria' ? [{ id: 'sterile', word: 'sterile buffered water', isOn: bottle?.water === 'sterile' }] : []),
+				...(kind === 'bacteria'
+					? [{ id: 'sterile', word: 'sterile buffered water', isOn: bottle?.water === 'sterile' }]
+					: []),
 				{ id: 'deionised', word: 'deionised water', isOn: bottle?.water === 'deionised' },
 				{ id: 'stream', word: 'stream water', isOn: bottle?.water === 'stream' }
 			]}
@@ -195,7 +256,11 @@
 		<TimeField {hand} path={at('filledAt')} label="Filled at" ontime={(at_iso) => fill(at_iso)} />
 	{:else}
 		<button type="button" class="act main big" disabled={!canFill} onclick={() => fill()}>Filled just now</button>
-		<p class="small">{kind === 'bacteria' ? `The clock of ${holding_h} h starts when you tap.` : 'The time goes on the label when you tap.'}</p>
+		<p class="small">
+			{kind === 'bacteria'
+				? `The clock of ${holding_h} h starts when you tap.`
+				: 'The time goes on the label when you tap.'}
+		</p>
 	{/if}
 {/if}
 <Struck line={hand.lines.get(at('filledAt'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
@@ -215,17 +280,28 @@
 	{#if kind !== 'bacteria'}
 		<p class="rinse">
 			<span>Rinsed {rinsed} of {rinses} times</span>
-			<button type="button" class="act plain" onclick={() => hand.set(at('rinses'), Math.min(10, rinsed + 1))}>Rinsed once more</button>
+			<button type="button" class="act plain" onclick={() => hand.set(at('rinses'), Math.min(10, rinsed + 1))}
+				>Rinsed once more</button
+			>
 		</p>
 	{/if}
 </details>
 {#if technique === 'composite' && kind !== 'bacteria'}
-	{#await import('./CompositePanel.svelte') then { default: CompositePanel }}<CompositePanel {bottleId} {bottle} {gaugings} {units} {hand} />{/await}
+	{#await import('./CompositePanel.svelte') then { default: CompositePanel }}<CompositePanel
+			{bottleId}
+			{bottle}
+			{gaugings}
+			{units}
+			{hand}
+		/>{/await}
 {/if}
 {#if unplanned.length && bottle?.filledAt && role === 'routine'}
 	<p class="small">
 		Not planned here today:
-		{#each unplanned as extra (extra)}<button type="button" class="act plain extra" onclick={() => hand.set(`bottles/${idOf(extra)}/role`, extra)}
+		{#each unplanned as extra (extra)}<button
+				type="button"
+				class="act plain extra"
+				onclick={() => hand.set(`bottles/${idOf(extra)}/role`, extra)}
 				>add {extra === 'blank' ? 'a blank' : 'a duplicate'}</button
 			>{/each}
 	</p>

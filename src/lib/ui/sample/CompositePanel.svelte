@@ -24,7 +24,10 @@
 
 	const total_mL = $derived(bottle?.churn_mL || CHURN_mL);
 	const parts = $derived(
-		Array.from({ length: WIDTHS }, (_, i) => ({ id: String(i + 1).padStart(2, '0'), ...bottle?.parts?.[String(i + 1).padStart(2, '0')] }))
+		Array.from({ length: WIDTHS }, (_, i) => ({
+			id: String(i + 1).padStart(2, '0'),
+			...bottle?.parts?.[String(i + 1).padStart(2, '0')]
+		}))
 	);
 	const known = $derived(parts.filter((p) => p.depth_m !== undefined && p.velocity_m_s !== undefined));
 	/** How much each gives can only be said once all are known. */
@@ -35,7 +38,10 @@
 			: new Map(
 					compositeVolumes({
 						// water that turns back gives nothing to a composite
-						verticals: known.map((p) => ({ depth_m: inPlaceUnit(p.depth_m!, 'm'), velocity_ms: Math.max(0, inPlaceUnit(p.velocity_m_s!, 'm_s')) })),
+						verticals: known.map((p) => ({
+							depth_m: inPlaceUnit(p.depth_m!, 'm'),
+							velocity_ms: Math.max(0, inPlaceUnit(p.velocity_m_s!, 'm_s'))
+						})),
 						total_mL
 					}).map((v, i) => [known[i]!.id, v])
 				)
@@ -71,23 +77,48 @@
 			: 'Note the edges of the water in the gauging, and their places show here.'}
 		{taken} of {WIDTHS} taken.
 	</p>
-	<MeasureField {hand} path="bottles/{bottleId}/churn_mL" label="Churn holds, mL ({CHURN_mL} where nothing is said)" placed={null} />
+	<MeasureField
+		{hand}
+		path="bottles/{bottleId}/churn_mL"
+		label="Churn holds, mL ({CHURN_mL} where nothing is said)"
+		placed={null}
+	/>
 	<ol>
 		{#each parts as part, i (part.id)}
 			<li>
-				<button type="button" class="act plain open" aria-expanded={open === part.id} onclick={() => (open = open === part.id ? null : part.id)}>
-					vertical {Number(part.id)}{places ? `, at ${writeNumber(Number(places[i]!.toFixed(2)))} m` : ''}{part.volume_mL !== undefined
+				<button
+					type="button"
+					class="act plain open"
+					aria-expanded={open === part.id}
+					onclick={() => (open = open === part.id ? null : part.id)}
+				>
+					vertical {Number(part.id)}{places
+						? `, at ${writeNumber(Number(places[i]!.toFixed(2)))} m`
+						: ''}{part.volume_mL !== undefined
 						? `: ${part.volume_mL} mL taken`
 						: volumes.has(part.id)
 							? `: ${Math.round(volumes.get(part.id)!)} mL${isWhole ? '' : ' as far as known'}`
 							: ''}
 				</button>
-				<button type="button" class="act" class:main={wasTaken(part.id)} aria-pressed={wasTaken(part.id)} onclick={() => take(part.id)}
-					>{wasTaken(part.id) ? 'taken' : 'take'}<span class="visually-hidden"> vertical {Number(part.id)}</span></button
+				<button
+					type="button"
+					class="act"
+					class:main={wasTaken(part.id)}
+					aria-pressed={wasTaken(part.id)}
+					onclick={() => take(part.id)}
+					>{wasTaken(part.id) ? 'taken' : 'take'}<span class="visually-hidden">
+						vertical {Number(part.id)}</span
+					></button
 				>
 				{#if open === part.id}
 					<div class="pair">
-						<MeasureField {hand} path={at(part.id, 'depth_m')} label="depth" placed="m" read={units.tape === 'ft' ? ['ft', 'm'] : ['m', 'ft']} />
+						<MeasureField
+							{hand}
+							path={at(part.id, 'depth_m')}
+							label="depth"
+							placed="m"
+							read={units.tape === 'ft' ? ['ft', 'm'] : ['m', 'ft']}
+						/>
 						<MeasureField
 							{hand}
 							path={at(part.id, 'velocity_m_s')}
@@ -100,8 +131,15 @@
 			</li>
 		{/each}
 	</ol>
-	<MeasureField {hand} path="bottles/{bottleId}/splitOrder" label="Which bottle out of the churn this is (1, 2, …)" placed={null} />
-	<p class="small">Churn at one pace while the tap runs; bacteria and preserved bottles come first, each with its place in the order.</p>
+	<MeasureField
+		{hand}
+		path="bottles/{bottleId}/splitOrder"
+		label="Which bottle out of the churn this is (1, 2, …)"
+		placed={null}
+	/>
+	<p class="small">
+		Churn at one pace while the tap runs; bacteria and preserved bottles come first, each with its place in the order.
+	</p>
 </section>
 
 <style>

@@ -40,7 +40,8 @@
 		const sealed = seal.trim() ? { [`${base}/seal`]: seal.trim() } : {};
 		for (const [path, words] of Object.entries({ [`${base}/to`]: to.trim(), ...sealed })) {
 			const why = whyRefused(path, words);
-			if (why !== null) return void (wrong = `${path.endsWith('/seal') ? 'Seal number' : 'Taken by'}: ${why}, these are ${words.length}.`);
+			if (why !== null)
+				return void (wrong = `${path.endsWith('/seal') ? 'Seal number' : 'Taken by'}: ${why}, these are ${words.length}.`);
 		}
 		await hand.setAll({
 			[`${base}/from`]: from,
@@ -58,12 +59,19 @@
 	{#each passed as [id, one] (id)}
 		<li>
 			<p>
-				<b>{one.from} → {one.to}</b>, {sayTime(Date.parse(one.at!), hand.timeZone)}{one.seal ? `, seal ${one.seal}` : ''}{one.temperature_C === undefined
-					? ''
-					: `, ${one.temperature_C} °C`}
+				<b>{one.from} → {one.to}</b>, {sayTime(Date.parse(one.at!), hand.timeZone)}{one.seal
+					? `, seal ${one.seal}`
+					: ''}{one.temperature_C === undefined ? '' : `, ${one.temperature_C} °C`}
 			</p>
-			{#if one.signature}<svg viewBox="0 0 300 100" role="img" aria-label="Signature of {one.to}"><path d={one.signature} /></svg>{/if}
-			<MeasureField {hand} path="custody/{id}/temperature_C" label="In the cooler when it was handed over" placed="degC" />
+			{#if one.signature}<svg viewBox="0 0 300 100" role="img" aria-label="Signature of {one.to}"
+					><path d={one.signature} /></svg
+				>{/if}
+			<MeasureField
+				{hand}
+				path="custody/{id}/temperature_C"
+				label="In the cooler when it was handed over"
+				placed="degC"
+			/>
 		</li>
 	{:else}
 		<li><p>With {me} since they were filled.</p></li>
@@ -73,8 +81,17 @@
 	<datalist id="custody-people"
 		>{#each people as person (person.id)}<option value={person.name}></option>{/each}</datalist
 	>
-	<label>Taken by <input class="input-line" list="custody-people" bind:value={to} aria-describedby="custody-wrong" /></label>
-	<label>Seal number <input class="input-line" bind:value={seal} autocomplete="off" aria-describedby="custody-wrong" /></label>
+	<label
+		>Taken by <input class="input-line" list="custody-people" bind:value={to} aria-describedby="custody-wrong" /></label
+	>
+	<label
+		>Seal number <input
+			class="input-line"
+			bind:value={seal}
+			autocomplete="off"
+			aria-describedby="custody-wrong"
+		/></label
+	>
 	{#if signature}
 		<svg viewBox="0 0 300 100" role="img" aria-label="Signature written"><path d={signature} /></svg>
 	{:else}

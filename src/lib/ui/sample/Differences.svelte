@@ -20,15 +20,21 @@
 
 {#if conflicts.length}
 	<h2 class="ruled">Two people wrote different things</h2>
-	<p class="small">Both are kept. Look again together; who sees a slip of one’s own strikes it. What stays open a reviewer decides.</p>
+	<p class="small">
+		Both are kept. Look again together; who sees a slip of one’s own strikes it. What stays open a reviewer decides.
+	</p>
 	{#each conflicts as { path, entries } (path)}
 		<section>
 			<h3>{sayPlace(path)}</h3>
 			<ul>
 				{#each entries as entry (entry.id)}
 					<li>
-						<b>{sayValue(entry.value, timeZone)}</b><small>{initialsOf(entry.by)}, {sayTime(instantOf(entry.at), timeZone)}</small>
-						{#if entry.by === me}<button type="button" class="act plain" onclick={() => onstrike(path, entry.id)}>mine was a slip</button>{/if}
+						<b>{sayValue(entry.value, timeZone)}</b><small
+							>{initialsOf(entry.by)}, {sayTime(instantOf(entry.at), timeZone)}</small
+						>
+						{#if entry.by === me}<button type="button" class="act plain" onclick={() => onstrike(path, entry.id)}
+								>mine was a slip</button
+							>{/if}
 					</li>
 				{/each}
 			</ul>

@@ -30,7 +30,11 @@
 	<Chips
 		legend="What spoils it (tap what was so)"
 		help="Still in sight on the bed: the depth is “over”; put > before it."
-		chips={Object.entries(discSpoilerWords).map(([id, word]) => ({ id, word, isOn: disc?.spoilers?.[id as keyof typeof discSpoilerWords] === true }))}
+		chips={Object.entries(discSpoilerWords).map(([id, word]) => ({
+			id,
+			word,
+			isOn: disc?.spoilers?.[id as keyof typeof discSpoilerWords] === true
+		}))}
 		ontap={tap}
 	/>
 </div>

@@ -33,7 +33,9 @@
 
 	/** Initials of whoever answered last. */
 	const writer = (q: Question) => {
-		const lines = [...hand.lines.values()].filter((l) => l.live && (l.path === `${form}/${q.id}` || l.path.startsWith(`${form}/${q.id}/`)));
+		const lines = [...hand.lines.values()].filter(
+			(l) => l.live && (l.path === `${form}/${q.id}` || l.path.startsWith(`${form}/${q.id}/`))
+		);
 		const by = lines.at(-1)?.live?.by;
 		return by === undefined ? '' : hand.initialsOf(by);
 	};
@@ -51,7 +53,8 @@
 		if (isOn) return hand.strike(`${path}/${choice}`, 'taken back');
 		// "none" and the others take each other out
 		for (const other of q.choices)
-			if ((choice === 'none') !== (other.id === 'none') && valueAt(hand, `${path}/${other.id}`) === true) hand.strike(`${path}/${other.id}`, 'taken back');
+			if ((choice === 'none') !== (other.id === 'none') && valueAt(hand, `${path}/${other.id}`) === true)
+				hand.strike(`${path}/${other.id}`, 'taken back');
 		void hand.set(`${path}/${choice}`, true);
 		if (choice === 'none') opened = null;
 	}
@@ -67,7 +70,9 @@
 			chips={usualFirst(q, usual[q.id]).map((c) => ({ ...c, isOn: chosen(q, answers).some((on) => on.id === c.id) }))}
 			ontap={(choice) => tap(q, choice)}
 		/>
-		{#if isAnswered(q, answers)}<button type="button" class="act plain done" onclick={() => (opened = null)}>That is all</button>{/if}
+		{#if isAnswered(q, answers)}<button type="button" class="act plain done" onclick={() => (opened = null)}
+				>That is all</button
+			>{/if}
 	{/each}
 {/each}
 {#if open.length < questions.length}
@@ -75,7 +80,9 @@
 	{#each questions.filter((q) => !open.includes(q)) as q (q.id)}
 		<p class="said">
 			<span>{q.ask}: <b>{said(q)}</b> <small>{writer(q)}</small></span>
-			<button type="button" class="act plain" onclick={() => (opened = q.id)}>change<span class="visually-hidden"> {q.ask}</span></button>
+			<button type="button" class="act plain" onclick={() => (opened = q.id)}
+				>change<span class="visually-hidden"> {q.ask}</span></button
+			>
 		</p>
 		<Struck line={hand.lines.get(`${form}/${q.id}`)} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 	{/each}

@@ -9,11 +9,14 @@
 
 	let isOpen = $state(false);
 	const unsent = $derived(props.unsent + props.photos);
-	const settled = $derived(props.refused.length ? `${props.refused.length} refused` : props.kept ? 'all sent' : 'nothing yet');
+	const settled = $derived(
+		props.refused.length ? `${props.refused.length} refused` : props.kept ? 'all sent' : 'nothing yet'
+	);
 </script>
 
 <button type="button" class="act plain kept-note" aria-haspopup="dialog" onclick={() => (isOpen = true)}
-	>{#if props.refused.length || !unsent}{settled}{:else}{unsent} kept<span class="wide">&nbsp;here, not sent</span>{/if}</button
+	>{#if props.refused.length || !unsent}{settled}{:else}{unsent} kept<span class="wide">&nbsp;here, not sent</span
+		>{/if}</button
 >
 {#if isOpen}
 	{#await import('./KeptPanel.svelte') then { default: KeptPanel }}

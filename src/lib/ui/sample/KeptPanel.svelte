@@ -57,11 +57,8 @@
 				</ul>
 			{/if}
 			<p class="buttons">
-				{#if standing === 'signed-out'}<a class="act main" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a>{:else}<button
-						type="button"
-						class="act main"
-						onclick={onsend}>Send now</button
-					>{/if}
+				{#if standing === 'signed-out'}<a class="act main" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a
+					>{:else}<button type="button" class="act main" onclick={onsend}>Send now</button>{/if}
 				<Dialog.CloseTrigger class="act plain">Close</Dialog.CloseTrigger>
 			</p>
 		</Dialog.Content>

@@ -65,7 +65,8 @@
 
 {#if kept}
 	<p class="say" role="status">
-		<b>{writeFigure(kept)}</b>{kept.method ? `, ${kept.method}` : ''} <small>{hand.initialsOf(hand.lines.get(path)?.live?.by ?? '')}</small>
+		<b>{writeFigure(kept)}</b>{kept.method ? `, ${kept.method}` : ''}
+		<small>{hand.initialsOf(hand.lines.get(path)?.live?.by ?? '')}</small>
 	</p>
 	{#if striking}
 		<StrikeReason
@@ -81,21 +82,35 @@
 {:else if isOnPaper}
 	<p>The colour that the sheet says:</p>
 {:else if stage === null || gone_s === null}
-	<button type="button" class="act main big" onclick={start}>{isDipped ? 'Dipped: start the clock' : 'Reagents in: start the clock'}</button>
+	<button type="button" class="act main big" onclick={start}
+		>{isDipped ? 'Dipped: start the clock' : 'Reagents in: start the clock'}</button
+	>
 	<p class="small">
-		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after that. It goes on if you turn the phone
-		off.
+		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after
+		that. It goes on if you turn the phone off.
 	</p>
 {:else}
 	{#if !stage.isOver}
-		<Countdown label={step.title} big={sayClock(Math.ceil(stage.left_s))} words="{stage.what}{stage.next ? `, then ${stage.next}` : ''}" />
+		<Countdown
+			label={step.title}
+			big={sayClock(Math.ceil(stage.left_s))}
+			words="{stage.what}{stage.next ? `, then ${stage.next}` : ''}"
+		/>
 	{:else if left_s !== null && left_s > 0}
-		<Countdown label={step.title} big="Read it now" words="within {sayClock(Math.ceil(left_s))}; after that the colour goes on changing" isReady />
+		<Countdown
+			label={step.title}
+			big="Read it now"
+			words="within {sayClock(Math.ceil(left_s))}; after that the colour goes on changing"
+			isReady
+		/>
 	{:else}
 		<Countdown
 			label={step.title}
 			big="Too late"
-			words="its time was over at {sayTime(Date.parse(startedAt ?? '') + (whole_s + step.readWithin_s) * 1000, hand.timeZone)}: dip a fresh one"
+			words="its time was over at {sayTime(
+				Date.parse(startedAt ?? '') + (whole_s + step.readWithin_s) * 1000,
+				hand.timeZone
+			)}: dip a fresh one"
 			isReady
 		/>
 	{/if}
@@ -108,7 +123,9 @@
 	<ul class="chart">
 		{#each chart as block (block.id)}
 			<li class={block.kind}>
-				<button type="button" onclick={() => read(block.figure)}><b>{block.figureText}</b> <span>{block.word}</span></button>
+				<button type="button" onclick={() => read(block.figure)}
+					><b>{block.figureText}</b> <span>{block.word}</span></button
+				>
 			</li>
 		{/each}
 	</ul>
@@ -119,7 +136,11 @@
 	<h2 class="ruled">Running beside it</h2>
 	<ul>
 		{#each others as other (other.id)}
-			<li><a class="other" href={hrefOf(other.id)}>{other.title}: {other.left_ms > 0 ? sayClock(Math.ceil(other.left_ms / 1000)) : 'read it now'}</a></li>
+			<li>
+				<a class="other" href={hrefOf(other.id)}
+					>{other.title}: {other.left_ms > 0 ? sayClock(Math.ceil(other.left_ms / 1000)) : 'read it now'}</a
+				>
+			</li>
 		{/each}
 	</ul>
 {/if}

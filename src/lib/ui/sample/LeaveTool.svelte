@@ -40,7 +40,8 @@
 	import TimeField from './TimeField.svelte';
 	import { stamp, valueAt } from './hand';
 
-	let { missing, flags, sheet, drying_days, rest, hasBottles, hand, hrefOf, isOnPaper, isCopyDone, onleave }: Props = $props();
+	let { missing, flags, sheet, drying_days, rest, hasBottles, hand, hrefOf, isOnPaper, isCopyDone, onleave }: Props =
+		$props();
 
 	const doubts = $derived(flags.filter((f) => weightOf(f) !== 'note'));
 	const leftAt = $derived(sheet.leaving?.at);
@@ -96,8 +97,10 @@
 			{one.what ?? id}: {one.disinfectedAt
 				? 'disinfected, may go on.'
 				: `dry on ${sayDay(Date.parse(one.wetAt!) + drying_days * DAY_ms, hand.timeZone)}; before that only back into this water.`}
-			{#if !one.disinfectedAt}<button type="button" class="act plain inline" onclick={() => hand.set(`gear/${id}/disinfectedAt`, stamp(hand))}
-					>Disinfected</button
+			{#if !one.disinfectedAt}<button
+					type="button"
+					class="act plain inline"
+					onclick={() => hand.set(`gear/${id}/disinfectedAt`, stamp(hand))}>Disinfected</button
 				>{/if}
 		</p>
 	{/each}
@@ -115,11 +118,13 @@
 	<button type="button" class="act main big" disabled={leftAt === undefined} onclick={onleave}>My copy is whole</button>
 {:else if leftAt}
 	<p class="say">
-		<b>Left at {sayTime(Date.parse(leftAt), hand.timeZone)}.</b> The visit is whole; what is not sent yet goes when there is a network. Clean, drain and dry nets
-		and boots before another water.
+		<b>Left at {sayTime(Date.parse(leftAt), hand.timeZone)}.</b> The visit is whole; what is not sent yet goes when there
+		is a network. Clean, drain and dry nets and boots before another water.
 	</p>
 {:else}
-	<button type="button" class="act main big" onclick={onleave}>{missing.length ? 'Leave without them' : 'Checked, we are leaving'}</button>
+	<button type="button" class="act main big" onclick={onleave}
+		>{missing.length ? 'Leave without them' : 'Checked, we are leaving'}</button
+	>
 {/if}
 
 <style>

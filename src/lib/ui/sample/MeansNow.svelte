@@ -26,7 +26,13 @@
 	const shown = $derived(parameters.flatMap((p) => results.filter((r) => r.parameter === p)));
 	const say = (r: Result) => {
 		const unit = shownUnit(card, r.parameter);
-		const { figure, uncertainty, limits } = saySure(r.figure, r.uncertainty, known[r.parameter].decimals, unit, r.limits);
+		const { figure, uncertainty, limits } = saySure(
+			r.figure,
+			r.uncertainty,
+			known[r.parameter].decimals,
+			unit,
+			r.limits
+		);
 		const { symbol } = units[unit];
 		if (limits !== null) return `${figure} (${limits})`;
 		return uncertainty === null ? figure : `${figure.replace(` ${symbol}`, '')} ± ${uncertainty} ${symbol}`;
@@ -42,12 +48,16 @@
 		{#each shown as result (`${result.parameter} ${result.from}`)}
 			{@const instead = result.isReported ? undefined : reported.find((r) => r.parameter === result.parameter)}
 			<p>
-				<b>{result.parameter === 'oxygen-saturation' ? `${say(result)} of what this water can hold` : `${known[result.parameter].name}: ${say(result)}`}</b
+				<b
+					>{result.parameter === 'oxygen-saturation'
+						? `${say(result)} of what this water can hold`
+						: `${known[result.parameter].name}: ${say(result)}`}</b
 				>{#if word(result)}, {word(result)}{/if}<br />
 				{#if result.isSimulated}<b>Simulated: it says nothing of a stream.</b><br />{/if}
 				{#if instead}<span>Kept beside what is reported, {say(instead)} by {wayWords[instead.way]}.</span><br />{/if}
 				<span class="small">{result.basis.charAt(0).toUpperCase() + result.basis.slice(1)}.</span>
-				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span>{/if}
+				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span
+					>{/if}
 			</p>
 		{/each}
 	</div>

@@ -25,13 +25,16 @@
 	let { hand, path, label, placed, read = placed ? [placed] : [], onkept }: Props = $props();
 
 	const kept = $derived(valueAt<AsTyped>(hand, path));
-	const typedUnit = (value: AsTyped | undefined) => (typeof value === 'object' ? value.unit : value === undefined ? undefined : (placed ?? undefined));
+	const typedUnit = (value: AsTyped | undefined) =>
+		typeof value === 'object' ? value.unit : value === undefined ? undefined : (placed ?? undefined);
 	let unit = $state<Unit | null>(untrack(() => typedUnit(kept) ?? read[0] ?? placed));
 	let text = $state(untrack(() => hand.drafts[path] ?? ''));
 	let isTyping = $state(untrack(() => hand.drafts[path] !== undefined));
 	let wrong = $state('');
 	const id = $derived(`measure-${path}`);
-	const shown = $derived(isTyping ? text : kept === undefined ? '' : writeNumber(typeof kept === 'object' ? kept.value : kept));
+	const shown = $derived(
+		isTyping ? text : kept === undefined ? '' : writeNumber(typeof kept === 'object' ? kept.value : kept)
+	);
 
 	function take() {
 		if (!isTyping) return;
@@ -87,7 +90,12 @@
 			aria-describedby="{id}-wrong"
 		/>
 		{#if read.length > 1}
-			<select class="input-line" aria-label="read in {unit ? units[unit].symbol : ''}" value={unit} onchange={(e) => inUnit(e.currentTarget.value as Unit)}>
+			<select
+				class="input-line"
+				aria-label="read in {unit ? units[unit].symbol : ''}"
+				value={unit}
+				onchange={(e) => inUnit(e.currentTarget.value as Unit)}
+			>
 				{#each read as one (one)}<option value={one}>{units[one].symbol}</option>{/each}
 			</select>
 		{/if}

@@ -56,7 +56,9 @@
 </script>
 
 {#if !isOn}
-	<button type="button" class="act plain on" onclick={() => (isOn = true)}>Listen to the meter{meter.isSimulated ? ' (simulated)' : ''}</button>
+	<button type="button" class="act plain on" onclick={() => (isOn = true)}
+		>Listen to the meter{meter.isSimulated ? ' (simulated)' : ''}</button
+	>
 {:else}
 	<section class:now={seen.state === 'now'} aria-label="Meter">
 		<p class="display">

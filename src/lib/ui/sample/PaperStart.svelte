@@ -30,8 +30,8 @@
 </script>
 
 <p class="small">
-	Photograph the sheet, then type it as it stands, slips and all. Somebody else opens the same visit and types it once more without seeing yours; the
-	differences show.
+	Photograph the sheet, then type it as it stands, slips and all. Somebody else opens the same visit and types it once
+	more without seeing yours; the differences show.
 </p>
 <label
 	>Site
@@ -41,8 +41,24 @@
 	</select></label
 >
 <div class="pair">
-	<label>Day <input class="input-line" type="date" max={today} value={day} onchange={(e) => (typedDay = e.currentTarget.value)} /></label>
-	<label>Begun at <input class="input-line" inputmode="decimal" placeholder="9:05" autocomplete="off" bind:value={time} aria-describedby="paper-wrong" /></label
+	<label
+		>Day <input
+			class="input-line"
+			type="date"
+			max={today}
+			value={day}
+			onchange={(e) => (typedDay = e.currentTarget.value)}
+		/></label
+	>
+	<label
+		>Begun at <input
+			class="input-line"
+			inputmode="decimal"
+			placeholder="9:05"
+			autocomplete="off"
+			bind:value={time}
+			aria-describedby="paper-wrong"
+		/></label
 	>
 </div>
 <p id="paper-wrong" class="wrong" role="alert">{wrong}</p>

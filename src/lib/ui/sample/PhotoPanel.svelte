@@ -24,7 +24,9 @@
 
 	let wrong = $state('');
 	let isBusy = $state(false);
-	const mine = $derived(Object.entries(photos ?? {}).filter(([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? ''))));
+	const mine = $derived(
+		Object.entries(photos ?? {}).filter(([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? '')))
+	);
 
 	async function take(input: HTMLInputElement) {
 		const file = input.files?.[0];
@@ -50,13 +52,23 @@
 			{#await addressOf(photo.sha256 ?? '') then src}<img {src} alt={photo.caption ?? `Photo: ${photo.of}`} />{/await}
 			<figcaption>
 				<WordsField {hand} path={`photos/${id}/caption`} label="What this photo shows" isBare />
-				<button type="button" class="act plain" onclick={() => hand.strike(`photos/${id}/sha256`, 'not the right photo')}>strike</button>
+				<button
+					type="button"
+					class="act plain"
+					onclick={() => hand.strike(`photos/${id}/sha256`, 'not the right photo')}>strike</button
+				>
 			</figcaption>
 		</figure>
 	{/each}
 	<label class="act plain take" aria-busy={isBusy}>
 		Photo: {of}
-		<input type="file" accept="image/*" capture="environment" class="visually-hidden" onchange={(e) => take(e.currentTarget)} />
+		<input
+			type="file"
+			accept="image/*"
+			capture="environment"
+			class="visually-hidden"
+			onchange={(e) => take(e.currentTarget)}
+		/>
 	</label>
 	{#if wrong}<p class="say ask" role="alert">{wrong}</p>{/if}
 </div>

@@ -20,7 +20,9 @@
 	const camera = throughCamera({
 		onlive: (element) => {
 			[video, isLive] = [element, true];
-			said = before ? 'Move until the stream lies on the picture of last time.' : 'The first picture from here: the next one is laid over it.';
+			said = before
+				? 'Move until the stream lies on the picture of last time.'
+				: 'The first picture from here: the next one is laid over it.';
 			return undefined;
 		},
 		onnone: () => (said = 'No camera here. Compare with the picture by eye, and choose a photo from a file.')

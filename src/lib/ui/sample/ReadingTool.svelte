@@ -32,14 +32,34 @@
 	import StrikeReason from './StrikeReason.svelte';
 	import Struck from './Struck.svelte';
 
-	let { parameter, unit, slots, lines, drafts, instruments, meter, signs, initialsOf, timeZone, ondraft, onkeep, onstrike }: Props = $props();
+	let {
+		parameter,
+		unit,
+		slots,
+		lines,
+		drafts,
+		instruments,
+		meter,
+		signs,
+		initialsOf,
+		timeZone,
+		ondraft,
+		onkeep,
+		onstrike
+	}: Props = $props();
 
 	const live = (path: string) => lines.get(path)?.live ?? null;
 	const figureAt = (path: string) => (live(path) ? (lines.get(path)?.value as Figure) : null);
 
 	// the page makes this tool anew for each step, so what it starts from does not change under it
 	const entry = untrack(() => new FigureEntry(parameter, unit, ondraft));
-	entry.active = untrack(() => slots.find((s) => drafts[s.path])?.path ?? slots.find((s) => !lines.get(s.path)?.live)?.path ?? slots[0]?.path ?? '');
+	entry.active = untrack(
+		() =>
+			slots.find((s) => drafts[s.path])?.path ??
+			slots.find((s) => !lines.get(s.path)?.live)?.path ??
+			slots[0]?.path ??
+			''
+	);
 	$effect.pre(() =>
 		entry.resume(
 			drafts,
@@ -52,7 +72,8 @@
 	const onTheWay = new Set<string>();
 
 	const readable = $derived(unitCodes.filter((u) => isUnitOf(parameter, u)));
-	const bare = (figure: Figure) => writeFigure(figure).replace(` ${units[figure.unit].symbol}`, '').replace('below ', '<').replace('over ', '>');
+	const bare = (figure: Figure) =>
+		writeFigure(figure).replace(` ${units[figure.unit].symbol}`, '').replace('below ', '<').replace('over ', '>');
 
 	function lastUsed(): string | undefined {
 		return slots.map((s) => figureAt(s.path)?.instrument).find((i) => i !== undefined);
@@ -66,9 +87,17 @@
 	/** What the meter showed, taken by a tap: into the place that waits for it. */
 	function fromMeter(value: number, isSettled: boolean) {
 		const own = parameters[parameter].unit;
-		const figure = exactly(own === entry.unit ? value : Number(convert(value, own, entry.unit).toPrecision(6)), entry.unit);
+		const figure = exactly(
+			own === entry.unit ? value : Number(convert(value, own, entry.unit).toPrecision(6)),
+			entry.unit
+		);
 		const method = isSettled ? 'meter' : 'meter, not settled';
-		void keepAs({ ...figure, ...(instrument ? { instrument } : {}), method, ...(meter?.port.isSimulated ? { isSimulated: true as const } : {}) });
+		void keepAs({
+			...figure,
+			...(instrument ? { instrument } : {}),
+			method,
+			...(meter?.port.isSimulated ? { isSimulated: true as const } : {})
+		});
 	}
 
 	async function keepAs(figure: Figure) {

@@ -25,7 +25,8 @@
 		onlive: (video) => {
 			isLive = true;
 			const timer = setInterval(() => {
-				if (video.videoWidth) take(labelIn(Object.assign(video, { width: video.videoWidth, height: video.videoHeight })), said);
+				if (video.videoWidth)
+					take(labelIn(Object.assign(video, { width: video.videoWidth, height: video.videoHeight })), said);
 			}, TRY_EVERY_ms);
 			return () => clearInterval(timer);
 		},
@@ -37,17 +38,26 @@
 		if (!file) return;
 		const picture = await createImageBitmap(file).catch(() => null);
 		if (!picture) said = 'This file is no picture that can be read here.';
-		else take(labelIn(picture), 'No code is to be seen in this picture. Nearer, sharper, the whole square; or type it.');
+		else
+			take(labelIn(picture), 'No code is to be seen in this picture. Nearer, sharper, the whole square; or type it.');
 		input.value = '';
 	}
 </script>
 
 <div class="scan">
 	<video {@attach camera} class:isLive playsinline muted aria-label="Camera: hold the label’s square into it"></video>
-	<p role="status" class="small">{said || (isLive ? 'Hold the square of the label into the picture.' : 'Waiting for the camera.')}</p>
+	<p role="status" class="small">
+		{said || (isLive ? 'Hold the square of the label into the picture.' : 'Waiting for the camera.')}
+	</p>
 	<p class="row">
 		<label class="act plain"
-			>Photo of the label<input type="file" accept="image/*" capture="environment" class="visually-hidden" onchange={(e) => fromFile(e.currentTarget)} /></label
+			>Photo of the label<input
+				type="file"
+				accept="image/*"
+				capture="environment"
+				class="visually-hidden"
+				onchange={(e) => fromFile(e.currentTarget)}
+			/></label
 		>
 		<button type="button" class="act plain" onclick={onclose}>Close</button>
 	</p>

@@ -17,8 +17,12 @@
 
 	function at(event: PointerEvent) {
 		const box = (event.currentTarget as SVGSVGElement).getBoundingClientRect();
-		const within = (part: number, whole: number, most: number) => Math.round(Math.min(1, Math.max(0, part / whole)) * most);
-		return { x: within(event.clientX - box.left, box.width, WIDTH), y: within(event.clientY - box.top, box.height, HEIGHT) };
+		const within = (part: number, whole: number, most: number) =>
+			Math.round(Math.min(1, Math.max(0, part / whole)) * most);
+		return {
+			x: within(event.clientX - box.left, box.width, WIDTH),
+			y: within(event.clientY - box.top, box.height, HEIGHT)
+		};
 	}
 	function down(event: PointerEvent) {
 		isDown = true;
@@ -30,7 +34,8 @@
 		const last = stroke?.at(-1);
 		if (!isDown || !stroke || !last || path.length > MOST_LETTERS) return;
 		const point = at(event);
-		if (Math.hypot(point.x - last.x, point.y - last.y) >= LEAST) strokes = [...strokes.slice(0, -1), [...stroke, point]];
+		if (Math.hypot(point.x - last.x, point.y - last.y) >= LEAST)
+			strokes = [...strokes.slice(0, -1), [...stroke, point]];
 	}
 </script>
 
@@ -49,7 +54,9 @@
 </svg>
 <p>
 	<button type="button" class="act plain" disabled={strokes.length === 0} onclick={() => (strokes = [])}>Wipe</button>
-	<button type="button" class="act" disabled={strokes.length === 0} onclick={() => onsigned(path)}>That is my signature</button>
+	<button type="button" class="act" disabled={strokes.length === 0} onclick={() => onsigned(path)}
+		>That is my signature</button
+	>
 </p>
 
 <style>

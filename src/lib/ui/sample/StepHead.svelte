@@ -23,7 +23,17 @@
 	import { cautionFor } from '$lib/core/safety';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
-	let { ordered, number, of, isUnderWay = false, isOnPaper = false, ahead = [], takenBy, me = '', ontake }: Props = $props();
+	let {
+		ordered,
+		number,
+		of,
+		isUnderWay = false,
+		isOnPaper = false,
+		ahead = [],
+		takenBy,
+		me = '',
+		ontake
+	}: Props = $props();
 
 	const MOST_NAMED = 3;
 	function listed(titles: readonly string[]): string {
@@ -37,7 +47,8 @@
 <header class:compact={isUnderWay}>
 	<small
 		>step {number} of {of}{#if ontake}{#if takenBy && takenBy !== me}, <b>{takenBy} does this</b>{:else}
-				<button type="button" class="take" aria-pressed={takenBy === me} onclick={() => ontake(takenBy !== me)}>{takenBy === me ? 'mine' : 'I take it'}</button
+				<button type="button" class="take" aria-pressed={takenBy === me} onclick={() => ontake(takenBy !== me)}
+					>{takenBy === me ? 'mine' : 'I take it'}</button
 				>{/if}{/if}</small
 	>
 	<h1>{ordered.step.title}</h1>

@@ -33,7 +33,10 @@
 			</li>
 		{/each}
 		{#each line?.rivals ?? [] as rival (rival.id)}
-			<li>{sayValue(rival.value, timeZone)} by {initialsOf(rival.by)} {time(rival.at)}: also written, a reviewer decides</li>
+			<li>
+				{sayValue(rival.value, timeZone)} by {initialsOf(rival.by)}
+				{time(rival.at)}: also written, a reviewer decides
+			</li>
 		{/each}
 	</ul>
 {/if}

@@ -18,7 +18,9 @@
 
 	const kept = $derived(valueAt<string>(hand, path));
 	let wrong = $state('');
-	const opened_ms = $derived(Date.parse(valueAt<{ startedAt: string }>(hand, 'opening')?.startedAt ?? new Date(hand.now_ms).toISOString()));
+	const opened_ms = $derived(
+		Date.parse(valueAt<{ startedAt: string }>(hand, 'opening')?.startedAt ?? new Date(hand.now_ms).toISOString())
+	);
 
 	function take(text: string) {
 		wrong = '';

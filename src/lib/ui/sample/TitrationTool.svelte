@@ -30,15 +30,20 @@
 
 	let { step, titrations, isOnPaper, hand, onstart }: Props = $props();
 
-	let bottleId = $state(untrack(() => step.bottles.find((b) => titrations?.[b.id]?.drops === undefined)?.id ?? step.bottles[0]!.id));
+	let bottleId = $state(
+		untrack(() => step.bottles.find((b) => titrations?.[b.id]?.drops === undefined)?.id ?? step.bottles[0]!.id)
+	);
 	let striking = $state(false);
 	const bottle = $derived(titrations?.[bottleId]);
 	const at = (field: string) => `titrations/${bottleId}/${field}`;
 	/** Drops counted here: the thumb is quicker than the disk, from which they come back after a reload. */
 	let tapped = $state<Record<string, number>>({});
 	const counted = $derived(tapped[bottleId] ?? (Number(hand.drafts[at('drops')] ?? 0) || 0));
-	const settled_s = $derived(bottle?.fixedAt === undefined ? null : step.settle_s - (hand.now_ms - Date.parse(bottle.fixedAt)) / 1000);
-	const found = (drops: number, blankDrops = bottle?.blankDrops) => titrated({ drops, blankDrops, mgLPerDrop: bottle?.mgLPerDrop ?? step.mgLPerDrop });
+	const settled_s = $derived(
+		bottle?.fixedAt === undefined ? null : step.settle_s - (hand.now_ms - Date.parse(bottle.fixedAt)) / 1000
+	);
+	const found = (drops: number, blankDrops = bottle?.blankDrops) =>
+		titrated({ drops, blankDrops, mgLPerDrop: bottle?.mgLPerDrop ?? step.mgLPerDrop });
 	const stage = $derived(
 		bottle?.drops !== undefined
 			? 'done'
@@ -80,12 +85,22 @@
 
 <Chips
 	legend="Bottle"
-	chips={step.bottles.map((b) => ({ id: b.id, word: `${b.label}${titrations?.[b.id]?.drops === undefined ? '' : ', done'}`, isOn: b.id === bottleId }))}
+	chips={step.bottles.map((b) => ({
+		id: b.id,
+		word: `${b.label}${titrations?.[b.id]?.drops === undefined ? '' : ', done'}`,
+		isOn: b.id === bottleId
+	}))}
 	ontap={(id) => (bottleId = id)}
 />
 
 {#if stage === 'paper'}
-	<MeasureField {hand} path={at('drops')} label="Drops, as the sheet says" placed={null} onkept={() => void hand.set(at('mgLPerDrop'), step.mgLPerDrop)} />
+	<MeasureField
+		{hand}
+		path={at('drops')}
+		label="Drops, as the sheet says"
+		placed={null}
+		onkept={() => void hand.set(at('mgLPerDrop'), step.mgLPerDrop)}
+	/>
 {:else if stage === 'bubble'}
 	<h2>Is there a bubble under the stopper?</h2>
 	<p class="small">Turn the bottle over and look against the sky.</p>
@@ -93,28 +108,48 @@
 		<button type="button" class="act main big" onclick={() => hand.set(at('hasBubble'), false)}>No bubble</button>
 		<button type="button" class="act big" onclick={() => hand.set(at('hasBubble'), true)}>A bubble</button>
 	</p>
-	{#if bottle?.hasBubble}<p class="say spoils" role="alert"><b>Start again.</b> Pour it out downstream, fill it anew under water, look again.</p>{/if}
+	{#if bottle?.hasBubble}<p class="say spoils" role="alert">
+			<b>Start again.</b> Pour it out downstream, fill it anew under water, look again.
+		</p>{/if}
 {:else if stage === 'fix'}
 	<p>Reagent one, reagent two, both under the surface; stopper, turn it over twenty times.</p>
 	<button type="button" class="act main big" onclick={fix}>Fixed just now</button>
 {:else if stage === 'acid'}
 	{#if settled_s !== null && settled_s > 0}
-		<Countdown label="floc settles" big={sayClock(Math.ceil(settled_s))} words="until the floc has settled; half the bottle clear" />
-		<button type="button" class="act big" onclick={() => hand.set(at('acidAt'), stamp(hand))}>Acid is in all the same</button>
+		<Countdown
+			label="floc settles"
+			big={sayClock(Math.ceil(settled_s))}
+			words="until the floc has settled; half the bottle clear"
+		/>
+		<button type="button" class="act big" onclick={() => hand.set(at('acidAt'), stamp(hand))}
+			>Acid is in all the same</button
+		>
 	{:else}
 		<p class="say" role="status"><b>The floc has settled.</b> Acid in, stopper, turn it until it is clear amber.</p>
-		<button type="button" class="act main big" onclick={() => hand.set(at('acidAt'), stamp(hand))}>Acid is in, clear amber</button>
+		<button type="button" class="act main big" onclick={() => hand.set(at('acidAt'), stamp(hand))}
+			>Acid is in, clear amber</button
+		>
 	{/if}
-	<p class="small">Fixed at {sayTime(Date.parse(bottle?.fixedAt ?? ''), hand.timeZone)}; titrate within {step.within_h} h.</p>
+	<p class="small">
+		Fixed at {sayTime(Date.parse(bottle?.fixedAt ?? ''), hand.timeZone)}; titrate within {step.within_h} h.
+	</p>
 {:else if stage === 'drops'}
-	<p class="small">One drop, swirl, look against white. Stop when the colour is just gone. Space or + counts, minus takes one back.</p>
+	<p class="small">
+		One drop, swirl, look against white. Stop when the colour is just gone. Space or + counts, minus takes one back.
+	</p>
 	<button type="button" class="drop" onclick={() => count(counted + 1)} aria-describedby="drops-sum">
 		<b>{counted}</b> <span>{counted === 1 ? 'drop' : 'drops'}: tap for one more</span>
 	</button>
-	<p id="drops-sum" role="status">= {found(counted).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop, half a drop taken off</p>
+	<p id="drops-sum" role="status">
+		= {found(counted).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop, half a drop taken off
+	</p>
 	<p class="row">
-		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}>One drop back</button>
-		<button type="button" class="act main big" disabled={counted === 0} onclick={keep}>Colour gone: keep {counted}</button>
+		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}
+			>One drop back</button
+		>
+		<button type="button" class="act main big" disabled={counted === 0} onclick={keep}
+			>Colour gone: keep {counted}</button
+		>
 	</p>
 {:else if bottle?.drops !== undefined}
 	{@const { belowBlank, dissolvedOxygen_mgL } = found(bottle.drops)}
@@ -138,8 +173,14 @@
 			}}
 			oncancel={() => (striking = false)}
 		/>
-	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this titration</button>{/if}
-	<MeasureField {hand} path={at('blankDrops')} label="Drops that a blank took (leave empty where none was done)" placed={null} />
+	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this titration</button
+		>{/if}
+	<MeasureField
+		{hand}
+		path={at('blankDrops')}
+		label="Drops that a blank took (leave empty where none was done)"
+		placed={null}
+	/>
 {/if}
 <Struck line={hand.lines.get(at('drops'))} initialsOf={hand.initialsOf} timeZone={hand.timeZone} />
 

@@ -11,7 +11,9 @@
 
 	const path = 'readings/tube-depth/tube';
 	const live = $derived(rest.lines.get(path)?.live ?? null);
-	const isFull = $derived(JSON.stringify(rest.lines.get(path)?.value) === JSON.stringify({ above: tubeLength_cm, unit: 'cm' }));
+	const isFull = $derived(
+		JSON.stringify(rest.lines.get(path)?.value) === JSON.stringify({ above: tubeLength_cm, unit: 'cm' })
+	);
 </script>
 
 <button
@@ -26,7 +28,13 @@
 </button>
 <p class="small or">or the depth at which it just shows</p>
 {#key live?.id}
-	<ReadingTool {...rest} parameter="tube-depth" unit="cm" slots={[{ id: 'tube', label: 'disc just shows at', path }]} instruments={[]} />
+	<ReadingTool
+		{...rest}
+		parameter="tube-depth"
+		unit="cm"
+		slots={[{ id: 'tube', label: 'disc just shows at', path }]}
+		instruments={[]}
+	/>
 {/key}
 
 <style>

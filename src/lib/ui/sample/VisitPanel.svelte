@@ -14,7 +14,12 @@
 		hrefOf: (stepId: string) => string;
 		onclose: () => void;
 	}
-	const said: Record<string, string> = { tied: 'done', open: 'to do', passed: 'passed over', needless: 'not asked for here' };
+	const said: Record<string, string> = {
+		tied: 'done',
+		open: 'to do',
+		passed: 'passed over',
+		needless: 'not asked for here'
+	};
 </script>
 
 <script lang="ts">
@@ -36,14 +41,19 @@
 	);
 	const others = $derived(team.filter((p) => p.initials !== me));
 
-	const take = (id: string) => (takenBy(id) === me ? hand.strike(`steps/${id}/takenBy`, 'given back') : void hand.set(`steps/${id}/takenBy`, me));
+	const take = (id: string) =>
+		takenBy(id) === me ? hand.strike(`steps/${id}/takenBy`, 'given back') : void hand.set(`steps/${id}/takenBy`, me);
 	async function giveOver() {
 		if (to === '') return void (wrong = 'Say to whom.');
 		const base = `handovers/${newId()}`;
 		const why = whyRefused(`${base}/note`, note.trim());
 		wrong = why === null ? '' : `What they should know: ${why}, these are ${note.trim().length}.`;
 		if (wrong) return;
-		await hand.setAll({ ...(note.trim() ? { [`${base}/note`]: note.trim() } : {}), [`${base}/to`]: to, [`${base}/at`]: stamp(hand) });
+		await hand.setAll({
+			...(note.trim() ? { [`${base}/note`]: note.trim() } : {}),
+			[`${base}/to`]: to,
+			[`${base}/at`]: stamp(hand)
+		});
 		[to, note] = ['', ''];
 	}
 </script>
@@ -54,7 +64,8 @@
 		<Dialog.Content class="sheet-panel">
 			<Dialog.Title class="sheet-title">Who does what</Dialog.Title>
 			<Dialog.Description
-				>One takes the water, one the forms. Each phone goes on alone with no network; they show each other’s steps when they meet one.</Dialog.Description
+				>One takes the water, one the forms. Each phone goes on alone with no network; they show each other’s steps when
+				they meet one.</Dialog.Description
 			>
 			<ul>
 				{#each steps as step (step.id)}
@@ -64,8 +75,14 @@
 						{#if takenBy(step.id) && takenBy(step.id) !== me}
 							<b>{takenBy(step.id)}</b>
 						{:else}
-							<button type="button" class="act" class:main={takenBy(step.id) === me} aria-pressed={takenBy(step.id) === me} onclick={() => take(step.id)}
-								>{takenBy(step.id) === me ? 'mine' : 'I take it'}<span class="visually-hidden">: {step.title}</span></button
+							<button
+								type="button"
+								class="act"
+								class:main={takenBy(step.id) === me}
+								aria-pressed={takenBy(step.id) === me}
+								onclick={() => take(step.id)}
+								>{takenBy(step.id) === me ? 'mine' : 'I take it'}<span class="visually-hidden">: {step.title}</span
+								></button
 							>
 						{/if}
 					</li>
@@ -73,7 +90,9 @@
 			</ul>
 			<h3>Hand the visit over</h3>
 			{#each handovers as [id, one] (id)}
-				<p class="small">To {one.to} at {sayTime(Date.parse(one.at!), hand.timeZone)}{one.note ? `: ${one.note}` : ''}</p>
+				<p class="small">
+					To {one.to} at {sayTime(Date.parse(one.at!), hand.timeZone)}{one.note ? `: ${one.note}` : ''}
+				</p>
 			{/each}
 			<label
 				>To
@@ -82,7 +101,10 @@
 					{#each others as person (person.id)}<option value={person.name}>{person.name}</option>{/each}
 				</select></label
 			>
-			<label>What they should know <textarea class="input-line" rows="2" bind:value={note} aria-describedby="over-wrong"></textarea></label>
+			<label
+				>What they should know <textarea class="input-line" rows="2" bind:value={note} aria-describedby="over-wrong"
+				></textarea></label
+			>
 			<p id="over-wrong" class="wrong" role="alert">{wrong}</p>
 			<p class="buttons">
 				<button type="button" class="act" onclick={giveOver}>Hand it over</button>

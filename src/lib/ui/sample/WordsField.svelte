@@ -31,7 +31,8 @@
 		if (!isTyping) return;
 		const words = text.trim();
 		const why = words === '' ? null : whyRefused(path, words);
-		if (why !== null) return void (wrong = `${why.charAt(0).toUpperCase()}${why.slice(1)}, these are ${words.length}. Shorten it; nothing is lost.`);
+		if (why !== null)
+			return void (wrong = `${why.charAt(0).toUpperCase()}${why.slice(1)}, these are ${words.length}. Shorten it; nothing is lost.`);
 		isTyping = false;
 		hand.draft(path, '');
 		if (words === (kept ?? '')) return;

@@ -14,7 +14,9 @@ export const throughCamera =
 		let isClosed = false;
 		let end: (() => void) | undefined;
 		const stop = (stream: MediaStream) => stream.getTracks().forEach((t) => t.stop());
-		const asked = navigator.mediaDevices?.getUserMedia({ video: { facingMode: 'environment' } }) ?? Promise.reject(new Error('no camera'));
+		const asked =
+			navigator.mediaDevices?.getUserMedia({ video: { facingMode: 'environment' } }) ??
+			Promise.reject(new Error('no camera'));
 		const opened = asked.then(async (stream) => {
 			if (isClosed) return stop(stream);
 			video.srcObject = stream;

@@ -70,12 +70,17 @@ export class FigureEntry {
 	take(instrument: string | null): Figure | null {
 		const typed = readTyped(this.text);
 		if ('why' in typed) return this.#say(typed.why);
-		const figure: Figure = { ...withQualifier(typed.number, typed.qualifier, this.unit), ...(instrument ? { instrument } : {}) };
+		const figure: Figure = {
+			...withQualifier(typed.number, typed.qualifier, this.unit),
+			...(instrument ? { instrument } : {})
+		};
 		const impossible = whyImpossible(this.parameter, figure);
 		if (impossible) return this.#say(`${impossible}.`);
 		if (isImplausible(this.parameter, figure) && this.asked !== this.text) {
 			this.asked = this.text;
-			return this.#say(`${parameters[this.parameter].name} is usually ${plausibleRange(this.parameter)}. If ${this.text} stands, keep it again.`);
+			return this.#say(
+				`${parameters[this.parameter].name} is usually ${plausibleRange(this.parameter)}. If ${this.text} stands, keep it again.`
+			);
 		}
 		return figure;
 	}

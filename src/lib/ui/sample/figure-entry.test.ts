@@ -4,7 +4,10 @@ import { pressed } from './keypad-text';
 
 const LEFT = 'readings/dissolved-oxygen/left';
 const RIGHT = 'readings/dissolved-oxygen/right';
-function entry(parameter: ConstructorParameters<typeof FigureEntry>[0] = 'dissolved-oxygen', unit: ConstructorParameters<typeof FigureEntry>[1] = 'mg_L') {
+function entry(
+	parameter: ConstructorParameters<typeof FigureEntry>[0] = 'dissolved-oxygen',
+	unit: ConstructorParameters<typeof FigureEntry>[1] = 'mg_L'
+) {
 	const drafted = vi.fn();
 	const typing = new FigureEntry(parameter, unit, drafted);
 	typing.choose(LEFT);

@@ -12,7 +12,10 @@ const kit = (id: string) => {
 describe('the chart of a kit', () => {
 	it('has no colour as below the first block, never 0, and a figure between two blocks', () => {
 		const lines = chartOf(kit('nitrate').chart, 'mg_L_N');
-		expect(lines[0]).toMatchObject({ figure: { below: 0.8, unit: 'mg_L_N', method: 'no colour' }, figureText: 'below 0.8' });
+		expect(lines[0]).toMatchObject({
+			figure: { below: 0.8, unit: 'mg_L_N', method: 'no colour' },
+			figureText: 'below 0.8'
+		});
 		expect(lines[2]).toMatchObject({ kind: 'between', figure: { value: 1.65 }, word: 'between blush and rose' });
 		expect(lines.at(-1)).toMatchObject({ figure: { above: 25 } });
 		expect(lines.every((l) => !('value' in l.figure) || l.figure.value > 0)).toBe(true);
@@ -32,7 +35,9 @@ describe('waits in turn', () => {
 		[29.5, 'mix', 0.5, 'blue comes'],
 		[30, 'blue comes', 600, null],
 		[500, 'blue comes', 130, null]
-	])('after %d s: %s', (gone, what, left, next) => expect(stageAt(waits, gone)).toEqual({ what, left_s: left, next, isOver: false }));
+	])('after %d s: %s', (gone, what, left, next) =>
+		expect(stageAt(waits, gone)).toEqual({ what, left_s: left, next, isOver: false })
+	);
 	it('are over at their sum', () => expect(stageAt(waits, 630)).toMatchObject({ isOver: true, left_s: 0 }));
 	it.each([
 		[9.6, '10 s'],

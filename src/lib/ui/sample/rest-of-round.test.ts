@@ -36,7 +36,13 @@ const see = (now_min: number, bottle_min: number) =>
 		midnight_ms + now_min * 60_000,
 		'Etc/UTC',
 		(id) => `site ${id}`,
-		labDeadline(at(bottle_min), 6, { lab: 'the lab', bench_min: 20, holding_h: null, openings: [{ opens_ms: at(480), closes_ms: at(960) }], first: null })
+		labDeadline(at(bottle_min), 6, {
+			lab: 'the lab',
+			bench_min: 20,
+			holding_h: null,
+			openings: [{ opens_ms: at(480), closes_ms: at(960) }],
+			first: null
+		})
 	);
 
 describe('what a round still has before it', () => {
@@ -44,7 +50,10 @@ describe('what a round still has before it', () => {
 		// leaves a at 10:00, at b 10:15, leaves 11:15, lab 11:40, plated 12:00; the bottle of 9:06 lasts until 15:06
 		expect(see(600, 546)).toEqual({
 			next: { name: 'site b', arrive: '10:15' },
-			lab: { isLate: false, words: 'At the lab by 14:46: its limit ends then. From here it is reached at 11:40, with 3 h 06 to spare.' }
+			lab: {
+				isLate: false,
+				words: 'At the lab by 14:46: its limit ends then. From here it is reached at 11:40, with 3 h 06 to spare.'
+			}
 		});
 	});
 	it('says so when it is too late', () => {

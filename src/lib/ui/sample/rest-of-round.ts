@@ -35,7 +35,9 @@ export function restOfRound(
 	const here = visits.find((v) => v.leftAt === undefined);
 	const soFar: SoFar = {
 		now_min: Math.round((now_ms - midnight_ms) / 60_000),
-		done: visits.flatMap((v) => (v.leftAt === undefined ? [] : [{ id: v.siteId, leave_min: minute(v.leftAt), bottle_min: bottle(v) }])),
+		done: visits.flatMap((v) =>
+			v.leftAt === undefined ? [] : [{ id: v.siteId, leave_min: minute(v.leftAt), bottle_min: bottle(v) }]
+		),
 		// whoever asks is about to leave: the rest of the usual time on site is not waited for
 		at: here ? { id: here.siteId, begin_min: -Infinity, bottle_min: bottle(here) } : null
 	};
@@ -51,7 +53,13 @@ export function restOfRound(
 }
 
 /** The way to the lab against the one moment by which the bottles must be there. */
-function sayLab(lab: string | null, at: string, arrive_ms: number, deadline: LabDeadline | null, timeZone: string): RestOfRound['lab'] {
+function sayLab(
+	lab: string | null,
+	at: string,
+	arrive_ms: number,
+	deadline: LabDeadline | null,
+	timeZone: string
+): RestOfRound['lab'] {
 	if (lab === null || deadline === null) return null;
 	const by = sayDeadline(deadline, deadline.last_ms, timeZone);
 	const slack_ms = deadline.last_ms - arrive_ms;

@@ -32,7 +32,9 @@
 
 <svg viewBox="0 0 {thread.width} {thread.height}" class="thread" role="group" aria-label="The streams and their sites">
 	{#each thread.lines as line (line.path)}<path d={line.path} stroke-width={line.width} class="stream" />{/each}
-	{#each thread.names as name (name.text)}<text x={name.x} y={name.y} text-anchor={name.anchor} class="name">{name.text}</text>{/each}
+	{#each thread.names as name (name.text)}<text x={name.x} y={name.y} text-anchor={name.anchor} class="name"
+			>{name.text}</text
+		>{/each}
 	{#each thread.beads as bead (bead.id)}
 		{@const site = siteOf.get(bead.id)}
 		{#if site}
@@ -49,12 +51,21 @@
 				{:else if site.state === 'here'}
 					<circle cx={bead.x} cy={bead.y} r="8" class="here" /><circle cx={bead.x} cy={bead.y} r="3" class="dot" />
 				{:else if site.state === 'due'}
-					<circle cx={bead.x} cy={bead.y} r="8" class="due" /><path d="M{bead.x} {bead.y - 8}a8 8 0 0 1 0 16z" class="half" />
+					<circle cx={bead.x} cy={bead.y} r="8" class="due" /><path
+						d="M{bead.x} {bead.y - 8}a8 8 0 0 1 0 16z"
+						class="half"
+					/>
 				{:else}
 					<circle cx={bead.x} cy={bead.y} r="8" class="done" />
 				{/if}
 				<text x={bead.label.x} y={bead.label.y - 2} text-anchor={bead.label.anchor} class="site">{site.name}</text>
-				<text x={bead.label.x} y={bead.label.y + 13} text-anchor={bead.label.anchor} class="say-line" class:attention={site.state === 'late'}>{site.say}</text>
+				<text
+					x={bead.label.x}
+					y={bead.label.y + 13}
+					text-anchor={bead.label.anchor}
+					class="say-line"
+					class:attention={site.state === 'late'}>{site.say}</text
+				>
 			</a>
 		{/if}
 	{/each}

@@ -9,7 +9,13 @@ const demo: StreamIn[] = demoStreams.map((s) => ({
 	length_km: s.length_km,
 	joins: s.joins ? { streamId: s.joins.stream, at_km: s.joins.at_km } : null
 }));
-const sites = demoSites.map((s) => ({ id: s.code, streamId: s.stream, river_km: s.river_km, name: s.name, say: 'E. coli 5200 per 100 mL' }));
+const sites = demoSites.map((s) => ({
+	id: s.code,
+	streamId: s.stream,
+	river_km: s.river_km,
+	name: s.name,
+	say: 'E. coli 5200 per 100 mL'
+}));
 
 describe('the demo’s catchment', () => {
 	const thread = layOutThread(demo, sites, 560);
@@ -25,9 +31,14 @@ describe('the demo’s catchment', () => {
 
 	it('puts no label on another, on a bead, or beyond the page', () => {
 		for (const [i, bead] of thread.beads.entries()) {
-			for (const other of thread.beads.slice(i + 1)) expect(overlaps(bead.box, other.box), `${bead.id} and ${other.id}`).toBe(false);
+			for (const other of thread.beads.slice(i + 1))
+				expect(overlaps(bead.box, other.box), `${bead.id} and ${other.id}`).toBe(false);
 			for (const other of thread.beads)
-				if (other !== bead) expect(overlaps(bead.box, { x: other.x - 8, y: other.y - 8, w: 16, h: 16 }), `${bead.id} on ${other.id}`).toBe(false);
+				if (other !== bead)
+					expect(
+						overlaps(bead.box, { x: other.x - 8, y: other.y - 8, w: 16, h: 16 }),
+						`${bead.id} on ${other.id}`
+					).toBe(false);
 			expect(bead.box.x).toBeGreaterThanOrEqual(0);
 			expect(bead.box.x + bead.box.w).toBeLessThanOrEqual(thread.width);
 		}
@@ -37,13 +48,19 @@ describe('the demo’s catchment', () => {
 		const straight = thread.lines.map((l) => /^M([\d.]+) ([\d.]+)V([\d.]+)$/.exec(l.path)).filter((m) => m !== null);
 		for (const bead of thread.beads)
 			for (const [, x, from, to] of straight)
-				expect(overlaps(bead.box, { x: Number(x) - 2, y: Number(from), w: 4, h: Number(to) - Number(from) }), bead.id).toBe(false);
+				expect(
+					overlaps(bead.box, { x: Number(x) - 2, y: Number(from), w: 4, h: Number(to) - Number(from) }),
+					bead.id
+				).toBe(false);
 	});
 });
 
 describe('any network', () => {
 	const anyNetwork = fc
-		.array(fc.record({ joins: fc.nat(6), at: fc.integer({ min: 1, max: 9 }), sites: fc.nat(3) }), { minLength: 1, maxLength: 6 })
+		.array(fc.record({ joins: fc.nat(6), at: fc.integer({ min: 1, max: 9 }), sites: fc.nat(3) }), {
+			minLength: 1,
+			maxLength: 6
+		})
 		.map((list) => ({
 			streams: list.map(({ joins, at }, i): StreamIn => ({
 				id: `s${i}`,
@@ -52,7 +69,13 @@ describe('any network', () => {
 				joins: i === 0 ? null : { streamId: `s${joins % i}`, at_km: at }
 			})),
 			places: list.flatMap(({ sites: n }, i) =>
-				Array.from({ length: n }, (_, k) => ({ id: `p${i}-${k}`, streamId: `s${i}`, river_km: k + 0.5, name: `Site ${i}.${k}`, say: 'clear' }))
+				Array.from({ length: n }, (_, k) => ({
+					id: `p${i}-${k}`,
+					streamId: `s${i}`,
+					river_km: k + 0.5,
+					name: `Site ${i}.${k}`,
+					say: 'clear'
+				}))
 			)
 		}));
 

@@ -109,12 +109,20 @@ interface Ground {
 }
 
 /** Places what lies along a stream from its head down; tributaries push what follows down until they have room. */
-function placeStream(stream: StreamIn, x: number, headY: number, depth: number, outward: 1 | -1, ground: Ground): Placed {
+function placeStream(
+	stream: StreamIn,
+	x: number,
+	headY: number,
+	depth: number,
+	outward: 1 | -1,
+	ground: Ground
+): Placed {
 	const own = ground.sites.filter((s) => s.streamId === stream.id);
 	const joining = tributariesOf(stream, ground.streams);
-	const along = [...own.map((site) => ({ km: site.river_km, site })), ...joining.map((tributary) => ({ km: tributary.joins!.at_km, tributary }))].sort(
-		(a, b) => b.km - a.km
-	);
+	const along = [
+		...own.map((site) => ({ km: site.river_km, site })),
+		...joining.map((tributary) => ({ km: tributary.joins!.at_km, tributary }))
+	].sort((a, b) => b.km - a.km);
 	let y = headY + 14;
 	let side: 1 | -1 = depth === 0 ? -1 : outward;
 	const free = { '-1': headY, '1': headY };
@@ -175,12 +183,21 @@ function linesOf(p: Placed): { path: string; width: number; points: Point[] }[] 
 	let from = p.headY;
 	let order = 1;
 	for (const to of [...joins.map((c) => c.mouth.y), footY]) {
-		pieces.push({ path: `M${p.x} ${from}V${to}`, width: widthOf(order), points: straight({ x: p.x, y: from }, { x: p.x, y: to }) });
+		pieces.push({
+			path: `M${p.x} ${from}V${to}`,
+			width: widthOf(order),
+			points: straight({ x: p.x, y: from }, { x: p.x, y: to })
+		});
 		order += joins[pieces.length - 1]?.order ?? 0;
 		from = to;
 	}
 	if (isTributary) {
-		const bend = [{ x: p.x, y: footY }, { x: p.x, y: footY + BEND * 0.75 }, { x: p.x + (p.mouth.x - p.x) * 0.45, y: p.mouth.y - 8 }, p.mouth] as const;
+		const bend = [
+			{ x: p.x, y: footY },
+			{ x: p.x, y: footY + BEND * 0.75 },
+			{ x: p.x + (p.mouth.x - p.x) * 0.45, y: p.mouth.y - 8 },
+			p.mouth
+		] as const;
 		pieces.push({
 			path: `M${bend[0].x} ${bend[0].y}C${bend[1].x} ${bend[1].y} ${bend[2].x} ${bend[2].y} ${bend[3].x} ${bend[3].y}`,
 			width: widthOf(p.order),
@@ -198,11 +215,13 @@ const straight = (a: Point, b: Point): Point[] => {
 const curve = ([p0, p1, p2, p3]: readonly [Point, Point, Point, Point]): Point[] =>
 	Array.from({ length: 41 }, (_, i) => {
 		const t = i / 40;
-		const mix = (a: number, b: number, c: number, d: number) => (1 - t) ** 3 * a + 3 * t * (1 - t) ** 2 * b + 3 * t ** 2 * (1 - t) * c + t ** 3 * d;
+		const mix = (a: number, b: number, c: number, d: number) =>
+			(1 - t) ** 3 * a + 3 * t * (1 - t) ** 2 * b + 3 * t ** 2 * (1 - t) * c + t ** 3 * d;
 		return { x: mix(p0.x, p1.x, p2.x, p3.x), y: mix(p0.y, p1.y, p2.y, p3.y) };
 	});
 
-const beadsOf = (p: Placed): { site: SiteIn; x: number; y: number }[] => p.sites.map((site) => ({ site, x: p.x, y: beadY.get(p)!.get(site.id)! }));
+const beadsOf = (p: Placed): { site: SiteIn; x: number; y: number }[] =>
+	p.sites.map((site) => ({ site, x: p.x, y: beadY.get(p)!.get(site.id)! }));
 
 /** Tries right and left of each bead, a little higher and lower, and takes the first place that touches nothing; else the one that touches least. */
 function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[], width: number): Bead[] {
@@ -221,13 +240,22 @@ function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[]
 					const box = { x: anchor === 'start' ? x + 18 : x - 18 - w, y: y + dy - LINE_HEIGHT, w, h: 2 * LINE_HEIGHT };
 					const outside = Math.max(0, -box.x) + Math.max(0, box.x + w - width);
 					const cost =
-						taken.filter((t) => overlaps(t, box)).length * 50 + points.filter((p) => inside(p, box, 3)).length * 8 + outside * 4 + Math.abs(dy) * 0.2;
+						taken.filter((t) => overlaps(t, box)).length * 50 +
+						points.filter((p) => inside(p, box, 3)).length * 8 +
+						outside * 4 +
+						Math.abs(dy) * 0.2;
 					return { anchor, box, cost, dy };
 				})
 			);
 			const best = options.reduce((a, b) => (b.cost < a.cost ? b : a));
 			taken.push(best.box);
-			return { id: site.id, x, y, label: { x: best.anchor === 'start' ? x + 18 : x - 18, y: y + best.dy, anchor: best.anchor }, box: best.box };
+			return {
+				id: site.id,
+				x,
+				y,
+				label: { x: best.anchor === 'start' ? x + 18 : x - 18, y: y + best.dy, anchor: best.anchor },
+				box: best.box
+			};
 		});
 }
 
@@ -245,5 +273,7 @@ function byBand(points: readonly Point[]): (y: number) => Point[] {
 	return (y) => [-1, 0, 1].flatMap((d) => bands.get(Math.floor(y / BAND) + d) ?? []);
 }
 
-export const overlaps = (a: Box, b: Box): boolean => a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
-const inside = (p: Point, b: Box, margin: number) => p.x > b.x - margin && p.x < b.x + b.w + margin && p.y > b.y - margin && p.y < b.y + b.h + margin;
+export const overlaps = (a: Box, b: Box): boolean =>
+	a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
+const inside = (p: Point, b: Box, margin: number) =>
+	p.x > b.x - margin && p.x < b.x + b.w + margin && p.y > b.y - margin && p.y < b.y + b.h + margin;

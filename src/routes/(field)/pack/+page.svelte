@@ -26,7 +26,9 @@
 			<a class="round" href="/pack/{round.id}">
 				<b>{round.name}</b>
 				<small
-					>{sayDay(Date.parse(round.startsAt), timeZone)}, start {sayTime(Date.parse(round.startsAt), timeZone)}: {round.siteIds.map(nameOf).join(', ')}</small
+					>{sayDay(Date.parse(round.startsAt), timeZone)}, start {sayTime(Date.parse(round.startsAt), timeZone)}: {round.siteIds
+						.map(nameOf)
+						.join(', ')}</small
 				>
 			</a>
 		{:else}

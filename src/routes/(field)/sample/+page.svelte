@@ -26,16 +26,22 @@
 			.filter((v) => v.at_ms > app.now_ms - 2 * DAY_ms)
 			.sort((a, b) => b.at_ms - a.at_ms)
 	);
-	const rounds = $derived((satchel?.rounds ?? []).filter((r) => Math.abs(Date.parse(r.startsAt) - app.now_ms) < 1.5 * DAY_ms));
-	const visitOf = (roundId: string, siteId: string) => visits.find((v) => v.opening.roundId === roundId && v.opening.siteId === siteId);
-	const cards = $derived((satchel?.cards ?? []).filter((c) => c.inUse).sort((a, b) => (a.card.title < b.card.title ? -1 : 1)));
+	const rounds = $derived(
+		(satchel?.rounds ?? []).filter((r) => Math.abs(Date.parse(r.startsAt) - app.now_ms) < 1.5 * DAY_ms)
+	);
+	const visitOf = (roundId: string, siteId: string) =>
+		visits.find((v) => v.opening.roundId === roundId && v.opening.siteId === siteId);
+	const cards = $derived(
+		(satchel?.cards ?? []).filter((c) => c.inUse).sort((a, b) => (a.card.title < b.card.title ? -1 : 1))
+	);
 	/** The card of the nearest round, where there is one: the one that is used most days. */
 	const usualCardId = $derived(
 		cards.find(
 			(c) =>
 				c.id ===
-				[...(satchel?.rounds ?? [])].sort((a, b) => Math.abs(Date.parse(a.startsAt) - app.now_ms) - Math.abs(Date.parse(b.startsAt) - app.now_ms))[0]
-					?.cardVersionId
+				[...(satchel?.rounds ?? [])].sort(
+					(a, b) => Math.abs(Date.parse(a.startsAt) - app.now_ms) - Math.abs(Date.parse(b.startsAt) - app.now_ms)
+				)[0]?.cardVersionId
 		)?.id ?? cards[0]?.id
 	);
 	let chosenCardId = $state('');
@@ -56,7 +62,9 @@
 		if (!place) return void (labelSaid = `No site of this program is called ${label.site}.`);
 		const round = satchel.rounds.find((r) => r.siteIds.includes(place.id) && r.startsAt.startsWith(label.date));
 		const visit = visits.find((v) => v.opening.siteId === place.id && v.opening.startedAt.startsWith(label.date));
-		const card = satchel.cards.find((c) => c.id === (visit?.opening.cardVersionId ?? round?.cardVersionId) || c.inUse)?.card;
+		const card = satchel.cards.find(
+			(c) => c.id === (visit?.opening.cardVersionId ?? round?.cardVersionId) || c.inUse
+		)?.card;
 		const step = card?.steps.find((s) => s.tool === 'bottle' && s.bottle.kind === label.kind);
 		if (!step) return void (labelSaid = `The card of that visit asks for no ${label.kind} bottle.`);
 		if (visit) return goto(`/sample/${visit.id}/${step.id}`);
@@ -71,13 +79,31 @@
 		starting = siteId;
 		const visitId = v7();
 		const startedAt = onPaper?.startedAt ?? new Date(app.now_ms).toISOString();
-		const opening: Opening = { siteId, cardVersionId: card.id, startedAt, ...(roundId ? { roundId } : {}), ...(onPaper ? { isOnPaper: true } : {}) };
+		const opening: Opening = {
+			siteId,
+			cardVersionId: card.id,
+			startedAt,
+			...(roundId ? { roundId } : {}),
+			...(onPaper ? { isOnPaper: true } : {})
+		};
 		await app.write({ visitId, path: 'opening', op: 'set', value: opening, was: null });
 		if (onPaper) {
-			await app.write({ visitId, path: `copies/${satchel.member.initials}/startedAt`, op: 'set', value: new Date(app.now_ms).toISOString(), was: null });
+			await app.write({
+				visitId,
+				path: `copies/${satchel.member.initials}/startedAt`,
+				op: 'set',
+				value: new Date(app.now_ms).toISOString(),
+				was: null
+			});
 			return goto(`/sample/${visitId}/arrive`);
 		}
-		await app.write({ visitId, path: `arrival/crew/${satchel.member.initials}/initials`, op: 'set', value: satchel.member.initials, was: null });
+		await app.write({
+			visitId,
+			path: `arrival/crew/${satchel.member.initials}/initials`,
+			op: 'set',
+			value: satchel.member.initials,
+			was: null
+		});
 		await goto(`/sample/${visitId}/arrive`);
 	}
 </script>
@@ -98,9 +124,15 @@
 	{:else if !satchel}
 		<h2>Nothing is packed yet</h2>
 		{#if app.sync.standing === 'offline'}
-			<p>This device has not been here with a network before. Open this page once where there is one; after that it works without.</p>
+			<p>
+				This device has not been here with a network before. Open this page once where there is one; after that it works
+				without.
+			</p>
 		{:else if app.sync.standing === 'signed-out' || app.sync.standing === 'idle'}
-			<p>Sign in once, with a network. Then sites, method cards and instruments are packed, and everything works without one.</p>
+			<p>
+				Sign in once, with a network. Then sites, method cards and instruments are packed, and everything works without
+				one.
+			</p>
 			<p><a class="act main big" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a></p>
 		{:else if app.sync.standing === 'trouble'}
 			<p>The server does not answer as it should. It is tried again by itself.</p>
@@ -111,7 +143,10 @@
 		{#each rounds as round (round.id)}
 			<h2 class="ruled">{round.name}</h2>
 			<p class="small">
-				{sayDay(Date.parse(round.startsAt), satchel.program.timeZone)}, start {sayTime(Date.parse(round.startsAt), satchel.program.timeZone)}.
+				{sayDay(Date.parse(round.startsAt), satchel.program.timeZone)}, start {sayTime(
+					Date.parse(round.startsAt),
+					satchel.program.timeZone
+				)}.
 				<a href="/pack/{round.id}">What to pack</a>
 			</p>
 			<ul>
@@ -126,7 +161,10 @@
 									>{visit.isLeft ? 'Done' : 'Go on'}<span class="visually-hidden"> at {place.name}</span></a
 								>
 							{:else}
-								<button class="act" disabled={starting !== ''} onclick={() => open(siteId, round.id, round.cardVersionId)}
+								<button
+									class="act"
+									disabled={starting !== ''}
+									onclick={() => open(siteId, round.id, round.cardVersionId)}
 									>Start<span class="visually-hidden"> at {place.name}</span></button
 								>
 							{/if}
@@ -144,7 +182,8 @@
 					<li>
 						<div>
 							<b>{site(visit.opening.siteId)?.name ?? 'A site that is no longer in the program'}</b><small
-								>{visit.opening.isOnPaper ? 'from paper, ' : ''}{#if handedTo(visit.id)}handed to {handedTo(visit.id)?.value},
+								>{visit.opening.isOnPaper ? 'from paper, ' : ''}{#if handedTo(visit.id)}handed to {handedTo(visit.id)
+										?.value},
 								{/if}{sayDay(visit.at_ms, satchel.program.timeZone)}
 								{sayTime(visit.at_ms, satchel.program.timeZone)}, opened by {app.initialsOf(visit.by)}</small
 							>
@@ -174,7 +213,12 @@
 				{#each satchel.sites.filter((s) => !s.isRetired) as place (place.id)}
 					<li>
 						<div><b>{place.name}</b><small>{place.barred || place.about}</small></div>
-						<button class="act" disabled={starting !== ''} aria-label="Start at {place.name}" onclick={() => open(place.id)}>Start</button>
+						<button
+							class="act"
+							disabled={starting !== ''}
+							aria-label="Start at {place.name}"
+							onclick={() => open(place.id)}>Start</button
+						>
 					</li>
 				{/each}
 			</ul>
@@ -212,7 +256,8 @@
 		</form>
 		<p class="small foot">
 			Packed {sayDay(Date.parse(satchel.packedAt), satchel.program.timeZone)}
-			{sayTime(Date.parse(satchel.packedAt), satchel.program.timeZone)}. <a href="/today" data-sveltekit-reload>To the office</a>
+			{sayTime(Date.parse(satchel.packedAt), satchel.program.timeZone)}.
+			<a href="/today" data-sveltekit-reload>To the office</a>
 		</p>
 	{/if}
 </main>

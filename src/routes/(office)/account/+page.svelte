@@ -10,11 +10,13 @@
 <main class="page">
 	<h1 class="ruled">Ways into your account</h1>
 	<p>
-		Every sign-in, every new password, and every link that a coordinator made to choose one. If something here is not yours, ask your coordinator for a new
-		link: it ends all sessions.
+		Every sign-in, every new password, and every link that a coordinator made to choose one. If something here is not
+		yours, ask your coordinator for a new link: it ends all sessions.
 	</p>
 	<ul>
-		{#each data.events as event (event.id)}<li>{sayAccess(event, data.program.timeZone)}</li>{:else}<li>Nothing yet.</li>{/each}
+		{#each data.events as event (event.id)}<li>{sayAccess(event, data.program.timeZone)}</li>{:else}<li>
+				Nothing yet.
+			</li>{/each}
 	</ul>
 </main>
 

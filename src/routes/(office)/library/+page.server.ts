@@ -18,14 +18,18 @@ export const load: PageServerLoad = async ({ locals }) => {
 		isNeeded: kind.isNeeded,
 		href: kind.name === 'program' ? `/library/program/${member.programId}` : `/library/${kind.name}`,
 		count: library[kind.name].filter((row) => !kind.endedOn?.(row)).length,
-		doubts: library[kind.name].reduce((n, row) => n + (kind.endedOn?.(row) ? 0 : (kind.doubts?.(row, library, today).length ?? 0)), 0),
+		doubts: library[kind.name].reduce(
+			(n, row) => n + (kind.endedOn?.(row) ? 0 : (kind.doubts?.(row, library, today).length ?? 0)),
+			0
+		),
 		isDone: kind.name === 'program' ? library.program[0]!['seasonFrom'] !== null : library[kind.name].length > 0
 	}));
 	const cards = {
 		name: 'cards',
 		many: 'Method cards',
 		one: 'method card',
-		about: 'What is done at a visit, in which order and within which limits. Shipped in the variants of the schools; every number is yours to set.',
+		about:
+			'What is done at a visit, in which order and within which limits. Shipped in the variants of the schools; every number is yours to set.',
 		isNeeded: true,
 		href: '/library/cards',
 		count: library.cards.length,

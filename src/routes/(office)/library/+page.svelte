@@ -4,7 +4,8 @@
 	let { data }: PageProps = $props();
 
 	const next = $derived(data.mayKeep ? data.shelves.find((s) => s.isNeeded && !s.isDone) : undefined);
-	const newHref = (shelf: (typeof data.shelves)[number]) => (shelf.name === 'program' || shelf.name === 'cards' ? shelf.href : `${shelf.href}/new`);
+	const newHref = (shelf: (typeof data.shelves)[number]) =>
+		shelf.name === 'program' || shelf.name === 'cards' ? shelf.href : `${shelf.href}/new`;
 </script>
 
 <svelte:head><title>Library · Keen Riffle</title></svelte:head>
@@ -13,16 +14,24 @@
 	<h1 class="ruled">Library</h1>
 	{#if next}
 		<section class="next" aria-labelledby="next">
-			<h2 id="next">Next: {next.name === 'program' ? 'say when the season begins and ends' : `the first ${next.one}`}</h2>
+			<h2 id="next">
+				Next: {next.name === 'program' ? 'say when the season begins and ends' : `the first ${next.one}`}
+			</h2>
 			<p>{next.about}</p>
 			<p>
 				<a class="act main" href={newHref(next)}
-					>{next.name === 'program' ? 'Open the program' : next.name === 'cards' ? 'Choose a card' : `Add a ${next.one}`}</a
+					>{next.name === 'program'
+						? 'Open the program'
+						: next.name === 'cards'
+							? 'Choose a card'
+							: `Add a ${next.one}`}</a
 				>
 			</p>
 		</section>
 	{:else}
-		<p class="lead">What plans are made of, in the order in which a program is set up. Each shelf needs only those above it.</p>
+		<p class="lead">
+			What plans are made of, in the order in which a program is set up. Each shelf needs only those above it.
+		</p>
 	{/if}
 	<ol>
 		{#each data.shelves as shelf (shelf.name)}

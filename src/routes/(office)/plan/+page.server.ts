@@ -26,7 +26,9 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		weather: afterStorm(rain, season, minuteOfDay(now_ms, member.program.timeZone)),
 		network: await streamNetwork(db, member.programId),
 		people: await peopleOf(db, member.programId),
-		feed: await feedKeyOf(db, member.programId).then((key) => (key === null ? null : `${url.origin}/calendar/${key}.ics`)),
+		feed: await feedKeyOf(db, member.programId).then((key) =>
+			key === null ? null : `${url.origin}/calendar/${key}.ics`
+		),
 		isRainTyped: rain.gauge !== null && !rain.gauge.isSimulated,
 		date: dateOfDay(season.today),
 		mayPlan: can(member, 'plan')

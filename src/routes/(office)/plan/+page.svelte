@@ -1,7 +1,15 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
-	import { Board, factsFromWire, nearestDay, openSites, samplerNeeds, samplerTrip, type Proposal } from '$lib/core/schedule';
+	import {
+		Board,
+		factsFromWire,
+		nearestDay,
+		openSites,
+		samplerNeeds,
+		samplerTrip,
+		type Proposal
+	} from '$lib/core/schedule';
 	import CalendarFeed from '$lib/ui/plan/CalendarFeed.svelte';
 	import AfterStorm from '$lib/ui/plan/AfterStorm.svelte';
 	import SamplerNeeds from '$lib/ui/plan/SamplerNeeds.svelte';
@@ -44,7 +52,11 @@
 	);
 	const rounds = $derived<BoardBead[]>([...data.rounds, ...proposed]);
 	const current = $derived(rounds.find((r) => r.id === chosen) ?? null);
-	const broken = $derived(current && !current.isProposed && current.state === 'planned' ? board.breaches(current).map((b) => sayBreach(b, nameOf)) : []);
+	const broken = $derived(
+		current && !current.isProposed && current.state === 'planned'
+			? board.breaches(current).map((b) => sayBreach(b, nameOf))
+			: []
+	);
 	const needs = $derived(samplerNeeds(data.wire.tasks ?? [], rounds, data.today));
 	const next = $derived(data.rounds.find((r) => r.state === 'planned'));
 
@@ -85,20 +97,27 @@
 	async function proposeRest() {
 		share = 0;
 		proposal = null;
-		const fixed = data.rounds.map(({ id, circuitId, day, crew, state, purpose, siteIds, visited, bottles, refusedBecause }) => ({
-			id,
-			circuitId,
-			day,
-			crew,
-			state,
-			purpose,
-			siteIds,
-			visited,
-			bottles,
-			refusedBecause
-		}));
+		const fixed = data.rounds.map(
+			({ id, circuitId, day, crew, state, purpose, siteIds, visited, bottles, refusedBecause }) => ({
+				id,
+				circuitId,
+				day,
+				crew,
+				state,
+				purpose,
+				siteIds,
+				visited,
+				bottles,
+				refusedBecause
+			})
+		);
 		// nothing is proposed for days that have gone by
-		const running = proposeSeason({ ...data.wire, from: Math.max(data.wire.from, data.today + 1) }, fixed, 1, (s) => (share = s));
+		const running = proposeSeason(
+			{ ...data.wire, from: Math.max(data.wire.from, data.today + 1) },
+			fixed,
+			1,
+			(s) => (share = s)
+		);
 		work = running;
 		proposal = await running.proposal;
 		work = null;
@@ -110,7 +129,10 @@
 	}
 
 	async function take() {
-		const taken = await change({ change: 'take', rounds: proposed.map(({ circuitId, day, crew }) => ({ circuitId, day, crew })) });
+		const taken = await change({
+			change: 'take',
+			rounds: proposed.map(({ circuitId, day, crew }) => ({ circuitId, day, crew }))
+		});
 		if (taken) proposal = null;
 	}
 
@@ -140,12 +162,13 @@
 		<a href="/plan/season.ics" download>Calendar file</a>
 		<a href="/plan/season.pdf">Season sheet</a>
 		<CalendarFeed address={data.feed} mayPlan={data.mayPlan} />
-		{#if next}<a class="act main" href="/plan/rounds/{next.id}">Plan the day: {next.name}, {sayPlanDay(next.day)}</a>{/if}
+		{#if next}<a class="act main" href="/plan/rounds/{next.id}">Plan the day: {next.name}, {sayPlanDay(next.day)}</a
+			>{/if}
 	</header>
 	{#if facts.circuits.length === 0}
 		<p class="lead">
-			Nothing can be planned yet. A season is made of circuits: the sites that one team visits together, from a depot to a lab. Enter streams and sites, then
-			people and teams, then a lab with its hours; then the first circuit.
+			Nothing can be planned yet. A season is made of circuits: the sites that one team visits together, from a depot to
+			a lab. Enter streams and sites, then people and teams, then a lab with its hours; then the first circuit.
 		</p>
 	{:else}
 		<SeasonBoard
@@ -175,13 +198,20 @@
 						</p>
 						{#if current.refusedBecause}<p class="say ask">Refused: {current.refusedBecause}</p>{/if}
 						{#each broken as words (words)}<p class="say spoils">{words}</p>{/each}
-						{#if !current.isProposed && current.state === 'planned' && broken.length === 0}<p>It breaks no rule.</p>{/if}
+						{#if !current.isProposed && current.state === 'planned' && broken.length === 0}<p>
+								It breaks no rule.
+							</p>{/if}
 						{#if !current.isProposed && current.state === 'planned'}
 							<p class="acts">
 								<a class="act" href="/plan/rounds/{current.id}">Plan the day</a>
 								{#if data.mayPlan}
-									<button class="act plain" type="button" onclick={() => (refusing = !refusing)}>Refuse the date</button>
-									<button class="act plain" type="button" onclick={() => void change({ change: 'remove', roundId: current.id })}>Take it off</button>
+									<button class="act plain" type="button" onclick={() => (refusing = !refusing)}>Refuse the date</button
+									>
+									<button
+										class="act plain"
+										type="button"
+										onclick={() => void change({ change: 'remove', roundId: current.id })}>Take it off</button
+									>
 								{/if}
 							</p>
 						{/if}
@@ -193,7 +223,14 @@
 									void refuse();
 								}}
 							>
-								<label>Why, so that the next planner knows <input class="input-line" bind:value={reason} required maxlength="300" /></label>
+								<label
+									>Why, so that the next planner knows <input
+										class="input-line"
+										bind:value={reason}
+										required
+										maxlength="300"
+									/></label
+								>
 								<button class="act main">Refuse {sayPlanDay(current.day)}</button>
 							</form>
 						{/if}
@@ -209,22 +246,35 @@
 								<progress value={share} max="1" aria-label="Proposing"></progress>
 								<button class="act plain" type="button" onclick={stop}>Stop</button>
 							{:else if proposal}
-								<button class="act main" type="button" disabled={proposed.length === 0} onclick={() => void take()}>Take these {proposed.length} rounds</button>
+								<button class="act main" type="button" disabled={proposed.length === 0} onclick={() => void take()}
+									>Take these {proposed.length} rounds</button
+								>
 								<button class="act plain" type="button" onclick={() => (proposal = null)}>Leave it</button>
 							{:else}
 								<button class="act main" type="button" onclick={() => void proposeRest()}>Propose the rest</button>
 							{/if}
-							<button class="act plain" type="button" disabled={made.length === 0} onclick={() => void undo()}>Undo move</button>
-							<button class="act plain" type="button" disabled={undone.length === 0} onclick={() => void redo()}>Redo</button>
+							<button class="act plain" type="button" disabled={made.length === 0} onclick={() => void undo()}
+								>Undo move</button
+							>
+							<button class="act plain" type="button" disabled={undone.length === 0} onclick={() => void redo()}
+								>Redo</button
+							>
 						</p>
 					{/if}
 					{#if proposal}
-						<p>{proposed.length ? `${proposed.length} rounds, none of which breaks a rule; they stand in ochre on the board.` : 'No round could be added.'}</p>
-						{#each proposal.unmet as unmet, i (i)}<p class="say ask">{sayUnmet(unmet, circuitName(unmet.circuitId))}</p>{/each}
+						<p>
+							{proposed.length
+								? `${proposed.length} rounds, none of which breaks a rule; they stand in ochre on the board.`
+								: 'No round could be added.'}
+						</p>
+						{#each proposal.unmet as unmet, i (i)}<p class="say ask">
+								{sayUnmet(unmet, circuitName(unmet.circuitId))}
+							</p>{/each}
 					{:else}
 						<p>
-							Keeps {facts.circuits[0]!.spacing.least_days} days between rounds at a site and comes as near to {facts.circuits[0]!.spacing.aim_days} as weekdays,
-							the lab, the people and drying gear allow. What cannot be met is said, with the smallest change that would help.
+							Keeps {facts.circuits[0]!.spacing.least_days} days between rounds at a site and comes as near to {facts
+								.circuits[0]!.spacing.aim_days} as weekdays, the lab, the people and drying gear allow. What cannot be met
+							is said, with the smallest change that would help.
 						</p>
 					{/if}
 				</section>
@@ -248,7 +298,8 @@
 				siteName={(id) => sites.find((s) => s.id === id)?.name ?? '?'}
 				roundName={(id) => rounds.find((r) => r.id === id)?.name ?? 'a round'}
 				{nameOf}
-				ontrip={(trip, siteId) => void change({ change: 'take', rounds: [{ ...trip, purpose: 'sampler', siteIds: [siteId] }] })}
+				ontrip={(trip, siteId) =>
+					void change({ change: 'take', rounds: [{ ...trip, purpose: 'sampler', siteIds: [siteId] }] })}
 			/>
 		</div>
 	{/if}

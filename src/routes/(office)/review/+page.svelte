@@ -15,7 +15,13 @@
 		<p class="lead">{results} results of {data.visits.length} visits wait for a word. The oldest come first.</p>
 		<div class="scroll">
 			<table>
-				<thead><tr><th>Visit</th><th>Site</th><th>Crew</th><th class="number">results</th><th class="number">doubts</th><th>two values</th></tr></thead>
+				<thead
+					><tr
+						><th>Visit</th><th>Site</th><th>Crew</th><th class="number">results</th><th class="number">doubts</th><th
+							>two values</th
+						></tr
+					></thead
+				>
 				<tbody>
 					{#each data.visits as visit (visit.id)}
 						<tr>
@@ -31,7 +37,9 @@
 			</table>
 		</div>
 	{:else}
-		<p class="lead">Nothing waits. When a visit is finished, its results come here to be accepted, qualified or rejected.</p>
+		<p class="lead">
+			Nothing waits. When a visit is finished, its results come here to be accepted, qualified or rejected.
+		</p>
 	{/if}
 </main>
 

@@ -7,9 +7,18 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
 	const member = locals.member!;
 	const db = database();
-	const [network, thresholds] = await Promise.all([streamNetwork(db, member.programId), thresholdsOf(db, member.programId)]);
+	const [network, thresholds] = await Promise.all([
+		streamNetwork(db, member.programId),
+		thresholdsOf(db, member.programId)
+	]);
 	const ids = network.sites.map((s) => s.id);
 	const latest = await latestFigures(db, member.programId, ids, !can(member, 'see-unreviewed'));
 	const streamName = new Map(network.streams.map((s) => [s.id, s.name]));
-	return { sites: network.sites.map((s) => ({ ...s, stream: streamName.get(s.streamId) ?? '', line: siteLine(latest.get(s.id) ?? {}, thresholds) })) };
+	return {
+		sites: network.sites.map((s) => ({
+			...s,
+			stream: streamName.get(s.streamId) ?? '',
+			line: siteLine(latest.get(s.id) ?? {}, thresholds)
+		}))
+	};
 };

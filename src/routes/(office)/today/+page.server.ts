@@ -26,7 +26,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const items = agenda(facts, now_ms).filter((i) => i.kind !== 'review' || can(member, 'see-queue'));
 	const part = (word: string, of: readonly Item[]) => ({
 		word,
-		items: of.slice(0, MOST_ITEMS).map((i) => ({ when: i.when, at_ms: i.at_ms, kind: i.kind, ...sayItem(i, now_ms, timeZone) })),
+		items: of
+			.slice(0, MOST_ITEMS)
+			.map((i) => ({ when: i.when, at_ms: i.at_ms, kind: i.kind, ...sayItem(i, now_ms, timeZone) })),
 		more: Math.max(0, of.length - MOST_ITEMS)
 	});
 	const parts = [

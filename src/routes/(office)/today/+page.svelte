@@ -10,7 +10,13 @@
 
 	type Said = (typeof data.parts)[number]['items'][number];
 	const when = (s: Said) =>
-		s.when === 'late' ? 'late' : s.when === 'later' ? sayDay(s.at_ms, data.program.timeZone) : s.kind === 'bottle' ? sayDuration(s.at_ms - data.now_ms) : 'now';
+		s.when === 'late'
+			? 'late'
+			: s.when === 'later'
+				? sayDay(s.at_ms, data.program.timeZone)
+				: s.kind === 'bottle'
+					? sayDuration(s.at_ms - data.now_ms)
+					: 'now';
 
 	onMount(() => {
 		// the page of the day stays true while it stands open on a desk
@@ -31,7 +37,8 @@
 			<p class="small key">Full: done this month. Half: due. Diamond: late. Ring with a dot: someone is there now.</p>
 			{#if data.sitesInAll > data.sites.length}
 				<p class="small">
-					Drawn are the {data.sites.length} of {data.sitesInAll} sites that ask for something first. <a href="/sites">All sites</a>
+					Drawn are the {data.sites.length} of {data.sitesInAll} sites that ask for something first.
+					<a href="/sites">All sites</a>
 				</p>
 			{/if}
 		{:else}
@@ -60,7 +67,9 @@
 						</li>
 					{/each}
 				</ul>
-				{#if part.more}<p class="small">And {part.more} more after these. <a href="/plan">The season shows which rounds reach them</a></p>{/if}
+				{#if part.more}<p class="small">
+						And {part.more} more after these. <a href="/plan">The season shows which rounds reach them</a>
+					</p>{/if}
 			{/if}
 		{/each}
 		{#if data.parts.every((p) => p.items.length === 0)}<p>Nothing is due. A good day to clean the probes.</p>{/if}

@@ -4,7 +4,11 @@ import { drawn, lanesOf, standings } from './on-the-thread';
 
 const now_ms = Date.UTC(2026, 4, 14, 11, 20);
 const DAY_ms = 86_400_000;
-const site = (code: string, days: number | null) => ({ code, name: `Site ${code}`, lastGrab_ms: days === null ? null : now_ms - days * DAY_ms });
+const site = (code: string, days: number | null) => ({
+	code,
+	name: `Site ${code}`,
+	lastGrab_ms: days === null ? null : now_ms - days * DAY_ms
+});
 const program = (sites: ProgramFacts['sites']): ProgramFacts => ({
 	clocks: [],
 	openVisits: [
@@ -30,7 +34,10 @@ const program = (sites: ProgramFacts['sites']): ProgramFacts => ({
 });
 
 describe('where the sites stand today', () => {
-	const stands = standings(program([site('A1', 3), site('A2', 40), site('A3', 29), site('A4', 40), site('A5', null)]), now_ms);
+	const stands = standings(
+		program([site('A1', 3), site('A2', 40), site('A3', 29), site('A4', 40), site('A5', null)]),
+		now_ms
+	);
 	it.each([
 		['A1', 'done'],
 		['A2', 'here'],

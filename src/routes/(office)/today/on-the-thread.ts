@@ -36,7 +36,10 @@ function beadState(isOpen: boolean, grab: GrabWindow | null): BeadState {
 const pressing: Record<BeadState, number> = { here: 0, late: 1, due: 2, done: 3 };
 
 /** The sites that are drawn, retired ones left out: all of them, or of very many those that ask for something first. */
-export function drawn<S extends { code: string }>(sites: readonly S[], standing: ReadonlyMap<string, Standing>): (S & { stands: Standing })[] {
+export function drawn<S extends { code: string }>(
+	sites: readonly S[],
+	standing: ReadonlyMap<string, Standing>
+): (S & { stands: Standing })[] {
 	return sites
 		.flatMap((site) => {
 			const stands = standing.get(site.code);

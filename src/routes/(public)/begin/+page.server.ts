@@ -20,7 +20,8 @@ export const actions: Actions = {
 		if (!form.valid) return fail(400, { form });
 		const weak = whyWeak(form.data.password, [form.data.name, form.data.email, form.data.program]);
 		if (weak) return setError(form, 'password', weak, { status: 400 });
-		if (!(await beginProgram(database(), form.data))) return setError(form, 'program', 'There is a program here already. Sign in to it.', { status: 409 });
+		if (!(await beginProgram(database(), form.data)))
+			return setError(form, 'program', 'There is a program here already. Sign in to it.', { status: 409 });
 		await signIn(request, url, cookies, form.data);
 		redirect(303, '/library');
 	}

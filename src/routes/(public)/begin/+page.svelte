@@ -14,12 +14,36 @@
 	});
 
 	const fields = [
-		{ name: 'program', label: 'Name of the program', type: 'text', autocomplete: 'organization', help: 'as it stands on paper and labels' },
-		{ name: 'timeZone', label: 'Time zone', type: 'text', autocomplete: 'off', help: 'such as Europe/Dublin: days and hours are meant in it' },
+		{
+			name: 'program',
+			label: 'Name of the program',
+			type: 'text',
+			autocomplete: 'organization',
+			help: 'as it stands on paper and labels'
+		},
+		{
+			name: 'timeZone',
+			label: 'Time zone',
+			type: 'text',
+			autocomplete: 'off',
+			help: 'such as Europe/Dublin: days and hours are meant in it'
+		},
 		{ name: 'name', label: 'Your name', type: 'text', autocomplete: 'name', help: '' },
-		{ name: 'initials', label: 'Your initials', type: 'text', autocomplete: 'off', help: 'they stand on every line you write' },
+		{
+			name: 'initials',
+			label: 'Your initials',
+			type: 'text',
+			autocomplete: 'off',
+			help: 'they stand on every line you write'
+		},
 		{ name: 'email', label: 'Your e-mail', type: 'email', autocomplete: 'username', help: 'for signing in' },
-		{ name: 'password', label: 'A password', type: 'password', autocomplete: 'new-password', help: 'ten letters or more' }
+		{
+			name: 'password',
+			label: 'A password',
+			type: 'password',
+			autocomplete: 'new-password',
+			help: 'ten letters or more'
+		}
 	] as const;
 </script>
 
@@ -41,7 +65,9 @@
 				aria-describedby="{field.name}-error"
 				required
 			/>
-			<p id="{field.name}-error" class:wrong={$errors[field.name]} class="small under">{$errors[field.name] ?? field.help}</p>
+			<p id="{field.name}-error" class:wrong={$errors[field.name]} class="small under">
+				{$errors[field.name] ?? field.help}
+			</p>
 		{/each}
 		<button class="act main" disabled={$submitting}>{$submitting ? 'Beginning' : 'Begin'}</button>
 	</form>

@@ -23,8 +23,10 @@ export const actions: Actions = {
 		if (!form.valid) return fail(400, { form });
 		const status = await signIn(request, url, cookies, form.data);
 		form.data.password = '';
-		if (status === 429) return setError(form, 'password', 'Too many tries. Wait a minute, then try again.', { status: 429 });
-		if (status !== 200) return setError(form, 'password', 'E-mail and password do not go together. Try again.', { status: 401 });
+		if (status === 429)
+			return setError(form, 'password', 'Too many tries. Wait a minute, then try again.', { status: 429 });
+		if (status !== 200)
+			return setError(form, 'password', 'E-mail and password do not go together. Try again.', { status: 401 });
 		redirect(303, form.data.to);
 	}
 };

@@ -6,6 +6,10 @@ import type { RequestHandler } from './$types';
 
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const words = PackWords.safeParse(await request.json().catch(() => null));
-	if (!words.success) return json({ why: words.error.issues.map((i) => `${i.path.join('.') || 'the request'}: ${i.message}`).join('; ') }, { status: 400 });
+	if (!words.success)
+		return json(
+			{ why: words.error.issues.map((i) => `${i.path.join('.') || 'the request'}: ${i.message}`).join('; ') },
+			{ status: 400 }
+		);
 	return json({ ticks: await tellTicks(database(), locals.member!, words.data, serverNow_ms()) });
 };

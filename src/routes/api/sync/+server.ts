@@ -10,6 +10,9 @@ export const POST: RequestHandler = async ({ request, locals }) => {
 	const body: unknown = await request.json().catch(() => undefined);
 	const asked = SyncRequest.safeParse(body);
 	if (!asked.success)
-		return json({ message: body === undefined ? 'The body is not JSON; nothing was written.' : z.prettifyError(asked.error) }, { status: 400 });
+		return json(
+			{ message: body === undefined ? 'The body is not JSON; nothing was written.' : z.prettifyError(asked.error) },
+			{ status: 400 }
+		);
 	return json(await exchange(database(), locals.member!, asked.data, serverNow_ms()));
 };

@@ -39,7 +39,10 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 					? `It was readable until ${day(item.last_ms)} ${time(item.last_ms)}; what grows now is no longer E. coli alone. Bleach it, bag it, bin it.`
 					: `Readable from ${day(item.due_ms)} ${time(item.due_ms)} until ${day(item.last_ms)} ${time(item.last_ms)}.`,
 				act: { word: 'Open', href: `/visits/${item.visitId}` },
-				lane: { name: `Plate ${item.label}`, say: isLate ? 'too old to read' : `read from ${day(item.due_ms)} ${time(item.due_ms)}` }
+				lane: {
+					name: `Plate ${item.label}`,
+					say: isLate ? 'too old to read' : `read from ${day(item.due_ms)} ${time(item.due_ms)}`
+				}
 			};
 		}
 		case 'gear':
@@ -65,7 +68,10 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				deed: ['Take the monthly samples at ', item.name, ''],
 				reason: `Day ${item.window.daysSince} since the last; aimed at ${item.window.aim_days}. ${item.round ? `${item.round.name} goes there ${day(item.round.starts_ms)}.` : 'No round goes there yet.'}`,
 				act: { word: 'Site', href: `/sites/${item.code}` },
-				lane: { name: `Grab, ${item.name}`, say: item.when === 'late' ? `day ${item.window.daysSince}: go soon` : `due ${day(item.window.due_ms)}` }
+				lane: {
+					name: `Grab, ${item.name}`,
+					say: item.when === 'late' ? `day ${item.window.daysSince}: go soon` : `due ${day(item.window.due_ms)}`
+				}
 			};
 		case 'round':
 			return {

@@ -33,7 +33,8 @@ const spoken = (key: string) =>
 export function sayPlace(path: string): string {
 	const [branch = '', id = '', ...rest] = path.split('/');
 	if (branch === 'readings' && isParameterCode(id)) return [parameters[id].name, ...rest.map(spoken)].join(': ');
-	if ((branch === 'reviews' || branch === 'verdicts') && isParameterCode(id)) return [`${parameters[id].name}, review`, ...rest].join(' of ');
+	if ((branch === 'reviews' || branch === 'verdicts') && isParameterCode(id))
+		return [`${parameters[id].name}, review`, ...rest].join(' of ');
 	if (branch === 'reported' && isParameterCode(id)) return `${parameters[id].name}, which one is reported`;
 	if (Object.hasOwn(forms, branch) && id !== '') {
 		const question = forms[branch as FormName].find((q) => q.id === id);

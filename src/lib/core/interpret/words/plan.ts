@@ -11,7 +11,8 @@ const weekdayWords = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'F
 export const sayPlanDay = (day: number): string => sayDay(day * DAY_ms, 'UTC');
 
 /** Minutes since midnight as a time of day. */
-export const sayMinute = (minute: number): string => `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute) % 60).padStart(2, '0')}`;
+export const sayMinute = (minute: number): string =>
+	`${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute) % 60).padStart(2, '0')}`;
 
 export const sayMinutes = (minutes: number): string => sayDuration(minutes * MINUTE_ms);
 
@@ -113,7 +114,8 @@ export function sayRemedy(remedy: Remedy, nameOf: (siteId: string) => string): s
 
 /** What is wrong with a piece of gear, and what to do. */
 export function sayGear(warning: GearWarning, timeZone: string): string {
-	const named = (parameter: string) => (isParameterCode(parameter) ? inSentence(parameters[parameter].name) : parameter);
+	const named = (parameter: string) =>
+		isParameterCode(parameter) ? inSentence(parameters[parameter].name) : parameter;
 	switch (warning.kind) {
 		case 'calibrate':
 			return warning.days === null
@@ -134,12 +136,23 @@ function list(words: readonly string[]): string {
 	return words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
 
-const samplerDeeds: Record<SamplerNeed['task']['why'], string> = { grown: 'is lifted', weekly: 'is looked at', storm: 'is looked at after the storm' };
+const samplerDeeds: Record<SamplerNeed['task']['why'], string> = {
+	grown: 'is lifted',
+	weekly: 'is looked at',
+	storm: 'is looked at after the storm'
+};
 
 /** What a sampler asks for and which round does it, or how the nearest one misses: `round` is the name of that round. */
-export function saySamplerNeed({ task, metBy, nearest }: SamplerNeed, site: string, today: number, round: string): string {
+export function saySamplerNeed(
+	{ task, metBy, nearest }: SamplerNeed,
+	site: string,
+	today: number,
+	round: string
+): string {
 	const span =
-		task.earliest === task.latest ? `on ${sayPlanDay(task.earliest)}` : `from ${sayPlanDay(Math.max(task.earliest, today))} to ${sayPlanDay(task.latest)}`;
+		task.earliest === task.latest
+			? `on ${sayPlanDay(task.earliest)}`
+			: `from ${sayPlanDay(Math.max(task.earliest, today))} to ${sayPlanDay(task.latest)}`;
 	const asks = `${task.samplerId} at ${site} ${samplerDeeds[task.why]} ${span}`;
 	if (metBy !== null) return `${asks}: ${round}.`;
 	if (!nearest) return `${asks}; no round goes there.`;

@@ -12,7 +12,9 @@ describe('a time of day as it is typed', () => {
 		['7', '07:00'],
 		['8,45', '08:45']
 	])('%s is %s', (text, clock) => expect(sayTime(instantOfTime(text, nine, 'Etc/UTC')!, 'Etc/UTC')).toBe(clock));
-	it.each(['', 'noon', '25:00', '9:60', '-3', '9:5:1'])('“%s” is none', (text) => expect(instantOfTime(text, nine, 'Etc/UTC')).toBeNull());
+	it.each(['', 'noon', '25:00', '9:60', '-3', '9:5:1'])('“%s” is none', (text) =>
+		expect(instantOfTime(text, nine, 'Etc/UTC')).toBeNull()
+	);
 	it('lies within half a day, also across midnight', () => {
 		expect(instantOfTime('23:50', Date.UTC(2026, 4, 14, 0, 20), 'Etc/UTC')).toBe(Date.UTC(2026, 4, 13, 23, 50));
 	});
@@ -29,7 +31,9 @@ describe('a time of day as it is typed', () => {
 					const shown = sayTime(at, zone);
 					// an hour that a change of clocks leaves out cannot be shown
 					if (shown !== text.padStart(5, '0'))
-						expect(Math.abs(Date.parse(`2026-01-01T${shown}Z`) - Date.parse(`2026-01-01T${text.padStart(5, '0')}Z`))).toBeLessThanOrEqual(3_600_000);
+						expect(
+							Math.abs(Date.parse(`2026-01-01T${shown}Z`) - Date.parse(`2026-01-01T${text.padStart(5, '0')}Z`))
+						).toBeLessThanOrEqual(3_600_000);
 				}
 			)
 		);

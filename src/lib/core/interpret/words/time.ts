@@ -28,7 +28,8 @@ const dayOfWeek = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 
 const dayOfYear = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 
 /** A day in a time zone: `Thu 14 May`, with the year when asked. */
-export const sayDay = (at_ms: number, timeZone: string, withYear = false): string => (withYear ? dayOfYear : dayOfWeek)(at_ms, timeZone).replace(',', '');
+export const sayDay = (at_ms: number, timeZone: string, withYear = false): string =>
+	(withYear ? dayOfYear : dayOfWeek)(at_ms, timeZone).replace(',', '');
 
 /** The day in a time zone as labels and files write it: `2026-05-14`. */
 export const isoDay = formatted('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });

@@ -7,7 +7,8 @@ const USUAL_YEARS = 5;
 /** A trend in two sentences: what it is, and how sure. */
 export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: string; because: string } {
 	const unit = unitSymbol === '%' ? 'percentage points' : unitSymbol; // “5 % a year” would be read as a twentieth more each year
-	if (!trend) return { says: 'No trend can be told yet.', because: 'It takes the same month in three different years.' };
+	if (!trend)
+		return { says: 'No trend can be told yet.', because: 'It takes the same month in three different years.' };
 	const { verdict, slopePerYear, lower, upper, results, years, limits } = trend;
 	const borne = decimalsBorne((upper - lower) / 2) ?? 2;
 	const write = (n: number) => rounded(n, borne).replace('-', '−');
@@ -18,15 +19,26 @@ export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: s
 	return { says: `${capital(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because };
 }
 
-const sayChance = (p: number): string => (p < 0.001 ? 'p under 0.001' : p > 0.999 ? 'p over 0.999' : `p ${p.toFixed(3)}`);
+const sayChance = (p: number): string =>
+	p < 0.001 ? 'p under 0.001' : p > 0.999 ? 'p over 0.999' : `p ${p.toFixed(3)}`;
 
 function cautions({ verdict, years, monthsDisagree, withoutFlow }: SiteTrend): string[] {
-	const words: Record<NonNullable<SiteTrend['withoutFlow']>, string> = { rising: 'it rises', falling: 'it falls', open: 'no trend can be told from chance' };
+	const words: Record<NonNullable<SiteTrend['withoutFlow']>, string> = {
+		rising: 'it rises',
+		falling: 'it falls',
+		open: 'no trend can be told from chance'
+	};
 	return [
-		...(years < USUAL_YEARS ? [`${years} years are few: ${USUAL_YEARS} are usual before much is made of a trend.`] : []),
+		...(years < USUAL_YEARS
+			? [`${years} years are few: ${USUAL_YEARS} are usual before much is made of a trend.`]
+			: []),
 		...(monthsDisagree ? ['The months do not agree: look at them one by one.'] : []),
-		...(withoutFlow !== null && withoutFlow !== verdict ? [`With what the flow explains taken out, ${words[withoutFlow]}.`] : []),
-		...(withoutFlow !== null && withoutFlow === verdict && verdict !== 'open' ? ['The same holds with what the flow explains taken out.'] : [])
+		...(withoutFlow !== null && withoutFlow !== verdict
+			? [`With what the flow explains taken out, ${words[withoutFlow]}.`]
+			: []),
+		...(withoutFlow !== null && withoutFlow === verdict && verdict !== 'open'
+			? ['The same holds with what the flow explains taken out.']
+			: [])
 	];
 }
 

@@ -4,7 +4,15 @@ import { saySure } from '..';
 
 describe('a figure with how sure it is', () => {
 	it.each([
-		['in the digits that its uncertainty bears', { value: 85.34, unit: 'percent' }, 2.04, 0, undefined, '85.34 %', '2.0'],
+		[
+			'in the digits that its uncertainty bears',
+			{ value: 85.34, unit: 'percent' },
+			2.04,
+			0,
+			undefined,
+			'85.34 %',
+			'2.0'
+		],
 		['to tens', { value: 812, unit: 'cfu_100mL' }, 339, 0, undefined, '812 per 100 mL', '340'],
 		['in its own digits where nothing is known', { value: 11.24, unit: 'degC' }, null, 1, undefined, '11.24 °C', null],
 		['as a limit, without one', { below: 0.05, unit: 'mg_L_N' }, 0.01, 3, undefined, 'below 0.050 mg/L as N', null],
@@ -12,7 +20,11 @@ describe('a figure with how sure it is', () => {
 		['in litres a second', { value: 0.1234, unit: 'm3_s' }, 0.011, 3, 'L_s', '123.4 L/s', '11'],
 		['as the ion', { value: 1.5, unit: 'mg_L_N' }, null, 2, 'mg_L_NO3', '6.6 mg/L as nitrate', null]
 	] as const)('%s', (_, figure, uncertainty, decimals, unit, says, sure) => {
-		expect(saySure(figure, uncertainty, decimals, unit ?? figure.unit)).toEqual({ figure: says, uncertainty: sure, limits: null });
+		expect(saySure(figure, uncertainty, decimals, unit ?? figure.unit)).toEqual({
+			figure: says,
+			uncertainty: sure,
+			limits: null
+		});
 	});
 	it('rounds what arithmetic left behind, and nothing that was read', () => {
 		expect(saySure({ value: 85.3412345678, unit: 'percent' }, 2.04, 0).figure).toBe('85.3 %');
@@ -21,7 +33,10 @@ describe('a figure with how sure it is', () => {
 		[{ lower: 512.4, upper: 1190.2 }, '510 to 1190'],
 		[{ lower: 400, upper: null }, 'at least 400']
 	])('says limits as they lie, %j', (limits, says) => {
-		expect(saySure({ value: 800, unit: 'cfu_100mL' }, null, 0, 'cfu_100mL', limits)).toMatchObject({ uncertainty: null, limits: says });
+		expect(saySure({ value: 800, unit: 'cfu_100mL' }, null, 0, 'cfu_100mL', limits)).toMatchObject({
+			uncertainty: null,
+			limits: says
+		});
 	});
 });
 

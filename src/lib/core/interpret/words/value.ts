@@ -1,4 +1,15 @@
-import { amount, convert, decimalsBorne, decimalsShown, Figure, figureIn, rounded, writeExactly, writeFigure, type Unit } from '../../quantity';
+import {
+	amount,
+	convert,
+	decimalsBorne,
+	decimalsShown,
+	Figure,
+	figureIn,
+	rounded,
+	writeExactly,
+	writeFigure,
+	type Unit
+} from '../../quantity';
 import { sayDay, sayTime } from './time';
 
 /** The limits between which the truth lies with 95 % confidence; `upper` null where nothing bounds it from above. */
@@ -33,7 +44,11 @@ export function saySure(
 		return { figure: writeExactly(figure, number.toFixed(Math.min(decimals, 12))), uncertainty: null, limits: between };
 	}
 	const decimals = Math.max(borne, asRead === null ? borne : asRead - shift);
-	return { figure: writeExactly(figure, rounded(number, decimals)), uncertainty: rounded(uncertainty, borne), limits: null };
+	return {
+		figure: writeExactly(figure, rounded(number, decimals)),
+		uncertainty: rounded(uncertainty, borne),
+		limits: null
+	};
 }
 
 /** Decimals of a number that somebody read; null for one that arithmetic left behind. */
@@ -55,7 +70,10 @@ function sayLimits({ lower, upper }: Limits95, from: Unit, to: Unit): string {
 /** An entry's value as a person reads it: a figure with its unit, an instant in the time zone, yes or no, the parts of the rest. */
 export function sayValue(value: unknown, timeZone = 'UTC'): string {
 	if (value === null || value === undefined) return '';
-	if (typeof value === 'string') return INSTANT.test(value) ? `${sayTime(Date.parse(value), timeZone)} ${sayDay(Date.parse(value), timeZone)}` : value;
+	if (typeof value === 'string')
+		return INSTANT.test(value)
+			? `${sayTime(Date.parse(value), timeZone)} ${sayDay(Date.parse(value), timeZone)}`
+			: value;
 	if (typeof value === 'number') return String(value).replace('-', '−');
 	if (typeof value === 'boolean') return value ? 'yes' : 'no';
 	const figure = Figure.safeParse(value);

@@ -2,7 +2,9 @@ import { ABSOLUTE, type WadingRule } from '../../safety';
 
 /** A wading limit as it is said: the water in which nobody wades. */
 export function sayLimit(limit: WadingRule): string {
-	return limit.siteDepth_m === undefined ? sayCardLimit(limit) : `${sayCardLimit(limit)}, or here deeper than ${limit.siteDepth_m} m`;
+	return limit.siteDepth_m === undefined
+		? sayCardLimit(limit)
+		: `${sayCardLimit(limit)}, or here deeper than ${limit.siteDepth_m} m`;
 }
 
 function sayCardLimit(limit: WadingRule): string {

@@ -60,8 +60,14 @@ describe('doubts', () => {
 		[{ code: 'life-jacket', evidence: { depth_m: 0.42, limit_m: 0.3 } }, /0\.42 m is deeper than 0\.3 m.*life jacket/],
 		[{ code: 'not-sampled', evidence: { reason: '' } }, /no reason is noted/],
 		[{ code: 'not-sampled', evidence: { reason: 'Shelf ice.' } }, /^Not sampled: Shelf ice\.$/],
-		[{ code: 'two-values', evidence: { path: 'arrival/depth_m', shown: '0.2', other: '0.5' } }, /0\.2, and 0\.5.*reviewer strikes one/],
-		[{ code: 'calibration-missing', evidence: { instrument: 'M-3', parameter: 'pH' } }, /no calibration for pH on record/],
+		[
+			{ code: 'two-values', evidence: { path: 'arrival/depth_m', shown: '0.2', other: '0.5' } },
+			/0\.2, and 0\.5.*reviewer strikes one/
+		],
+		[
+			{ code: 'calibration-missing', evidence: { instrument: 'M-3', parameter: 'pH' } },
+			/no calibration for pH on record/
+		],
 		[{ code: 'below-blank', evidence: { drops: 1, blankDrops: 2 } }, /1 drops are fewer than the blank’s 2/],
 		[{ code: 'duplicate-alone', evidence: { label: 'D7' } }, /D7 is a duplicate, but of no bottle here/],
 		[
@@ -95,8 +101,17 @@ describe('what is due, in words', () => {
 		conflicts: [],
 		calibrations: []
 	};
-	const clock = { deadline: null, visitId: 'v', label: 'P3', site: 'Tessel 3', start_ms: now - 60 * HOUR, due_ms: now - 12 * HOUR, last_ms: now + 12 * HOUR };
-	const say = (more: Partial<ProgramFacts>) => agenda({ ...facts, ...more }, now).map((item) => ({ when: item.when, said: sayItem(item, now, 'UTC') }));
+	const clock = {
+		deadline: null,
+		visitId: 'v',
+		label: 'P3',
+		site: 'Tessel 3',
+		start_ms: now - 60 * HOUR,
+		due_ms: now - 12 * HOUR,
+		last_ms: now + 12 * HOUR
+	};
+	const say = (more: Partial<ProgramFacts>) =>
+		agenda({ ...facts, ...more }, now).map((item) => ({ when: item.when, said: sayItem(item, now, 'UTC') }));
 
 	it('a plate that can be read now, one too young, one too old', () => {
 		const [old, ready, young] = say({
@@ -106,7 +121,10 @@ describe('what is due, in words', () => {
 				{ ...clock, kind: 'incubation', label: 'P1', last_ms: now - HOUR }
 			]
 		});
-		expect(old).toMatchObject({ when: 'late', said: { deed: ['Throw away plate ', 'P1', ', Tessel 3'], lane: { say: 'too old to read' } } });
+		expect(old).toMatchObject({
+			when: 'late',
+			said: { deed: ['Throw away plate ', 'P1', ', Tessel 3'], lane: { say: 'too old to read' } }
+		});
 		expect(old!.said.reason).toMatch(/Bleach it, bag it, bin it/);
 		expect(ready).toMatchObject({ when: 'now', said: { deed: ['Read plate ', 'P3', ', Tessel 3'] } });
 		expect(young!.when).toBe('later');
@@ -132,7 +150,18 @@ describe('what is due, in words', () => {
 describe('a trend in words', () => {
 	it('of a percentage is told in points', () => {
 		const { says } = sayTrend(
-			{ verdict: 'rising', slopePerYear: 5.5, lower: 3.6, upper: 6.5, p: 0.01, results: 36, years: 4, limits: 0, monthsDisagree: false, withoutFlow: null },
+			{
+				verdict: 'rising',
+				slopePerYear: 5.5,
+				lower: 3.6,
+				upper: 6.5,
+				p: 0.01,
+				results: 36,
+				years: 4,
+				limits: 0,
+				monthsDisagree: false,
+				withoutFlow: null
+			},
 			'%'
 		);
 		expect(says).toBe('Rising by 5.5 percentage points a year.');
@@ -164,9 +193,19 @@ describe('a trend in words', () => {
 });
 
 it('a sampler says what it asks for, and which round does it or misses it', () => {
-	const task = { samplerId: 'LB-4', siteId: 's', what: 'look' as const, why: 'storm' as const, earliest: 20_587, latest: 20_589 };
-	const say = (more: object) => saySamplerNeed({ task, metBy: null, nearest: null, ...more }, 'Ebbin 1', 20_588, 'Middle round');
-	expect(say({})).toBe('LB-4 at Ebbin 1 is looked at after the storm from Fri 15 May to Sat 16 May; no round goes there.');
+	const task = {
+		samplerId: 'LB-4',
+		siteId: 's',
+		what: 'look' as const,
+		why: 'storm' as const,
+		earliest: 20_587,
+		latest: 20_589
+	};
+	const say = (more: object) =>
+		saySamplerNeed({ task, metBy: null, nearest: null, ...more }, 'Ebbin 1', 20_588, 'Middle round');
+	expect(say({})).toBe(
+		'LB-4 at Ebbin 1 is looked at after the storm from Fri 15 May to Sat 16 May; no round goes there.'
+	);
 	expect(say({ metBy: 'r' })).toMatch(/: Middle round\.$/);
 	expect(say({ nearest: { roundId: 'r', off_days: 1 } })).toMatch(/; Middle round comes 1 day too late\.$/);
 	expect(say({ nearest: { roundId: 'r', off_days: -3 } })).toMatch(/3 days too early\.$/);

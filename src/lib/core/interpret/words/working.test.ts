@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cfuPer100mL, geometricMean } from '../../bacteria';
 import { specificConductance, totalDissolvedSolids } from '../../conductivity';
-import { floatDischarge, load, meanDepthDischarge, midSectionDischarge, midSectionWorking, volumetricDischarge } from '../../discharge';
+import {
+	floatDischarge,
+	load,
+	meanDepthDischarge,
+	midSectionDischarge,
+	midSectionWorking,
+	volumetricDischarge
+} from '../../discharge';
 import { familyBioticIndex } from '../../macroinvertebrates';
 import { percentSaturation, titrationOxygen } from '../../oxygen';
 import { given, minus, over, plus, times, type Step, type Working } from '../../quantity';
@@ -10,7 +17,9 @@ import { sayWorking } from './working';
 
 /** Reads a printed left side as a person with a pocket calculator would: words dropped, brackets first, × and ÷ before + and −. */
 function reckon(line: string): number {
-	let text = line.replace(/^mean of .*/, (m) => mean(m.slice(8))).replace(/^geometric mean of .*/, (m) => geometric(m.slice(18)));
+	let text = line
+		.replace(/^mean of .*/, (m) => mean(m.slice(8)))
+		.replace(/^geometric mean of .*/, (m) => geometric(m.slice(18)));
 	const bracket = /\(([^()]*)\)/;
 	while (bracket.test(text)) text = text.replace(bracket, (_, inner: string) => String(reckon(inner)));
 	const tokens = text
@@ -27,7 +36,8 @@ function reckon(line: string): number {
 }
 const parts = (list: string) => list.split(', ').map(reckon);
 const mean = (list: string) => String(parts(list).reduce((a, b) => a + b, 0) / parts(list).length);
-const geometric = (list: string) => String(Math.exp(parts(list).reduce((a, b) => a + Math.log(b), 0) / parts(list).length));
+const geometric = (list: string) =>
+	String(Math.exp(parts(list).reduce((a, b) => a + Math.log(b), 0) / parts(list).length));
 
 const section = {
 	edges: { startDistance_m: 0.2, endDistance_m: 4.2 },
@@ -55,11 +65,20 @@ const figures: [string, () => [number | null, Working | null]][] = [
 				'cfuPer100mL'
 			)
 	],
-	['nothing grown', () => both(cfuPer100mL({ plates: [{ status: 'counted', count: 0, volume_mL: 6 }] }), 'cfuPer100mL')],
+	[
+		'nothing grown',
+		() => both(cfuPer100mL({ plates: [{ status: 'counted', count: 0, volume_mL: 6 }] }), 'cfuPer100mL')
+	],
 	['a crowded plate', () => both(cfuPer100mL({ plates: [{ status: 'tooMany', volume_mL: 1 }] }), 'cfuPer100mL')],
-	['geometric mean', () => both(geometricMean({ values: [10, 200, 40], qualifiers: ['<', null, null] }), 'geometricMean')],
+	[
+		'geometric mean',
+		() => both(geometricMean({ values: [10, 200, 40], qualifiers: ['<', null, null] }), 'geometricMean')
+	],
 	['percent saturation', () => both(percentSaturation(sample), 'percent')],
-	['drops', () => both(titrationOxygen({ mode: 'drops', drops: 9, mgLPerDrop: 1, blankDrops: 1 }), 'dissolvedOxygen_mgL')],
+	[
+		'drops',
+		() => both(titrationOxygen({ mode: 'drops', drops: 9, mgLPerDrop: 1, blankDrops: 1 }), 'dissolvedOxygen_mgL')
+	],
 	[
 		'burette',
 		() =>
@@ -76,11 +95,24 @@ const figures: [string, () => [number | null, Working | null]][] = [
 				'dissolvedOxygen_mgL'
 			)
 	],
-	['conductivity', () => both(specificConductance({ conductivity_uScm: 230, temperature_C: 11.2 }), 'specificConductance_uScm')],
+	[
+		'conductivity',
+		() => both(specificConductance({ conductivity_uScm: 230, temperature_C: 11.2 }), 'specificConductance_uScm')
+	],
 	['dissolved solids', () => both(totalDissolvedSolids({ specificConductance_uScm: 300 }), 'totalDissolvedSolids_mgL')],
 	['simple school', () => both(meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' }), 'discharge_m3s')],
-	['floats by times', () => both(floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8, 1] }), 'discharge_m3s')],
-	['floats by velocities', () => both(floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8], averaging: 'velocities' }), 'discharge_m3s')],
+	[
+		'floats by times',
+		() => both(floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8, 1] }), 'discharge_m3s')
+	],
+	[
+		'floats by velocities',
+		() =>
+			both(
+				floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8], averaging: 'velocities' }),
+				'discharge_m3s'
+			)
+	],
 	[
 		'bucket',
 		() =>
@@ -111,7 +143,10 @@ const figures: [string, () => [number | null, Working | null]][] = [
 	['mid-section', () => [midSectionDischarge(section).discharge_m3s, midSectionWorking(midSectionDischarge(section))]]
 ];
 
-function both<K extends string>(result: Record<K, number | null> & { working: Working | null }, key: K): [number | null, Working | null] {
+function both<K extends string>(
+	result: Record<K, number | null> & { working: Working | null },
+	key: K
+): [number | null, Working | null] {
 	return [result[key], result.working];
 }
 

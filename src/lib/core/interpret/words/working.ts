@@ -24,7 +24,9 @@ function saySteps(step: Step): string {
 		case 'named':
 			return `${step.name} of ${step.of.map((s) => saySteps(s)).join(', ')}`;
 		case 'joined': {
-			const text = step.of.map((s, i) => (needsBrackets(s, step.sign, i === 0) ? `(${saySteps(s)})` : saySteps(s))).join(` ${step.sign} `);
+			const text = step.of
+				.map((s, i) => (needsBrackets(s, step.sign, i === 0) ? `(${saySteps(s)})` : saySteps(s)))
+				.join(` ${step.sign} `);
 			return text;
 		}
 	}

@@ -12,7 +12,11 @@ export const streams = kind({
 	fields: {
 		name: words({ label: 'Name', isRequired: true }),
 		length_km: number({ label: 'Length', unit: 'km', least: 0.01, most: 10_000 }),
-		joinsStreamId: maybeReference({ label: 'Joins', kinds: ['streams'], help: 'nothing for one that leaves the catchment' }),
+		joinsStreamId: maybeReference({
+			label: 'Joins',
+			kinds: ['streams'],
+			help: 'nothing for one that leaves the catchment'
+		}),
 		joinsAt_km: maybeNumber({ label: 'Joins at', unit: 'km above that one’s mouth', least: 0, most: 10_000 })
 	},
 	key: ['name'],
@@ -23,16 +27,31 @@ export const streams = kind({
 		const joined = others.find((s) => s.id === row.joinsStreamId);
 		if (row.joinsStreamId === row.id) return [{ field: 'joinsStreamId', why: `${row.name} cannot join itself.` }];
 		if ((row.joinsStreamId === null) !== (row.joinsAt_km === null))
-			return [{ field: 'joinsAt_km', why: 'A stream that joins another does so at a distance above its mouth; say both or neither.' }];
+			return [
+				{
+					field: 'joinsAt_km',
+					why: 'A stream that joins another does so at a distance above its mouth; say both or neither.'
+				}
+			];
 		if (joined && row.joinsAt_km! > joined.length_km)
-			return [{ field: 'joinsAt_km', why: `${joined.name} is ${joined.length_km} km long; nothing joins it at ${row.joinsAt_km!} km.` }];
+			return [
+				{
+					field: 'joinsAt_km',
+					why: `${joined.name} is ${joined.length_km} km long; nothing joins it at ${row.joinsAt_km!} km.`
+				}
+			];
 		const circle = circleFrom(row, others);
-		if (circle) return [{ field: 'joinsStreamId', why: `This makes a circle: ${circle.join(' → ')}. Water does not run in one.` }];
+		if (circle)
+			return [
+				{ field: 'joinsStreamId', why: `This makes a circle: ${circle.join(' → ')}. Water does not run in one.` }
+			];
 		const beyond = [
 			...(library.sites as readonly SiteRow[])
 				.filter((s) => s.streamId === row.id && s.river_km > row.length_km)
 				.map((s) => `${s.code} lies at ${s.river_km} km`),
-			...others.filter((s) => s.joinsStreamId === row.id && (s.joinsAt_km ?? 0) > row.length_km).map((s) => `${s.name} joins at ${s.joinsAt_km!} km`)
+			...others
+				.filter((s) => s.joinsStreamId === row.id && (s.joinsAt_km ?? 0) > row.length_km)
+				.map((s) => `${s.name} joins at ${s.joinsAt_km!} km`)
 		];
 		return beyond.length ? [{ field: 'length_km', why: `It is longer than that: ${beyond.join(', ')}.` }] : [];
 	}
@@ -42,7 +61,10 @@ type StreamRow = Row & { name: string; length_km: number; joinsStreamId: string 
 type SiteRow = Row & { code: string; streamId: string; river_km: number };
 
 /** The names along a circle of streams that begins and ends with this one, or null. */
-function circleFrom(row: { id: string; name: string; joinsStreamId: string | null }, others: readonly StreamRow[]): string[] | null {
+function circleFrom(
+	row: { id: string; name: string; joinsStreamId: string | null },
+	others: readonly StreamRow[]
+): string[] | null {
 	const names = [row.name];
 	const seen = new Set([row.id]);
 	for (let next = row.joinsStreamId; next !== null;) {
@@ -60,7 +82,8 @@ export const sites = kind({
 	name: 'sites',
 	one: 'site',
 	many: 'Sites',
-	about: 'Where people go to the water: what they must know before they set out, and what the phone tells them when they arrive.',
+	about:
+		'Where people go to the water: what they must know before they set out, and what the phone tells them when they arrive.',
 	isNeeded: true,
 	fields: {
 		code: words({
@@ -87,11 +110,26 @@ export const sites = kind({
 		hazards: words({ label: 'Hazards', most: 400 }),
 		upstream: words({ label: 'What lies upstream', most: 400 }),
 		ways: someOf({ label: 'Ways to sample', options: ['wading', 'bank', 'bridge', 'pole'], isRequired: true }),
-		wadingDepth_m: maybeNumber({ label: 'Own wading limit, depth', unit: 'm', help: 'less than the card’s, where the bed asks for it', least: 0.05, most: 2 }),
+		wadingDepth_m: maybeNumber({
+			label: 'Own wading limit, depth',
+			unit: 'm',
+			help: 'less than the card’s, where the bed asks for it',
+			least: 0.05,
+			most: 2
+		}),
 		opens_min: maybeTime({ label: 'Visits begin from' }),
 		closes_min: maybeTime({ label: 'Visits begin until' }),
-		lowWaterAt: maybeDayAndTime({ label: 'A low water', help: 'tidal sites: the day and time of one low water, such as 2026-05-14 06:20' }),
-		tideReach_min: maybeNumber({ label: 'Can be reached', unit: 'min before and after low water', least: 10, most: 360, whole: true }),
+		lowWaterAt: maybeDayAndTime({
+			label: 'A low water',
+			help: 'tidal sites: the day and time of one low water, such as 2026-05-14 06:20'
+		}),
+		tideReach_min: maybeNumber({
+			label: 'Can be reached',
+			unit: 'min before and after low water',
+			least: 10,
+			most: 360,
+			whole: true
+		}),
 		retiredOn: maybeDate({ label: 'Not visited since', help: 'its past stays; nothing is planned there any more' })
 	},
 	key: ['code'],
@@ -104,14 +142,24 @@ export const sites = kind({
 		const stream = (library.streams as readonly StreamRow[]).find((s) => s.id === row.streamId);
 		return [
 			...(stream && row.river_km > stream.length_km
-				? [{ field: 'river_km' as const, why: `${stream.name} is ${stream.length_km} km long; a site at ${row.river_km} km is not on it.` }]
+				? [
+						{
+							field: 'river_km' as const,
+							why: `${stream.name} is ${stream.length_km} km long; a site at ${row.river_km} km is not on it.`
+						}
+					]
 				: []),
 			...(row.opens_min !== null && row.closes_min !== null && row.closes_min <= row.opens_min
 				? [{ field: 'closes_min' as const, why: 'Visits begin until after they begin from.' }]
 				: []),
 			...((row.lowWaterAt === null) === (row.tideReach_min === null)
 				? []
-				: [{ field: 'tideReach_min' as const, why: 'A tidal site needs both: one low water, and how long around it the site can be reached.' }])
+				: [
+						{
+							field: 'tideReach_min' as const,
+							why: 'A tidal site needs both: one low water, and how long around it the site can be reached.'
+						}
+					])
 		];
 	},
 	doubts: (row, library, today) => [
@@ -123,14 +171,22 @@ export const sites = kind({
 });
 
 /** Why the landowner's permission does not let anyone go to a site today, without a full stop; null where it does. */
-export function permissionMissing({ permission, permissionUntil }: { permission: string; permissionUntil: string | null }, today: string): string | null {
+export function permissionMissing(
+	{ permission, permissionUntil }: { permission: string; permissionUntil: string | null },
+	today: string
+): string | null {
 	if (permission === 'refused') return 'The landowner has refused permission';
 	if (permission === 'asked') return 'The landowner’s permission is asked for, not given yet';
-	return permissionUntil !== null && permissionUntil < today ? `The landowner’s permission ended on ${permissionUntil}` : null;
+	return permissionUntil !== null && permissionUntil < today
+		? `The landowner’s permission ended on ${permissionUntil}`
+		: null;
 }
 
 /** A site that lies much further from another on the same stream than the water between them is long. */
-function farFromStream(row: { id: string; streamId: string; river_km: number; latitude: number; longitude: number }, library: Library) {
+function farFromStream(
+	row: { id: string; streamId: string; river_km: number; latitude: number; longitude: number },
+	library: Library
+) {
 	for (const other of library.sites as readonly (SiteRow & { latitude: number; longitude: number })[]) {
 		if (other.id === row.id || other.streamId !== row.streamId) continue;
 		const apart_km = distance_km(row, other);

@@ -5,7 +5,13 @@ import { kind, type Row } from '../kind';
 import { skills } from './people';
 
 type LabRow = Row & { name: string; hours: Hours[]; bottlesADay: number };
-type PersonRow = Row & { teamId: string | null; skills: string[]; weekdays: number[]; away: Span[]; leftOn: string | null };
+type PersonRow = Row & {
+	teamId: string | null;
+	skills: string[];
+	weekdays: number[];
+	away: Span[];
+	leftOn: string | null;
+};
 const dayName = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
 
 export const circuits = kind({
@@ -19,7 +25,11 @@ export const circuits = kind({
 		siteIds: references({ label: 'Sites', kinds: ['sites'], isRequired: true }),
 		teamId: reference({ label: 'Team', kinds: ['teams'] }),
 		cardId: reference({ label: 'Method card', kinds: ['cards'] }),
-		water: words({ label: 'Water', help: 'the river whose water wets the gear: other water asks for dry gear', isRequired: true }),
+		water: words({
+			label: 'Water',
+			help: 'the river whose water wets the gear: other water asks for dry gear',
+			isRequired: true
+		}),
 		depotId: reference({ label: 'Sets out from', kinds: ['depots'] }),
 		labId: maybeReference({ label: 'Hands in at', kinds: ['labs'], help: 'nothing where no bottles are taken' }),
 		weekdays: weekdayField({ label: 'Runs on', isRequired: true }),
@@ -43,11 +53,23 @@ export const circuits = kind({
 		const lab = (library.labs as readonly LabRow[]).find((l) => l.id === row.labId);
 		return [
 			...(row.least_days > row.aim_days || row.aim_days > row.most_days
-				? [{ field: 'aim_days' as const, why: `Days apart go up: at least ${row.least_days}, near ${row.aim_days}, at most ${row.most_days} do not.` }]
+				? [
+						{
+							field: 'aim_days' as const,
+							why: `Days apart go up: at least ${row.least_days}, near ${row.aim_days}, at most ${row.most_days} do not.`
+						}
+					]
 				: []),
-			...(row.latestStart_min < row.earliestStart_min ? [{ field: 'latestStart_min' as const, why: 'It starts until before it starts from.' }] : []),
+			...(row.latestStart_min < row.earliestStart_min
+				? [{ field: 'latestStart_min' as const, why: 'It starts until before it starts from.' }]
+				: []),
 			...(retired.length
-				? [{ field: 'siteIds' as const, why: `${retired.map((s) => s.code).join(', ')}: not visited any more, so nothing can be planned there.` }]
+				? [
+						{
+							field: 'siteIds' as const,
+							why: `${retired.map((s) => s.code).join(', ')}: not visited any more, so nothing can be planned there.`
+						}
+					]
 				: []),
 			...(lab && lab.hours.length > 0 && !lab.hours.some((h) => row.weekdays.includes(h.weekday))
 				? [
@@ -67,7 +89,9 @@ export const circuits = kind({
 		const unskilled = row.needs.filter((skill) => !team.some((p) => p.skills.includes(skill)));
 		const crewed = row.weekdays.some((d) => team.filter((p) => p.weekdays.includes(d)).length >= row.crew);
 		return [
-			...(row.crew < 2 ? [{ field: 'crew' as const, why: 'One person alone at the water: most programs send two.' }] : []),
+			...(row.crew < 2
+				? [{ field: 'crew' as const, why: 'One person alone at the water: most programs send two.' }]
+				: []),
 			...(lab && row.siteIds.length > lab.bottlesADay
 				? [
 						{

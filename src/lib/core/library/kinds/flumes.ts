@@ -11,7 +11,12 @@ export const flumes = kind({
 	fields: {
 		name: words({ label: 'Name', isRequired: true, help: 'as it stands on the flume, such as “narrow flume, No. 2”' }),
 		throat_m: number({ label: 'Throat', unit: 'm', least: 0.01, most: 10 }),
-		coefficient: number({ label: 'Coefficient', help: 'flow in m³/s = coefficient × head in m ^ exponent', least: 0.0001, most: 1000 }),
+		coefficient: number({
+			label: 'Coefficient',
+			help: 'flow in m³/s = coefficient × head in m ^ exponent',
+			least: 0.0001,
+			most: 1000
+		}),
 		exponent: number({ label: 'Exponent', least: 0.5, most: 4 }),
 		submergenceLimit: number({
 			label: 'Submergence limit',
@@ -29,5 +34,10 @@ export const flumes = kind({
 	objections: (row) =>
 		row.minimumHead_m < row.maximumHead_m
 			? []
-			: [{ field: 'maximumHead_m' as const, why: 'The greatest head is more than the least: the rating holds over no head at all.' }]
+			: [
+					{
+						field: 'maximumHead_m' as const,
+						why: 'The greatest head is more than the least: the rating holds over no head at all.'
+					}
+				]
 });

@@ -10,8 +10,14 @@ type Range = NonNullable<Measures['conductivity']>;
 
 const codes = [...parameterCodes, 'velocity'] as const;
 const isCode = (code: string): code is ParameterCode | 'velocity' => (codes as readonly string[]).includes(code);
-const unitOf = (code: ParameterCode | 'velocity') => (code === 'velocity' ? 'm/s' : units[parameters[code].unit].symbol);
-const extras: Record<string, keyof Range> = { accuracy: 'accuracy', resolution: 'resolution', stall: 'stall', 'calibrate every': 'calibrationDays' };
+const unitOf = (code: ParameterCode | 'velocity') =>
+	code === 'velocity' ? 'm/s' : units[parameters[code].unit].symbol;
+const extras: Record<string, keyof Range> = {
+	accuracy: 'accuracy',
+	resolution: 'resolution',
+	stall: 'stall',
+	'calibrate every': 'calibrationDays'
+};
 const Positive = z.number().positive();
 const Finite = z.number();
 
@@ -30,7 +36,8 @@ const measures: Field<Measures> = {
 			const [head = '', ...rest] = line.trim().split(/\s*,\s*/);
 			const match = /^([a-z0-9-]+)\s+(-?[\d.]+)\s+to\s+(-?[\d.]+)$/i.exec(head);
 			const code = match?.[1]?.toLowerCase() ?? '';
-			if (!match || !isCode(code)) return { why: `Measures: “${head}” is not a line such as “conductivity 0 to 5000”.` };
+			if (!match || !isCode(code))
+				return { why: `Measures: “${head}” is not a line such as “conductivity 0 to 5000”.` };
 			const [low, high] = [Number(match[2]), Number(match[3])];
 			if (!Finite.safeParse(low).success || !Finite.safeParse(high).success || high <= low)
 				return { why: `Measures: ${code} from ${match[2]!} to ${match[3]!} is no range.` };
@@ -40,7 +47,9 @@ const measures: Field<Measures> = {
 				const key = said ? extras[said[1]!.toLowerCase()] : undefined;
 				const number = Number(said?.[2]);
 				if (key === undefined || !Positive.safeParse(number).success)
-					return { why: `Measures: “${part}” after ${code}; known are ${Object.keys(extras).join(', ')}, each with a number.` };
+					return {
+						why: `Measures: “${part}” after ${code}; known are ${Object.keys(extras).join(', ')}, each with a number.`
+					};
 				range[key] = number;
 			}
 			if (value[code]) return { why: `Measures: ${code} is there twice.` };
@@ -65,7 +74,8 @@ export const instruments = kind({
 	name: 'instruments',
 	one: 'instrument',
 	many: 'Instruments',
-	about: 'Meters, thermometers, velocity meters: a figure carries what its instrument can and when it was last calibrated.',
+	about:
+		'Meters, thermometers, velocity meters: a figure carries what its instrument can and when it was last calibrated.',
 	isNeeded: false,
 	fields: {
 		code: words({ label: 'Code', isRequired: true, most: 20, help: 'as written on it' }),
@@ -100,7 +110,8 @@ export const consumables = kind({
 	key: ['what', 'lot'],
 	columns: ['what', 'lot', 'expiresOn'],
 	nameOf: (row) => (row.lot ? `${row.what}, lot ${row.lot}` : row.what),
-	doubts: (row, _library, today) => (row.expiresOn < today ? [{ field: 'expiresOn', why: `It is out of date since ${row.expiresOn}.` }] : [])
+	doubts: (row, _library, today) =>
+		row.expiresOn < today ? [{ field: 'expiresOn', why: `It is out of date since ${row.expiresOn}.` }] : []
 });
 
 export const gear = kind({
@@ -120,10 +131,17 @@ export const gear = kind({
 	columns: ['what', 'teamId', 'wetIn', 'wetOn', 'disinfectedOn'],
 	filter: 'teamId',
 	nameOf: (row) => row.what,
-	objections: (row) => ((row.wetIn === null) === (row.wetOn === null) ? [] : [{ field: 'wetOn', why: 'Say both where and when it was last wet, or neither.' }]),
+	objections: (row) =>
+		(row.wetIn === null) === (row.wetOn === null)
+			? []
+			: [{ field: 'wetOn', why: 'Say both where and when it was last wet, or neither.' }],
 	doubts: (row, _library, today) => [
-		...(row.wetOn !== null && row.wetOn > today ? [{ field: 'wetOn' as const, why: `${row.wetOn} is yet to come.` }] : []),
-		...(row.disinfectedOn !== null && row.disinfectedOn > today ? [{ field: 'disinfectedOn' as const, why: `${row.disinfectedOn} is yet to come.` }] : [])
+		...(row.wetOn !== null && row.wetOn > today
+			? [{ field: 'wetOn' as const, why: `${row.wetOn} is yet to come.` }]
+			: []),
+		...(row.disinfectedOn !== null && row.disinfectedOn > today
+			? [{ field: 'disinfectedOn' as const, why: `${row.disinfectedOn} is yet to come.` }]
+			: [])
 	]
 });
 
@@ -146,6 +164,9 @@ export const samplers = kind({
 	filter: 'kind',
 	nameOf: (row) => row.code,
 	endedOn: (row) => row.liftedOn,
-	objections: (row) => (row.liftedOn !== null && row.liftedOn < row.outOn ? [{ field: 'liftedOn', why: `It was put out on ${row.outOn}, after that.` }] : []),
+	objections: (row) =>
+		row.liftedOn !== null && row.liftedOn < row.outOn
+			? [{ field: 'liftedOn', why: `It was put out on ${row.outOn}, after that.` }]
+			: [],
 	doubts: (row, _library, today) => (row.outOn > today ? [{ field: 'outOn', why: `${row.outOn} is yet to come.` }] : [])
 });

@@ -56,15 +56,27 @@ export const people = kind({
 	endedOn: (row) => row.leftOn,
 	objections: (row, library, today) => {
 		if (row.leftOn !== null && row.leftOn > today)
-			return [{ field: 'leftOn', why: `${row.leftOn} is yet to come. Say it on the day; until then, say that they are away.` }];
+			return [
+				{ field: 'leftOn', why: `${row.leftOn} is yet to come. Say it on the day; until then, say that they are away.` }
+			];
 		const last = library.people.every((p) => p.id === row.id || p['role'] !== 'coordinator' || p['leftOn'] !== null);
 		return last && (row.role !== 'coordinator' || row.leftOn !== null)
-			? [{ field: row.leftOn === null ? 'role' : 'leftOn', why: 'A program keeps at least one coordinator, or nobody could change it any more.' }]
+			? [
+					{
+						field: row.leftOn === null ? 'role' : 'leftOn',
+						why: 'A program keeps at least one coordinator, or nobody could change it any more.'
+					}
+				]
 			: [];
 	},
 	doubts: (row, _library, today) => [
 		...(row.trainedUntil !== null && row.trainedUntil < today && row.skills.length > 0
-			? [{ field: 'trainedUntil' as const, why: `The training ended on ${row.trainedUntil}: rounds after that do not count on it.` }]
+			? [
+					{
+						field: 'trainedUntil' as const,
+						why: `The training ended on ${row.trainedUntil}: rounds after that do not count on it.`
+					}
+				]
 			: []),
 		...(row.role === 'monitor' && row.teamId === null
 			? [{ field: 'teamId' as const, why: 'Without a team: nobody is sent out, and no team’s visits are seen.' }]

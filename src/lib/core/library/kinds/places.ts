@@ -23,7 +23,8 @@ export const labs = kind({
 	name: 'labs',
 	one: 'lab or bench',
 	many: 'Labs and benches',
-	about: 'Where bottles go. Rounds are planned backwards from its hours; without one, only rounds without bottles can be planned.',
+	about:
+		'Where bottles go. Rounds are planned backwards from its hours; without one, only rounds without bottles can be planned.',
 	isNeeded: false,
 	fields: {
 		name: words({ label: 'Name', isRequired: true }),
@@ -34,17 +35,30 @@ export const labs = kind({
 		closedOn: dates({ label: 'Shut on' }),
 		bottlesADay: number({ label: 'Bottles a day', least: 0, most: 10_000, whole: true }),
 		bench_min: number({ label: 'From handing in to the last plate', unit: 'min', least: 0, most: 1440, whole: true }),
-		holding_h: maybeNumber({ label: 'Own holding limit', unit: 'h', help: 'where it is shorter than the card’s', least: 0.5, most: 72 })
+		holding_h: maybeNumber({
+			label: 'Own holding limit',
+			unit: 'h',
+			help: 'where it is shorter than the card’s',
+			least: 0.5,
+			most: 72
+		})
 	},
 	key: ['name'],
 	columns: ['name', 'analyses', 'arrives', 'hours', 'bottlesADay'],
 	filter: 'arrives',
 	nameOf: (row) => row.name,
 	doubts: (row) => [
-		...(row.hours.length === 0 ? [{ field: 'hours' as const, why: 'It takes bottles at no hour: no round can end here.' }] : []),
+		...(row.hours.length === 0
+			? [{ field: 'hours' as const, why: 'It takes bottles at no hour: no round can end here.' }]
+			: []),
 		...(row.bottlesADay === 0 ? [{ field: 'bottlesADay' as const, why: 'It takes no bottles at all.' }] : []),
 		...(row.arrives === 'couriered' && row.hours.some((h) => h.weekday === 5)
-			? [{ field: 'hours' as const, why: 'A courier who takes bottles on Friday may bring them on Monday. Early in the week is safer.' }]
+			? [
+					{
+						field: 'hours' as const,
+						why: 'A courier who takes bottles on Friday may bring them on Monday. Early in the week is safer.'
+					}
+				]
 			: [])
 	]
 });
@@ -55,7 +69,8 @@ export const drives = kind({
 	name: 'drives',
 	one: 'drive',
 	many: 'Drives',
-	about: 'Minutes that somebody has timed, one direction for both. What is not here is guessed from position, and marked so.',
+	about:
+		'Minutes that somebody has timed, one direction for both. What is not here is guessed from position, and marked so.',
 	isNeeded: false,
 	fields: {
 		fromId: reference({ label: 'From', kinds: ends }),
@@ -70,6 +85,13 @@ export const drives = kind({
 		const same = (library.drives as readonly (Row & { fromId: string; toId: string; minutes: number })[]).find(
 			(d) => d.id !== row.id && [d.fromId, d.toId].sort().join() === [row.fromId, row.toId].sort().join()
 		);
-		return same ? [{ field: 'toId', why: `This drive is there already, with ${same.minutes} min. One direction stands for both.` }] : [];
+		return same
+			? [
+					{
+						field: 'toId',
+						why: `This drive is there already, with ${same.minutes} min. One direction stands for both.`
+					}
+				]
+			: [];
 	}
 });

@@ -21,13 +21,32 @@ export const program = kind({
 		timeZone: words({ label: 'Time zone', help: 'such as Europe/Dublin or Etc/UTC', isRequired: true, most: 60 }),
 		seasonFrom: maybeDate({ label: 'Season begins' }),
 		seasonTo: maybeDate({ label: 'Season ends' }),
-		detour: number({ label: 'Road over straight line', help: 'a guessed drive is the straight line times this', least: 1, most: 4 }),
+		detour: number({
+			label: 'Road over straight line',
+			help: 'a guessed drive is the straight line times this',
+			least: 1,
+			most: 4
+		}),
 		speed_km_h: number({ label: 'Speed of a guessed drive', unit: 'km/h', least: 5, most: 120 }),
 		parking_min: number({ label: 'Parking, each drive', unit: 'min', least: 0, most: 60, whole: true }),
-		storm_mm: number({ label: 'A storm is rain of', unit: 'mm in a day', help: 'at the rain gauge; a storm round is offered', least: 1, most: 500 }),
+		storm_mm: number({
+			label: 'A storm is rain of',
+			unit: 'mm in a day',
+			help: 'at the rain gauge; a storm round is offered',
+			least: 1,
+			most: 500
+		}),
 		stormWithin_h: number({ label: 'Storm round within', unit: 'h', least: 1, most: 240, whole: true }),
-		rain: oneOf({ label: 'Rain gauge', help: 'somebody reads one and types it, or there is none', options: ['none', 'typed'] }),
-		reportTo: words({ label: 'Whom to tell at once', help: 'of dead fish, a spill, what cannot wait: name and number', most: 120 }),
+		rain: oneOf({
+			label: 'Rain gauge',
+			help: 'somebody reads one and types it, or there is none',
+			options: ['none', 'typed']
+		}),
+		reportTo: words({
+			label: 'Whom to tell at once',
+			help: 'of dead fish, a spill, what cannot wait: name and number',
+			most: 120
+		}),
 		overdue_h: number({
 			label: 'Overdue after',
 			unit: 'h',
@@ -40,8 +59,17 @@ export const program = kind({
 	columns: ['name', 'timeZone', 'seasonFrom', 'seasonTo'],
 	nameOf: (row) => row.name,
 	objections: (row) => [
-		...(isTimeZone(row.timeZone) ? [] : [{ field: 'timeZone' as const, why: `There is no time zone “${row.timeZone}”. Write one such as Europe/Dublin.` }]),
-		...((row.seasonFrom === null) === (row.seasonTo === null) ? [] : [{ field: 'seasonTo' as const, why: 'A season has a first and a last day, or neither.' }]),
+		...(isTimeZone(row.timeZone)
+			? []
+			: [
+					{
+						field: 'timeZone' as const,
+						why: `There is no time zone “${row.timeZone}”. Write one such as Europe/Dublin.`
+					}
+				]),
+		...((row.seasonFrom === null) === (row.seasonTo === null)
+			? []
+			: [{ field: 'seasonTo' as const, why: 'A season has a first and a last day, or neither.' }]),
 		...(row.seasonFrom !== null && row.seasonTo !== null && row.seasonTo < row.seasonFrom
 			? [{ field: 'seasonTo' as const, why: `The season ends ${row.seasonTo}, before it begins.` }]
 			: [])

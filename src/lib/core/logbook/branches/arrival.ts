@@ -5,7 +5,17 @@ export const accessWays = ['wade', 'bank', 'pole', 'bridge', 'syringe', 'leave']
 export type AccessWay = (typeof accessWays)[number];
 
 /** Reasons of their own for staying out, whatever the depth and the speed. */
-export const dangers = ['high-water', 'ice', 'storm', 'sewage', 'slippery', 'soft-silt', 'animals', 'no-leave', 'alone'] as const;
+export const dangers = [
+	'high-water',
+	'ice',
+	'storm',
+	'sewage',
+	'slippery',
+	'soft-silt',
+	'animals',
+	'no-leave',
+	'alone'
+] as const;
 export type Danger = (typeof dangers)[number];
 
 /** Where the phone was. `isSimulated`: from the stand-in of a phone that has no position. */
@@ -22,7 +32,9 @@ export const arrival = z
 		crew: z.record(SheetId, z.object({ initials: leaf(Word.max(6, 'initials: at most 6 letters')) })).optional(),
 		position: leaf(Position),
 		/** How the place was told to be the right one. */
-		confirmedBy: leaf(z.enum(['position', 'photo-point', 'landmarks'], { error: 'by position, photo-point or landmarks' })),
+		confirmedBy: leaf(
+			z.enum(['position', 'photo-point', 'landmarks'], { error: 'by position, photo-point or landmarks' })
+		),
 		depth_m: leaf(depth_m),
 		velocity_m_s: leaf(velocity_m_s),
 		access: leaf(z.enum(accessWays, { error: accessWays.join(', ') })),
@@ -34,4 +46,6 @@ export const arrival = z
 	.optional();
 
 /** Who had the visit, and to whom it was given over. */
-export const handovers = z.record(SheetId, z.object({ to: leaf(Word), at: leaf(Instant), note: leaf(Text) })).optional();
+export const handovers = z
+	.record(SheetId, z.object({ to: leaf(Word), at: leaf(Instant), note: leaf(Text) }))
+	.optional();

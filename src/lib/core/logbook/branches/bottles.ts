@@ -16,7 +16,12 @@ export type BottleKind = (typeof bottleKinds)[number];
 const volume_mL = (most: number) => measure('volume', 0, most, 'mL');
 
 /** One of the verticals of a composite: how deep and how fast the water is there, and how much of it went into the churn. */
-const part = z.object({ velocity_m_s: leaf(velocity_m_s), depth_m: leaf(depth_m), volume_mL: leaf(volume_mL(20_000)), isTaken: leaf(YesNo) });
+const part = z.object({
+	velocity_m_s: leaf(velocity_m_s),
+	depth_m: leaf(depth_m),
+	volume_mL: leaf(volume_mL(20_000)),
+	isTaken: leaf(YesNo)
+});
 
 export const bottles = z
 	.record(

@@ -136,5 +136,6 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 });
 
 it('a branch itself is no place to write at', () => {
-	for (const branch of ['arrival', 'bottles/b', 'gaugings/main/verticals', 'conditions', 'custody', 'photos/a']) expect(placeAt(branch)).toBeNull();
+	for (const branch of ['arrival', 'bottles/b', 'gaugings/main/verticals', 'conditions', 'custody', 'photos/a'])
+		expect(placeAt(branch)).toBeNull();
 });

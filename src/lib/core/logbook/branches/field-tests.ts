@@ -25,5 +25,14 @@ export const titrations = z
 
 /** Waits that a kit or flume asks for, while they run. */
 export const waits = z
-	.record(SheetId, z.object({ what: leaf(Word), startedAt: leaf(Instant), least_s: leaf(time_s), most_s: leaf(time_s), endedAt: leaf(Instant) }))
+	.record(
+		SheetId,
+		z.object({
+			what: leaf(Word),
+			startedAt: leaf(Instant),
+			least_s: leaf(time_s),
+			most_s: leaf(time_s),
+			endedAt: leaf(Instant)
+		})
+	)
 	.optional();

@@ -1,6 +1,19 @@
 import { z } from 'zod';
 import { FlumeRating } from '../../discharge';
-import { asTyped, count, depth_m, leaf, measure, SheetId, Text, time_s, velocity_m_s, Word, YesNo, type LengthUnit } from '../leaf';
+import {
+	asTyped,
+	count,
+	depth_m,
+	leaf,
+	measure,
+	SheetId,
+	Text,
+	time_s,
+	velocity_m_s,
+	Word,
+	YesNo,
+	type LengthUnit
+} from '../leaf';
 
 const tape_m = asTyped<LengthUnit>('distance', 'm', -10, 500);
 const area_m2 = measure('area', 0, 1000, 'm²');

@@ -12,7 +12,8 @@ export const fullVisit: MethodCard = {
 	code: 'full-visit',
 	version: 1,
 	title: 'Full visit',
-	summary: 'Three bottles, conditions and habitat, the field parameters by meter, strip, kit and titration, clarity by tube and disc, and the flow.',
+	summary:
+		'Three bottles, conditions and habitat, the field parameters by meter, strip, kit and titration, clarity by tube and disc, and the flow.',
 	steps: [
 		of('arrive'),
 		{
@@ -48,13 +49,19 @@ export const fullVisit: MethodCard = {
 			technique: 'hand',
 			costIfMissing: 'No total of nutrients from the lab for this visit.'
 		},
-		{ ...of('air-temperature'), how: 'Glass thermometer, in the shade, hand off the bulb, until it stops moving. To the nearest half degree.' },
+		{
+			...of('air-temperature'),
+			how: 'Glass thermometer, in the shade, hand off the bulb, until it stops moving. To the nearest half degree.'
+		},
 		of('water-temperature'),
 		{
 			...of('oxygen'),
 			title: 'Oxygen by meter',
 			how: 'Five points across the stream, each when the figure stands still. Probe under, moving gently.',
-			slots: ['left', 'left of middle', 'middle', 'right of middle', 'right'].map((label) => ({ id: label.replaceAll(' ', '-'), label })),
+			slots: ['left', 'left of middle', 'middle', 'right of middle', 'right'].map((label) => ({
+				id: label.replaceAll(' ', '-'),
+				label
+			})),
 			settled: { within: 0.1, for_s: 10 }
 		} as Step,
 		{
@@ -87,7 +94,10 @@ export const fullVisit: MethodCard = {
 				{ what: 'colour comes', for_s: 14 }
 			],
 			readWithin_s: 30,
-			chart: [5.8, 6.4, 7, 7.6, 8.2, 8.8].map((value, i) => ({ value, word: ['lemon', 'straw', 'olive', 'leaf', 'sea green', 'slate'][i]! }))
+			chart: [5.8, 6.4, 7, 7.6, 8.2, 8.8].map((value, i) => ({
+				value,
+				word: ['lemon', 'straw', 'olive', 'leaf', 'sea green', 'slate'][i]!
+			}))
 		},
 		{
 			id: 'nitrate',
@@ -102,7 +112,10 @@ export const fullVisit: MethodCard = {
 				{ what: 'colour comes', for_s: 68 }
 			],
 			readWithin_s: 60,
-			chart: [0, 0.8, 2.5, 6, 12, 25].map((value, i) => ({ value, word: ['no colour', 'blush', 'rose', 'pink', 'heather', 'beet'][i]! })),
+			chart: [0, 0.8, 2.5, 6, 12, 25].map((value, i) => ({
+				value,
+				word: ['no colour', 'blush', 'rose', 'pink', 'heather', 'beet'][i]!
+			})),
 			costIfMissing: 'Nutrients stay unseen: clear water may be rich in them.'
 		},
 		{
@@ -118,7 +131,10 @@ export const fullVisit: MethodCard = {
 				{ what: 'colour comes', for_s: 43 }
 			],
 			readWithin_s: 60,
-			chart: [0, 0.1, 0.25, 0.6, 1.4].map((value, i) => ({ value, word: ['no colour', 'blush', 'rose', 'heather', 'beet'][i]! }))
+			chart: [0, 0.1, 0.25, 0.6, 1.4].map((value, i) => ({
+				value,
+				word: ['no colour', 'blush', 'rose', 'heather', 'beet'][i]!
+			}))
 		},
 		{
 			id: 'phosphate',

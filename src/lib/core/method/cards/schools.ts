@@ -11,7 +11,8 @@ const inSteps = (change: (step: Step) => Step): Step[] => streamVisit.steps.map(
 const trainedCrew = first(streamVisit, {
 	code: 'stream-visit-crew',
 	title: 'Stream visit, trained crew',
-	summary: 'As the stream visit, for crews trained in moving water: the product of depth and velocity decides whether anyone wades.',
+	summary:
+		'As the stream visit, for crews trained in moving water: the product of depth and velocity decides whether anyone wades.',
 	wading: { school: 'product', product_m2_s: 0.6 },
 	holding: { bacteria_h: 8, withoutIce_h: 1 }
 });
@@ -20,9 +21,14 @@ const trainedCrew = first(streamVisit, {
 const inFeet = first(streamVisit, {
 	code: 'stream-visit-feet',
 	title: 'Stream visit, in feet',
-	summary: 'As the stream visit, with tape, rod and meter in feet and temperatures in °F; depth alone decides whether anyone wades.',
+	summary:
+		'As the stream visit, with tape, rod and meter in feet and temperatures in °F; depth alone decides whether anyone wades.',
 	steps: inSteps((s) =>
-		s.tool === 'flow' ? { ...s, tapeUnit: 'ft', velocityUnit: 'ft_s' } : s.tool === 'reading' && s.unit === 'degC' ? { ...s, unit: 'degF' } : s
+		s.tool === 'flow'
+			? { ...s, tapeUnit: 'ft', velocityUnit: 'ft_s' }
+			: s.tool === 'reading' && s.unit === 'degC'
+				? { ...s, unit: 'degF' }
+				: s
 	),
 	wading: { school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 },
 	holding: { bacteria_h: 24, withoutIce_h: 1 },
@@ -33,8 +39,11 @@ const inFeet = first(streamVisit, {
 const bottleRun = first(streamVisit, {
 	code: 'bottle-run',
 	title: 'Bottle run',
-	summary: 'A bacteria bottle, air and water temperature, and on to the next site: for many sites in a morning, or after a storm.',
-	steps: streamVisit.steps.filter((s) => ['arrive', 'bacteria-bottle', 'air-temperature', 'water-temperature', 'leave'].includes(s.id)),
+	summary:
+		'A bacteria bottle, air and water temperature, and on to the next site: for many sites in a morning, or after a storm.',
+	steps: streamVisit.steps.filter((s) =>
+		['arrive', 'bacteria-bottle', 'air-temperature', 'water-temperature', 'leave'].includes(s.id)
+	),
 	rules: streamVisit.rules.filter((r) => ![r.first, r.then].some((tag) => tag === 'oxygen' || tag === 'stirs-bed'))
 });
 

@@ -5,7 +5,8 @@ export const streamVisit1: MethodCard = {
 	code: 'stream-visit',
 	version: 1,
 	title: 'Stream visit',
-	summary: 'A bacteria bottle for the lab, the field parameters, and the flow from depth and velocity across the stream.',
+	summary:
+		'A bacteria bottle for the lab, the field parameters, and the flow from depth and velocity across the stream.',
 	steps: [
 		{
 			id: 'arrive',
@@ -96,14 +97,28 @@ export const streamVisit1: MethodCard = {
 			enough_percent: 12,
 			costIfMissing: 'Concentrations cannot become loads, and low oxygen cannot be told from low water.'
 		},
-		{ id: 'leave', tool: 'leave', title: 'Before you leave', how: 'Lids tight, labels readable, bottles on ice, nothing left on the bank.', tags: ['leave'] }
+		{
+			id: 'leave',
+			tool: 'leave',
+			title: 'Before you leave',
+			how: 'Lids tight, labels readable, bottles on ice, nothing left on the bank.',
+			tags: ['leave']
+		}
 	],
 	rules: [
 		{ first: 'arrive', then: '*', because: 'Whether anyone goes in is decided before anything else.' },
-		{ first: 'bacteria', then: 'in-water', because: 'The bacteria bottle comes before all: hands and probes carry bacteria.' },
+		{
+			first: 'bacteria',
+			then: 'in-water',
+			because: 'The bacteria bottle comes before all: hands and probes carry bacteria.'
+		},
 		{ first: 'air', then: 'water-temperature', because: 'Air before water: a wet thermometer reads low.' },
 		{ first: 'oxygen', then: 'unhurried', because: 'Oxygen at once: it changes as the water warms.' },
-		{ first: 'in-water', then: 'stirs-bed', because: 'What stirs the bed comes last: stirred mud spoils every figure after it.' },
+		{
+			first: 'in-water',
+			then: 'stirs-bed',
+			because: 'What stirs the bed comes last: stirred mud spoils every figure after it.'
+		},
 		{ first: '*', then: 'leave', because: 'The leaving check looks at everything else.' }
 	],
 	wading: { school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 },
@@ -111,4 +126,8 @@ export const streamVisit1: MethodCard = {
 };
 
 /** The version in use: the lab now wants bottles plated within 6 h. */
-export const streamVisit: MethodCard = { ...streamVisit1, version: 2, holding: { ...streamVisit1.holding, bacteria_h: 6 } };
+export const streamVisit: MethodCard = {
+	...streamVisit1,
+	version: 2,
+	holding: { ...streamVisit1.holding, bacteria_h: 6 }
+};

@@ -11,7 +11,10 @@ const aSite = (sites: number) => (sites === 1 ? 'one site' : `${sites} sites`);
 const forFlow: Record<GaugingMethod, readonly Line[]> = {
 	verticals: [one('tape', 'tape, wading rod, two pegs', 'the flow is measured')],
 	sweep: [one('tape', 'tape, wading rod, two pegs', 'the flow is measured')],
-	float: [one('tape', 'tape, rod, two pegs', 'the flow is measured'), { id: 'floats', what: 'floats', count: 6, because: 'five runs, and one that gets away' }],
+	float: [
+		one('tape', 'tape, rod, two pegs', 'the flow is measured'),
+		{ id: 'floats', what: 'floats', count: 6, because: 'five runs, and one that gets away' }
+	],
 	flume: [one('flume', 'flume, spirit level, spade', 'the flow is measured with it')],
 	bucket: [one('bucket', 'bucket with its volume marked', 'the flow is caught and timed')]
 };
@@ -26,7 +29,12 @@ const forTool: { [T in Step['tool']]: Asks<T> } = {
 	tube: () => [one('tube', 'clarity tube', 'the card asks for clarity')],
 	disc: () => [one('disc', 'disc on its marked line', 'for water deeper than the tube')],
 	kit: ({ id, title }, sites) => [
-		{ id: `kit-${id}`, what: `${title}: tests, in date`, count: sites + 1, because: `one for each of ${aSite(sites)}, and one that is spoiled` },
+		{
+			id: `kit-${id}`,
+			what: `${title}: tests, in date`,
+			count: sites + 1,
+			because: `one for each of ${aSite(sites)}, and one that is spoiled`
+		},
 		one(`chart-${id}`, `${title}: chart of the same pack`, 'a colour is read off the chart that came with it')
 	],
 	titration: ({ bottles }, sites) => [
@@ -48,6 +56,7 @@ const forTool: { [T in Step['tool']]: Asks<T> } = {
 /** What the steps of a card need, each thing once. */
 export function forSteps({ steps }: Pick<MethodCard, 'steps'>, sites: number): Line[] {
 	const lines = new Map<string, Line>();
-	for (const step of steps) for (const line of (forTool[step.tool] as Asks<typeof step.tool>)(step as never, sites)) lines.set(line.id, line);
+	for (const step of steps)
+		for (const line of (forTool[step.tool] as Asks<typeof step.tool>)(step, sites)) lines.set(line.id, line);
 	return [...lines.values()];
 }

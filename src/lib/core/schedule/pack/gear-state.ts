@@ -33,17 +33,21 @@ export function gearWarnings({ starts_ms, instruments, pastVelocity, wet, consum
 	for (const tool of instruments) {
 		for (const c of tool.calibrations) {
 			const days = c.last_ms === null ? null : Math.floor((starts_ms - c.last_ms) / DAY_ms);
-			if (days === null || days > c.limit_days) found.push({ kind: 'calibrate', code: tool.code, parameter: c.parameter, days, limit_days: c.limit_days });
+			if (days === null || days > c.limit_days)
+				found.push({ kind: 'calibrate', code: tool.code, parameter: c.parameter, days, limit_days: c.limit_days });
 			else if (tool.batteryChanged_ms !== null && tool.batteryChanged_ms > c.last_ms!)
 				found.push({ kind: 'battery', code: tool.code, parameter: c.parameter, changed_ms: tool.batteryChanged_ms });
 		}
 		if (tool.velocity)
 			for (const { site, low_m_s, high_m_s } of pastVelocity) {
-				const seen_m_s = high_m_s > tool.velocity.high_m_s ? high_m_s : low_m_s < tool.velocity.low_m_s ? low_m_s : null;
-				if (seen_m_s !== null) found.push({ kind: 'velocity-range', code: tool.code, site, seen_m_s, ...tool.velocity });
+				const seen_m_s =
+					high_m_s > tool.velocity.high_m_s ? high_m_s : low_m_s < tool.velocity.low_m_s ? low_m_s : null;
+				if (seen_m_s !== null)
+					found.push({ kind: 'velocity-range', code: tool.code, site, seen_m_s, ...tool.velocity });
 			}
 	}
 	for (const gear of wet) if (gear.dry_ms > starts_ms) found.push({ kind: 'still-wet', ...gear });
-	for (const { what, expires_ms } of consumables) if (expires_ms < starts_ms) found.push({ kind: 'out-of-date', what, expired_ms: expires_ms });
+	for (const { what, expires_ms } of consumables)
+		if (expires_ms < starts_ms) found.push({ kind: 'out-of-date', what, expired_ms: expires_ms });
 	return found;
 }

@@ -48,24 +48,68 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 	for (const bottle of bottles) add(`bottle-${bottle.id}`, 'bottles', bottleWords[bottle.kind], samples, each);
 	const all = bottles.length * samples;
 	const spare = Math.ceil(all / SPARE_SHARE);
-	add('bottle-spare', 'bottles', 'spare bottles, the same kinds', spare, `one in ${SPARE_SHARE} is dropped, opened too early or touched inside`);
+	add(
+		'bottle-spare',
+		'bottles',
+		'spare bottles, the same kinds',
+		spare,
+		`one in ${SPARE_SHARE} is dropped, opened too early or touched inside`
+	);
 	const preserved = bottles.filter((b) => b.preserved !== undefined);
 	for (const bottle of preserved) {
-		add(`vial-${bottle.id}`, 'with the bottles', `${bottle.preserved} vials`, samples, `one for each ${bottleWords[bottle.kind]}, matched by label`);
-		add(`bag-${bottle.preserved}`, 'with the bottles', `bag for bottles with ${bottle.preserved}`, 1, 'bottles are bagged by what preserves them');
+		add(
+			`vial-${bottle.id}`,
+			'with the bottles',
+			`${bottle.preserved} vials`,
+			samples,
+			`one for each ${bottleWords[bottle.kind]}, matched by label`
+		);
+		add(
+			`bag-${bottle.preserved}`,
+			'with the bottles',
+			`bag for bottles with ${bottle.preserved}`,
+			1,
+			'bottles are bagged by what preserves them'
+		);
 	}
 	if (all > 0)
-		add('bag-plain', 'with the bottles', preserved.length ? 'bag for bottles with nothing added' : 'bag for the bottles', 1, 'a leak stays in its bag');
+		add(
+			'bag-plain',
+			'with the bottles',
+			preserved.length ? 'bag for bottles with nothing added' : 'bag for the bottles',
+			1,
+			'a leak stays in its bag'
+		);
 	for (const water of new Set(bottles.map((b) => blankWater[b.kind]))) {
 		const filled = bottles.filter((b) => blankWater[b.kind] === water).length;
 		const id = water.replaceAll(' ', '-');
-		add(`blank-${id}`, 'with the bottles', water, blanks.length * filled * BLANK_mL, `${BLANK_mL} mL for each bottle of a blank`, 'mL');
+		add(
+			`blank-${id}`,
+			'with the bottles',
+			water,
+			blanks.length * filled * BLANK_mL,
+			`${BLANK_mL} mL for each bottle of a blank`,
+			'mL'
+		);
 	}
 	const filtered = bottles.filter((b) => b.isFiltered).length;
-	add('filter', 'with the bottles', 'filters and a syringe', filtered * samples, 'dissolved nutrients are filtered on the bank');
+	add(
+		'filter',
+		'with the bottles',
+		'filters and a syringe',
+		filtered * samples,
+		'dissolved nutrients are filtered on the bank'
+	);
 	const coolers = Math.ceil((all + spare) / BOTTLES_A_COOLER);
 	add('cooler', 'with the bottles', 'cooler', coolers, `up to ${BOTTLES_A_COOLER} bottles in each`);
-	add('ice', 'with the bottles', 'ice', coolers * ICE_kg_A_COOLER, 'on ice and in the dark bacteria change slowly: it buys hours, not days', 'kg');
+	add(
+		'ice',
+		'with the bottles',
+		'ice',
+		coolers * ICE_kg_A_COOLER,
+		'on ice and in the dark bacteria change slowly: it buys hours, not days',
+		'kg'
+	);
 	add('label', 'with the bottles', 'labels, printed', all, 'on the bottle, never on the lid, before it is filled');
 	add(
 		'gloves',
@@ -74,21 +118,47 @@ export function packList({ card, sites, duplicates, blanks, people, instruments 
 		people * sites.length,
 		`${people} ${people === 1 ? 'person' : 'people'} × ${sites.length} ${sites.length === 1 ? 'site' : 'sites'}`
 	);
-	const hurts = [...preserved.map((b) => b.preserved!), ...(card.steps.some((s) => s.tool === 'titration') ? ['alkali and acid of the titration'] : [])];
+	const hurts = [
+		...preserved.map((b) => b.preserved!),
+		...(card.steps.some((s) => s.tool === 'titration') ? ['alkali and acid of the titration'] : [])
+	];
 	if (hurts.length) {
 		const added = [...new Set(hurts)].join(' and ');
 		add('eyes', 'people', 'eye protection', people, `${added}: used at the stream`);
-		add('eyewash', 'people', 'eyewash bottle, full', 1, `${added} in an eye is rinsed at once, for a quarter of an hour`);
+		add(
+			'eyewash',
+			'people',
+			'eyewash bottle, full',
+			1,
+			`${added} in an eye is rinsed at once, for a quarter of an hour`
+		);
 	}
 	add('vest', 'people', 'buoyancy vests and throw bag', people, 'one each; nobody goes alone');
 	if (sites.length > 0) {
 		add('seen', 'people', 'high-visibility vests', people, 'at the road and on a bridge');
 		add('first-aid', 'people', 'first aid kit', 1, 'within reach, not at the bottom of the car');
-		add('waits', 'people', 'number of the one who waits for you', 1, 'say when you will be back; there may be no network');
+		add(
+			'waits',
+			'people',
+			'number of the one who waits for you',
+			1,
+			'say when you will be back; there may be no network'
+		);
 	}
-	for (const tool of instruments) add(`tool-${tool.code}`, 'instruments', `${tool.kind} ${tool.code}`, 1, 'the card asks for its figures');
-	if (instruments.length) add('rinse', 'instruments', 'jar of tap water for the probes', sites.length * RINSE_mL_A_SITE, `${RINSE_mL_A_SITE} mL a site`, 'mL');
-	if (sites.length > 0) for (const { id, what, count, because } of forSteps(card, sites.length)) add(id, 'instruments', what, count, because);
+	for (const tool of instruments)
+		add(`tool-${tool.code}`, 'instruments', `${tool.kind} ${tool.code}`, 1, 'the card asks for its figures');
+	if (instruments.length)
+		add(
+			'rinse',
+			'instruments',
+			'jar of tap water for the probes',
+			sites.length * RINSE_mL_A_SITE,
+			`${RINSE_mL_A_SITE} mL a site`,
+			'mL'
+		);
+	if (sites.length > 0)
+		for (const { id, what, count, because } of forSteps(card, sites.length))
+			add(id, 'instruments', what, count, because);
 	add('sheet', 'paper', 'blank data sheets', sites.length + 1, 'one for each site and a spare, should a phone fail');
 	if (all > 0) add('custody', 'paper', 'custody form', 1, 'in a bag inside the lid of the cooler');
 	add('pencil', 'paper', 'pencils', 2, 'ink runs, and one falls in');
@@ -101,4 +171,5 @@ const bottleWords: Record<Extract<MethodCard['steps'][number], { tool: 'bottle' 
 	fresh: 'bottles with nothing added'
 };
 
-const counted = (sites: readonly string[], word: string): string => `${sites.length} ${word}${sites.length === 1 ? '' : 's'} (${sites.join(', ')})`;
+const counted = (sites: readonly string[], word: string): string =>
+	`${sites.length} ${word}${sites.length === 1 ? '' : 's'} (${sites.join(', ')})`;

@@ -23,14 +23,22 @@ const count = (q: PackQuestion, id: string) => packList(q).find((l) => l.id === 
 
 describe('the counted list', () => {
 	it('has a bottle for each analysis of each routine, duplicate and blank sample', () => {
-		expect([count(question, 'bottle-bacteria'), count(question, 'bottle-nutrients'), count(question, 'bottle-spare')]).toEqual([5, 5, 1]);
-		expect(packList(question).find((l) => l.id === 'bottle-bacteria')!.because).toBe('3 sites + 1 duplicate (TE5) + 1 blank (QU1)');
+		expect([
+			count(question, 'bottle-bacteria'),
+			count(question, 'bottle-nutrients'),
+			count(question, 'bottle-spare')
+		]).toEqual([5, 5, 1]);
+		expect(packList(question).find((l) => l.id === 'bottle-bacteria')!.because).toBe(
+			'3 sites + 1 duplicate (TE5) + 1 blank (QU1)'
+		);
 	});
 
 	it('matches a vial to each bottle that is preserved, and asks for eye protection with acid alone', () => {
 		expect([count(question, 'vial-nutrients'), count(question, 'eyes'), count(question, 'eyewash')]).toEqual([5, 2, 1]);
 		// bacteria starve in deionised water: their blank is of another
-		expect([count(question, 'blank-deionised-water'), count(question, 'blank-sterile-buffered-water')]).toEqual([250, 250]);
+		expect([count(question, 'blank-deionised-water'), count(question, 'blank-sterile-buffered-water')]).toEqual([
+			250, 250
+		]);
 		const plain = { ...question, card: streamVisit };
 		expect([count(plain, 'vial-nutrients'), count(plain, 'eyes')]).toEqual([0, 0]);
 	});
@@ -63,7 +71,11 @@ describe('the counted list', () => {
 			fc.property(codes, fc.nat(3), fc.nat(3), fc.integer({ min: 1, max: 6 }), (sites, d, b, people) => {
 				const q = { ...question, sites, duplicates: sites.slice(0, d), blanks: sites.slice(0, b), people };
 				const samples = sites.length + Math.min(d, sites.length) + Math.min(b, sites.length);
-				expect([count(q, 'bottle-bacteria'), count(q, 'label'), count(q, 'gloves')]).toEqual([samples, 2 * samples, people * sites.length]);
+				expect([count(q, 'bottle-bacteria'), count(q, 'label'), count(q, 'gloves')]).toEqual([
+					samples,
+					2 * samples,
+					people * sites.length
+				]);
 				expect(new Set(packList(q).map((l) => l.id)).size).toBe(packList(q).length);
 			})
 		);
@@ -83,8 +95,16 @@ describe('the gear on the morning', () => {
 	};
 	it.each<[string, Partial<GearQuestion>, string[]]>([
 		['all in order', { instruments: [meter] }, []],
-		['never calibrated', { instruments: [{ ...meter, calibrations: [{ parameter: 'pH', last_ms: null, limit_days: 2 }] }] }, ['calibrate']],
-		['too long ago', { instruments: [{ ...meter, calibrations: [{ parameter: 'pH', last_ms: starts_ms - 3 * day, limit_days: 2 }] }] }, ['calibrate']],
+		[
+			'never calibrated',
+			{ instruments: [{ ...meter, calibrations: [{ parameter: 'pH', last_ms: null, limit_days: 2 }] }] },
+			['calibrate']
+		],
+		[
+			'too long ago',
+			{ instruments: [{ ...meter, calibrations: [{ parameter: 'pH', last_ms: starts_ms - 3 * day, limit_days: 2 }] }] },
+			['calibrate']
+		],
 		['a new battery since', { instruments: [{ ...meter, batteryChanged_ms: starts_ms - 1 }] }, ['battery']],
 		['an old battery', { instruments: [{ ...meter, batteryChanged_ms: starts_ms - 2 * day }] }, []],
 		[
@@ -108,7 +128,11 @@ describe('the gear on the morning', () => {
 			{ site: 'TE2', low_m_s: 0.1, high_m_s: 1.4 },
 			{ site: 'TE3', low_m_s: 0.1, high_m_s: 0.9 }
 		];
-		expect(gearWarnings({ ...nothing, instruments: [v], pastVelocity: seen }).map((w) => w.kind === 'velocity-range' && [w.site, w.seen_m_s])).toEqual([
+		expect(
+			gearWarnings({ ...nothing, instruments: [v], pastVelocity: seen }).map(
+				(w) => w.kind === 'velocity-range' && [w.site, w.seen_m_s]
+			)
+		).toEqual([
 			['TE1', 0.01],
 			['TE2', 1.4]
 		]);

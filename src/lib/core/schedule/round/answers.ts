@@ -16,7 +16,10 @@ export function dayAnswers(question: RoundQuestion, alternatives: Alternatives, 
 	const isTight = (best?.plan.slack.least_min ?? -Infinity) < thin_min;
 	return {
 		best,
-		leftOut: question.stops.length > 1 ? ifLeftOut(question).map(({ id, day }) => ({ id, least_min: day?.plan.slack.least_min ?? null })) : [],
+		leftOut:
+			question.stops.length > 1
+				? ifLeftOut(question).map(({ id, day }) => ({ id, least_min: day?.plan.slack.least_min ?? null }))
+				: [],
 		remedies: isTight ? remedies(question, alternatives, thin_min) : []
 	};
 }

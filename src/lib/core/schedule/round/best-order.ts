@@ -25,7 +25,9 @@ export function bestDay(question: RoundQuestion): BestDay | null {
 	if (n > EXACT_STOPS) return nearlyBest(question);
 	const starts = startsOf(question);
 	// without a window, and once nobody can come before it is light, the day only shifts with its start
-	const shifts = question.stops.every((s) => !s.open) && starts[0]! + Math.min(...question.drive.fromStart) >= question.light.from_min;
+	const shifts =
+		question.stops.every((s) => !s.open) &&
+		starts[0]! + Math.min(...question.drive.fromStart) >= question.light.from_min;
 	const groups = shifts ? [starts] : starts.map((s) => [s]);
 	let best: DayPlan | null = null;
 	for (const group of groups)
@@ -88,7 +90,13 @@ function worthwhileOrders(question: RoundQuestion, start_min: number): number[][
 		const stop = stops[i]!;
 		const begin = Math.max(arrive, stop.open?.from_min ?? arrive, light.from_min);
 		if (stop.open && begin > stop.open.to_min) return;
-		offer(mask | (1 << i), i, begin + stop.visit_min, bottleMoment === NONE && stop.bottle_min !== null ? begin + stop.bottle_min : bottleMoment, via);
+		offer(
+			mask | (1 << i),
+			i,
+			begin + stop.visit_min,
+			bottleMoment === NONE && stop.bottle_min !== null ? begin + stop.bottle_min : bottleMoment,
+			via
+		);
 	};
 
 	for (let i = 0; i < n; i++) visit(0, i, start_min + drive.fromStart[i]!, first ?? NONE, -1);
@@ -96,7 +104,8 @@ function worthwhileOrders(question: RoundQuestion, start_min: number): number[][
 		for (let i = 0; i < n; i++) {
 			if (!(mask & (1 << i))) continue;
 			for (let label = head[mask * n + i]!; label !== -1; label = next[label]!)
-				for (let j = 0; j < n; j++) if (!(mask & (1 << j))) visit(mask, j, at[label]! + drive.between[i]![j]!, bottle[label]!, label);
+				for (let j = 0; j < n; j++)
+					if (!(mask & (1 << j))) visit(mask, j, at[label]! + drive.between[i]![j]!, bottle[label]!, label);
 		}
 	const orders: number[][] = [];
 	for (let i = 0; i < n; i++)

@@ -78,7 +78,13 @@ export function followOrder(question: RoundQuestion, order: readonly number[], s
 		timed.push({ id: stop.id, arrive_min, begin_min, bottle_min, leave_min: at_min });
 	}
 	const last = order.at(-1);
-	return { order, start_min, stops: timed, firstBottle_min, ...handIn(question, at_min, last === undefined ? 0 : drive.toLab[last]!, firstBottle_min) };
+	return {
+		order,
+		start_min,
+		stops: timed,
+		firstBottle_min,
+		...handIn(question, at_min, last === undefined ? 0 : drive.toLab[last]!, firstBottle_min)
+	};
 }
 
 /** The end of a day, from leaving the last site: the way to the lab, the last plate, and what is left of each limit. */
@@ -89,7 +95,8 @@ export function handIn(
 	firstBottle_min: number | null
 ): Pick<DayPlan, 'end_min' | 'plated_min' | 'slack'> {
 	const end_min = question.lab ? left_min + toLab_min : left_min;
-	const plated_min = question.lab && firstBottle_min !== null ? Math.max(end_min, question.lab.opens_min) + question.bench_min : null;
+	const plated_min =
+		question.lab && firstBottle_min !== null ? Math.max(end_min, question.lab.opens_min) + question.bench_min : null;
 	return { end_min, plated_min, slack: slackOf(question, { left_min, end_min, plated_min, firstBottle_min }) };
 }
 
@@ -98,10 +105,16 @@ function slackOf(
 	{ lab, holding_min, light }: Pick<RoundQuestion, 'lab' | 'holding_min' | 'light'>,
 	day: { left_min: number; end_min: number; plated_min: number | null; firstBottle_min: number | null }
 ): Slack {
-	const holding = day.plated_min === null || day.firstBottle_min === null ? null : day.firstBottle_min + holding_min - day.plated_min;
+	const holding =
+		day.plated_min === null || day.firstBottle_min === null ? null : day.firstBottle_min + holding_min - day.plated_min;
 	const closing = lab ? lab.closes_min - day.end_min : null;
 	const light_min = light.to_min - day.left_min;
-	return { holding_min: holding, closing_min: closing, light_min, least_min: Math.min(holding ?? Infinity, closing ?? Infinity, light_min) };
+	return {
+		holding_min: holding,
+		closing_min: closing,
+		light_min,
+		least_min: Math.min(holding ?? Infinity, closing ?? Infinity, light_min)
+	};
 }
 
 /** Below 0 when `a` is the better day: its tightest limit leaves more, then its next tightest, then it is the shorter one. */

@@ -1,10 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bestDay, byBetterDay, followOrder, ifDelayed, ifLeftOut, remedies, restOfDay, type DayPlan, type RoundQuestion } from '..';
+import {
+	bestDay,
+	byBetterDay,
+	followOrder,
+	ifDelayed,
+	ifLeftOut,
+	remedies,
+	restOfDay,
+	type DayPlan,
+	type RoundQuestion
+} from '..';
 
 function* permutations(items: readonly number[]): Generator<number[]> {
 	if (items.length === 0) yield [];
-	for (const [i, item] of items.entries()) for (const rest of permutations([...items.slice(0, i), ...items.slice(i + 1)])) yield [item, ...rest];
+	for (const [i, item] of items.entries())
+		for (const rest of permutations([...items.slice(0, i), ...items.slice(i + 1)])) yield [item, ...rest];
 }
 
 /** Every order at every start: slow, and beyond doubt. */
@@ -27,7 +38,9 @@ const rounds = (most: number, windows: boolean): fc.Arbitrary<RoundQuestion> =>
 					fc.record({
 						visit_min: minutes(10, 90),
 						bottle: fc.option(minutes(1, 9)),
-						open: windows ? fc.option(fc.record({ from_min: minutes(420, 700), for_min: minutes(0, 300) })) : fc.constant(null)
+						open: windows
+							? fc.option(fc.record({ from_min: minutes(420, 700), for_min: minutes(0, 300) }))
+							: fc.constant(null)
 					}),
 					{ minLength: n, maxLength: n }
 				),
@@ -121,13 +134,19 @@ describe('the best order of a round', () => {
 			start: { earliest_min: 480, latest_min: 480, step_min: 5 }
 		};
 		expect(bestDay(question)!.plan.order).toEqual(bruteForce(question)!.order);
-		expect(followOrder(question, [0, 1, 2, 3], 480)!.slack.least_min).toBeLessThan(bestDay(question)!.plan.slack.least_min);
+		expect(followOrder(question, [0, 1, 2, 3], 480)!.slack.least_min).toBeLessThan(
+			bestDay(question)!.plan.slack.least_min
+		);
 	});
 
 	it('says that it has not weighed every way to a bottle that comes after seven stops without one', () => {
 		const stops = day(8).stops.map((s, i) => (i === 7 ? s : { ...s, bottle_min: null }));
-		expect(bestDay({ ...day(8), stops, start: { earliest_min: 480, latest_min: 480, step_min: 5 } })!.isExact).toBe(false);
-		expect(bestDay({ ...day(8), stops, lab: null, start: { earliest_min: 480, latest_min: 480, step_min: 5 } })!.isExact).toBe(true);
+		expect(bestDay({ ...day(8), stops, start: { earliest_min: 480, latest_min: 480, step_min: 5 } })!.isExact).toBe(
+			false
+		);
+		expect(
+			bestDay({ ...day(8), stops, lab: null, start: { earliest_min: 480, latest_min: 480, step_min: 5 } })!.isExact
+		).toBe(true);
 	});
 
 	it('does not leave so early that bottles wait at a closed door', () => {
@@ -149,7 +168,11 @@ function day(n: number, holding_min = 360): RoundQuestion {
 	const at = Array.from({ length: n }, (_, i) => i);
 	return {
 		stops: at.map((i) => ({ id: `s${i}`, visit_min: 30, bottle_min: 5 })),
-		drive: { fromStart: at.map((i) => 10 * (i + 1)), between: at.map((i) => at.map((j) => 10 * Math.abs(i - j))), toLab: at.map((i) => 10 * (n - i)) },
+		drive: {
+			fromStart: at.map((i) => 10 * (i + 1)),
+			between: at.map((i) => at.map((j) => 10 * Math.abs(i - j))),
+			toLab: at.map((i) => 10 * (n - i))
+		},
 		holding_min,
 		bench_min: 20,
 		lab: { opens_min: 600, closes_min: 900 },
@@ -203,7 +226,9 @@ describe('when no order works', () => {
 				{ name: '8 h', holding_min: 480 }
 			]
 		});
-		expect(found.map((r) => r.change)).toEqual(['other-lab', 'leave-out', 'split', 'longer-holding'].filter((c) => found.some((r) => r.change === c)));
+		expect(found.map((r) => r.change)).toEqual(
+			['other-lab', 'leave-out', 'split', 'longer-holding'].filter((c) => found.some((r) => r.change === c))
+		);
 		expect(found.every((r) => r.least_min >= 0)).toBe(true);
 		expect(found.find((r) => r.change === 'longer-holding')).toMatchObject({ school: '6 h' });
 		const split = found.find((r) => r.change === 'split')!;
@@ -222,7 +247,11 @@ describe('when no order works', () => {
 describe('a day under way', () => {
 	const question = day(3);
 	it('keeps the first bottle’s clock and plans what is left from where the crew is', () => {
-		const rest = restOfDay(question, { now_min: 540, done: [{ id: 's1', leave_min: 535, bottle_min: 505 }], at: null })!.plan;
+		const rest = restOfDay(question, {
+			now_min: 540,
+			done: [{ id: 's1', leave_min: 535, bottle_min: 505 }],
+			at: null
+		})!.plan;
 		expect(rest.stops.map((s) => s.id).sort()).toEqual(['s0', 's2']);
 		expect(rest.firstBottle_min).toBe(505);
 		expect(rest.stops[0]!.arrive_min).toBe(550);

@@ -18,9 +18,10 @@ export function restOfDay(question: RoundQuestion, soFar: SoFar): BestDay | null
 	const left = question.stops.flatMap((s, i) => (gone.has(s.id) ? [] : [i]));
 	const here = soFar.at ? indexOf(soFar.at.id) : soFar.done.length ? indexOf(soFar.done.at(-1)!.id) : -1;
 	const visit_min = question.stops[here]?.visit_min ?? 0;
-	const bottles = [...soFar.done.map((d) => d.bottle_min), soFar.at && (soFar.at.bottle_min ?? stillToFill(question, soFar.at, soFar.now_min))].filter(
-		(m) => m !== null
-	);
+	const bottles = [
+		...soFar.done.map((d) => d.bottle_min),
+		soFar.at && (soFar.at.bottle_min ?? stillToFill(question, soFar.at, soFar.now_min))
+	].filter((m) => m !== null);
 	const free_min = soFar.at ? Math.max(soFar.now_min, soFar.at.begin_min + visit_min) : soFar.now_min;
 	const firstBottle_min = bottles.length ? Math.min(...bottles) : null;
 	if (left.length === 0) {

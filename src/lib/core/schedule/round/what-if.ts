@@ -2,7 +2,11 @@ import { bestDay, type BestDay } from './best-order';
 import { followOrder, type DayPlan, type RoundQuestion } from './day';
 
 /** What is left of the tightest limit if one stop takes longer than planned; null where a window is then missed. */
-export function ifDelayed(question: RoundQuestion, plan: DayPlan, delay_min: number): { id: string; least_min: number | null }[] {
+export function ifDelayed(
+	question: RoundQuestion,
+	plan: DayPlan,
+	delay_min: number
+): { id: string; least_min: number | null }[] {
 	return plan.order.map((late) => {
 		const stops = question.stops.map((s, i) => (i === late ? { ...s, visit_min: s.visit_min + delay_min } : s));
 		const then = followOrder({ ...question, stops }, plan.order, plan.start_min);
@@ -14,7 +18,11 @@ export function ifDelayed(question: RoundQuestion, plan: DayPlan, delay_min: num
 export function onlyStops(question: RoundQuestion, keep: readonly number[]): RoundQuestion {
 	const pick = <T>(list: readonly T[]) => keep.map((i) => list[i]!);
 	const { fromStart, between, toLab } = question.drive;
-	return { ...question, stops: pick(question.stops), drive: { fromStart: pick(fromStart), between: pick(between).map(pick), toLab: pick(toLab) } };
+	return {
+		...question,
+		stops: pick(question.stops),
+		drive: { fromStart: pick(fromStart), between: pick(between).map(pick), toLab: pick(toLab) }
+	};
 }
 
 /** The best day without each stop in turn, the one that leaves most first: what to drop if it rains. */
@@ -42,7 +50,12 @@ export type Remedy =
 
 export interface Alternatives {
 	/** Other labs with their hours and the drives to them. */
-	labs: readonly { name: string; lab: NonNullable<RoundQuestion['lab']>; toLab: readonly number[]; holding_min: number }[];
+	labs: readonly {
+		name: string;
+		lab: NonNullable<RoundQuestion['lab']>;
+		toLab: readonly number[];
+		holding_min: number;
+	}[];
 	/** Schools that hold bottles longer. */
 	schools: readonly { name: string; holding_min: number }[];
 }
@@ -54,11 +67,19 @@ export function remedies(question: RoundQuestion, alternatives: Alternatives, wa
 	const found: Remedy[] = [];
 	const leastOf = (q: RoundQuestion) => bestDay(q)?.plan.slack.least_min ?? -Infinity;
 	const { start } = question;
-	const earlier = bestDay({ ...question, start: { ...start, earliest_min: Math.max(0, start.earliest_min - EARLIER_BY_AT_MOST_min) } });
+	const earlier = bestDay({
+		...question,
+		start: { ...start, earliest_min: Math.max(0, start.earliest_min - EARLIER_BY_AT_MOST_min) }
+	});
 	if (earlier && earlier.plan.slack.least_min >= wanted_min && earlier.plan.start_min < start.earliest_min)
 		found.push({ change: 'start-earlier', start_min: earlier.plan.start_min, least_min: earlier.plan.slack.least_min });
 	for (const other of alternatives.labs) {
-		const least_min = leastOf({ ...question, lab: other.lab, holding_min: other.holding_min, drive: { ...question.drive, toLab: other.toLab } });
+		const least_min = leastOf({
+			...question,
+			lab: other.lab,
+			holding_min: other.holding_min,
+			drive: { ...question.drive, toLab: other.toLab }
+		});
 		if (least_min >= wanted_min) found.push({ change: 'other-lab', lab: other.name, least_min });
 	}
 	const [dropped] = ifLeftOut(question);

@@ -1,4 +1,13 @@
-import { isTrained, weekday, type Circuit, type Purpose, type SeasonFacts, type SeasonRound, type Skill, type Volunteer } from './season';
+import {
+	isTrained,
+	weekday,
+	type Circuit,
+	type Purpose,
+	type SeasonFacts,
+	type SeasonRound,
+	type Skill,
+	type Volunteer
+} from './season';
 
 /** A rule that a round breaks, with the figures that show it. */
 export type Breach =
@@ -22,14 +31,19 @@ const isGrab = (purpose: Purpose | undefined): boolean => purpose === undefined 
 const bottlesOf = (circuit: Circuit, round: Pick<SeasonRound, 'purpose' | 'bottles'>): number =>
 	round.purpose === 'sampler' ? 0 : (round.bottles ?? circuit.bottles);
 
-const barredOn = (circuit: Circuit, day: number) => (circuit.barred ?? []).filter((b) => b.from === null || day >= b.from);
+const barredOn = (circuit: Circuit, day: number) =>
+	(circuit.barred ?? []).filter((b) => b.from === null || day >= b.from);
 
 /** Sites of a circuit that may be visited on a day. */
-export const openSites = (circuit: Circuit, day: number): string[] => circuit.siteIds.filter((id) => !barredOn(circuit, day).some((b) => b.siteId === id));
+export const openSites = (circuit: Circuit, day: number): string[] =>
+	circuit.siteIds.filter((id) => !barredOn(circuit, day).some((b) => b.siteId === id));
 
 /** Whether a round was or will be at a site: of one that is done, its visits say so. */
 export const goesTo = (round: SeasonRound, circuit: Circuit, siteId: string): boolean =>
-	(round.state === 'done' ? (round.visited ?? round.siteIds ?? circuit.siteIds) : (round.siteIds ?? circuit.siteIds)).includes(siteId);
+	(round.state === 'done'
+		? (round.visited ?? round.siteIds ?? circuit.siteIds)
+		: (round.siteIds ?? circuit.siteIds)
+	).includes(siteId);
 
 /** A season's rounds by circuit, by day and by kit, so that a rule is looked up and not searched for. */
 export class Board {
@@ -85,17 +99,26 @@ export class Board {
 		if (because !== undefined) found.push({ rule: 'refused', because });
 		// a round that is still to be made leaves out what is barred; one that goes there all the same breaks the rule
 		for (const b of barredOn(circuit, day))
-			if (round.siteIds ? round.siteIds.includes(b.siteId) : openSites(circuit, day).length === 0) found.push({ rule: 'barred', site: b.site, why: b.why });
-		if (purpose !== 'sampler' && (round.day === day && round.hasNoOrder !== undefined ? round.hasNoOrder : circuit.noOrderOn?.includes(weekday(day))))
+			if (round.siteIds ? round.siteIds.includes(b.siteId) : openSites(circuit, day).length === 0)
+				found.push({ rule: 'barred', site: b.site, why: b.why });
+		if (
+			purpose !== 'sampler' &&
+			(round.day === day && round.hasNoOrder !== undefined
+				? round.hasNoOrder
+				: circuit.noOrderOn?.includes(weekday(day)))
+		)
 			found.push({ rule: 'no-order' });
 		const twin = this.on(day).find((r) => r.id !== self && this.circuit(r.circuitId).kit === circuit.kit);
-		if (twin && circuit.kit !== '') found.push({ rule: 'kit-twice', kit: circuit.kit, other: this.circuit(twin.circuitId).name });
+		if (twin && circuit.kit !== '')
+			found.push({ rule: 'kit-twice', kit: circuit.kit, other: this.circuit(twin.circuitId).name });
 		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
-		if (!circuit.weekdays.includes(weekday(day))) found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
+		if (!circuit.weekdays.includes(weekday(day)))
+			found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
 		const lab = circuit.labId === null ? undefined : facts.labs[circuit.labId];
 		const own = bottlesOf(circuit, { purpose, bottles: round.bottles });
 		if (own > 0 && lab) {
-			if (!lab.weekdays.includes(weekday(day)) || lab.closed.includes(day)) found.push({ rule: 'lab-closed', weekday: weekday(day) });
+			if (!lab.weekdays.includes(weekday(day)) || lab.closed.includes(day))
+				found.push({ rule: 'lab-closed', weekday: weekday(day) });
 			const others = this.on(day)
 				.filter((r) => r.id !== self)
 				.map((r) => ({ of: this.circuit(r.circuitId), round: r }))
@@ -118,25 +141,34 @@ export class Board {
 		const circuit = this.circuit(round.circuitId);
 		const { spacing } = circuit;
 		const found = this.dayBreaches(circuit, round.day, round.id, round);
-		const others = (!isGrab(round.purpose) ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter((r) => r.id !== round.id);
+		const others = (!isGrab(round.purpose) ? [] : (this.#byCircuit.get(circuit.id) ?? [])).filter(
+			(r) => r.id !== round.id
+		);
 		const days = others.map((r) => r.day);
 		const last = Math.max(...days.filter((d) => d <= round.day));
 		const next = Math.min(...days.filter((d) => d > round.day));
-		if (round.day - last < spacing.least_days) found.unshift({ rule: 'too-soon', days: round.day - last, least_days: spacing.least_days, neighbour: 'last' });
-		if (next - round.day < spacing.least_days) found.unshift({ rule: 'too-soon', days: next - round.day, least_days: spacing.least_days, neighbour: 'next' });
+		if (round.day - last < spacing.least_days)
+			found.unshift({ rule: 'too-soon', days: round.day - last, least_days: spacing.least_days, neighbour: 'last' });
+		if (next - round.day < spacing.least_days)
+			found.unshift({ rule: 'too-soon', days: next - round.day, least_days: spacing.least_days, neighbour: 'next' });
 		// a round that left a site out was not there: the site that has waited longest counts
 		const longest = Math.max(
 			...circuit.siteIds.map((siteId) => {
-				const lastThere = Math.max(...others.filter((r) => r.day <= round.day && goesTo(r, circuit, siteId)).map((r) => r.day));
+				const lastThere = Math.max(
+					...others.filter((r) => r.day <= round.day && goesTo(r, circuit, siteId)).map((r) => r.day)
+				);
 				return Number.isFinite(lastThere) && goesTo(round, circuit, siteId) ? round.day - lastThere : -Infinity;
 			})
 		);
 		if (longest > spacing.most_days) found.push({ rule: 'too-far', days: longest, most_days: spacing.most_days });
-		if (round.crew.length < circuit.crew) found.push({ rule: 'crew-short', have: round.crew.length, want: circuit.crew });
-		for (const skill of circuit.needs) if (!round.crew.some((id) => this.isTrained(id, skill, round.day))) found.push({ rule: 'skill-missing', skill });
+		if (round.crew.length < circuit.crew)
+			found.push({ rule: 'crew-short', have: round.crew.length, want: circuit.crew });
+		for (const skill of circuit.needs)
+			if (!round.crew.some((id) => this.isTrained(id, skill, round.day))) found.push({ rule: 'skill-missing', skill });
 		for (const personId of round.crew) {
 			if (!this.isFree(personId, round.day)) found.push({ rule: 'not-free', personId });
-			if (this.on(round.day).some((r) => r.id !== round.id && r.crew.includes(personId))) found.push({ rule: 'twice-that-day', personId });
+			if (this.on(round.day).some((r) => r.id !== round.id && r.crew.includes(personId)))
+				found.push({ rule: 'twice-that-day', personId });
 		}
 		return found;
 	}
@@ -148,7 +180,11 @@ export class Board {
 
 	isFree(personId: string, day: number): boolean {
 		const person = this.#people.get(personId);
-		return person !== undefined && person.weekdays.includes(weekday(day)) && !person.away.some((a) => day >= a.from && day <= a.to);
+		return (
+			person !== undefined &&
+			person.weekdays.includes(weekday(day)) &&
+			!person.away.some((a) => day >= a.from && day <= a.to)
+		);
 	}
 
 	on = (day: number): readonly SeasonRound[] => this.#byDay.get(day) ?? [];

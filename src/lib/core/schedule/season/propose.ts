@@ -37,13 +37,20 @@ const TOO_FAR = 100_000;
  * days; circuits are planned in turn, those with fewest possible days first, and again around each other as long as the
  * whole gets better (block coordinate descent).
  */
-export function propose(facts: SeasonFacts, fixed: readonly SeasonRound[], { seed, newId, onProgress }: ProposeOptions): Proposal {
+export function propose(
+	facts: SeasonFacts,
+	fixed: readonly SeasonRound[],
+	{ seed, newId, onProgress }: ProposeOptions
+): Proposal {
 	const chance = seeded(seed);
 	const rank = new Map(shuffled(facts.people, chance).map((p, i) => [p.id, i]));
 	const board = new Board(facts, fixed);
 	const shares: Shares = new Map();
-	for (const round of fixed) if (round.state !== 'refused') for (const id of round.crew) shares.set(id, (shares.get(id) ?? 0) + 1);
-	const order = shuffled(facts.circuits, chance).sort((a, b) => a.weekdays.length - b.weekdays.length || b.siteIds.length - a.siteIds.length);
+	for (const round of fixed)
+		if (round.state !== 'refused') for (const id of round.crew) shares.set(id, (shares.get(id) ?? 0) + 1);
+	const order = shuffled(facts.circuits, chance).sort(
+		(a, b) => a.weekdays.length - b.weekdays.length || b.siteIds.length - a.siteIds.length
+	);
 	const planned = new Map<string, SeasonRound[]>();
 
 	const take = (circuit: Circuit) => {
@@ -88,7 +95,12 @@ export function propose(facts: SeasonFacts, fixed: readonly SeasonRound[], { see
 }
 
 /** The days on which a circuit runs best, given all that is on the board. */
-function bestDays(board: Board, circuit: Circuit, facts: SeasonFacts, hasCrew: (day: number) => boolean): { days: number[]; cost: number } {
+function bestDays(
+	board: Board,
+	circuit: Circuit,
+	facts: SeasonFacts,
+	hasCrew: (day: number) => boolean
+): { days: number[]; cost: number } {
 	const { least_days, aim_days, most_days } = circuit.spacing;
 	const there = board
 		.of(circuit.id)
@@ -96,12 +108,23 @@ function bestDays(board: Board, circuit: Circuit, facts: SeasonFacts, hasCrew: (
 		.sort((a, b) => a - b);
 	const possible: number[] = [];
 	for (let day = facts.from; day <= facts.to; day++)
-		if (there.every((d) => Math.abs(d - day) >= least_days) && board.dayBreaches(circuit, day).length === 0 && hasCrew(day)) possible.push(day);
+		if (
+			there.every((d) => Math.abs(d - day) >= least_days) &&
+			board.dayBreaches(circuit, day).length === 0 &&
+			hasCrew(day)
+		)
+			possible.push(day);
 	// nodes in order of day: those that are there, those that are possible, and the season's two ends, where a stretch costs only what it exceeds the wish by
-	const nodes = [...there.map((day) => ({ day, fixed: true })), ...possible.map((day) => ({ day, fixed: false }))].sort((a, b) => a.day - b.day);
-	const gapCost = (gap: number) => (gap - aim_days) ** 2 + (gap > most_days ? TOO_FAR * (1 + Math.floor((gap - most_days) / aim_days)) : 0);
-	const tasks = (facts.tasks ?? []).filter((t) => circuit.siteIds.includes(t.siteId) && !there.some((d) => d >= t.earliest && d <= t.latest));
-	const gain = (day: number) => IN_TIME * tasks.filter((t) => day >= t.earliest && day <= t.latest).length - SAME_DAY * board.on(day).length;
+	const nodes = [...there.map((day) => ({ day, fixed: true })), ...possible.map((day) => ({ day, fixed: false }))].sort(
+		(a, b) => a.day - b.day
+	);
+	const gapCost = (gap: number) =>
+		(gap - aim_days) ** 2 + (gap > most_days ? TOO_FAR * (1 + Math.floor((gap - most_days) / aim_days)) : 0);
+	const tasks = (facts.tasks ?? []).filter(
+		(t) => circuit.siteIds.includes(t.siteId) && !there.some((d) => d >= t.earliest && d <= t.latest)
+	);
+	const gain = (day: number) =>
+		IN_TIME * tasks.filter((t) => day >= t.earliest && day <= t.latest).length - SAME_DAY * board.on(day).length;
 	const endCost = (gap: number) => (gap > aim_days ? gapCost(gap) : 0);
 	const hasPast = there.some((d) => d < facts.from);
 	const cost: number[] = [];
@@ -122,7 +145,10 @@ function bestDays(board: Board, circuit: Circuit, facts: SeasonFacts, hasCrew: (
 		if (node.fixed) lastFixed = i;
 	}
 	let best = lastFixed;
-	let least = lastFixed === -1 ? endCost(facts.to - facts.from) + TOO_FAR : cost[lastFixed]! + endCost(facts.to - nodes[lastFixed]!.day);
+	let least =
+		lastFixed === -1
+			? endCost(facts.to - facts.from) + TOO_FAR
+			: cost[lastFixed]! + endCost(facts.to - nodes[lastFixed]!.day);
 	for (let i = lastFixed + 1; i < nodes.length; i++) {
 		const total = cost[i]! + endCost(facts.to - nodes[i]!.day);
 		if (total < least) [least, best] = [total, i];

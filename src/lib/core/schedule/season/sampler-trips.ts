@@ -17,7 +17,10 @@ export function samplerTrip(board: Board, task: SamplerTask, today: number): Sam
 	const trip = { ...circuit, bottles: 0, weekdays: [0, 1, 2, 3, 4, 5, 6] };
 	for (let day = Math.max(today, task.earliest); day <= task.latest; day++) {
 		const crew = crewFor(board, trip, day, new Map(), rank);
-		if ('crew' in crew && board.dayBreaches(trip, day, null, { purpose: 'sampler', siteIds: [task.siteId] }).length === 0)
+		if (
+			'crew' in crew &&
+			board.dayBreaches(trip, day, null, { purpose: 'sampler', siteIds: [task.siteId] }).length === 0
+		)
 			return { circuitId: circuit.id, day, crew: crew.crew };
 	}
 	return null;

@@ -15,7 +15,13 @@ export interface SamplerTimes {
 	look_days: number;
 }
 
-export const usualSamplerTimes: SamplerTimes = { plates_days: 42, plates_give_days: 4, leafLeast_days: 21, leafMost_days: 28, look_days: 7 };
+export const usualSamplerTimes: SamplerTimes = {
+	plates_days: 42,
+	plates_give_days: 4,
+	leafLeast_days: 21,
+	leafMost_days: 28,
+	look_days: 7
+};
 
 export interface SamplerTask {
 	samplerId: string;
@@ -30,13 +36,19 @@ export interface SamplerTask {
  * What a sampler asks for: plate stacks are lifted after six weeks; leaf bags are looked at every week and after each
  * storm, and lifted after three to four weeks. `storms` are days.
  */
-export function samplerTasks(sampler: Sampler, storms: readonly number[], times: SamplerTimes = usualSamplerTimes): SamplerTask[] {
+export function samplerTasks(
+	sampler: Sampler,
+	storms: readonly number[],
+	times: SamplerTimes = usualSamplerTimes
+): SamplerTask[] {
 	const { id: samplerId, siteId, out_day, kind } = sampler;
 	const lift =
 		kind === 'plate-stack'
 			? [times.plates_days - times.plates_give_days, times.plates_days + times.plates_give_days]
 			: [times.leafLeast_days, times.leafMost_days];
-	const tasks: SamplerTask[] = [{ samplerId, siteId, what: 'lift', why: 'grown', earliest: out_day + lift[0]!, latest: out_day + lift[1]! }];
+	const tasks: SamplerTask[] = [
+		{ samplerId, siteId, what: 'lift', why: 'grown', earliest: out_day + lift[0]!, latest: out_day + lift[1]! }
+	];
 	if (kind === 'leaf-bag') {
 		for (let day = out_day + times.look_days; day < out_day + times.leafLeast_days; day += times.look_days)
 			tasks.push({ samplerId, siteId, what: 'look', why: 'weekly', earliest: day - 1, latest: day + 1 });
@@ -69,6 +81,10 @@ export function samplerNeeds(
 			const off = (day: number) => (day < task.earliest ? day - task.earliest : Math.max(0, day - task.latest));
 			const met = there.find((r) => off(r.day) === 0);
 			const near = there.filter((r) => r.day >= today).sort((a, b) => Math.abs(off(a.day)) - Math.abs(off(b.day)))[0];
-			return { task, metBy: met?.id ?? null, nearest: met || !near ? null : { roundId: near.id, off_days: off(near.day) } };
+			return {
+				task,
+				metBy: met?.id ?? null,
+				nearest: met || !near ? null : { roundId: near.id, off_days: off(near.day) }
+			};
 		});
 }

@@ -65,15 +65,57 @@ const round = (day: number, more: Partial<SeasonRound> = {}): SeasonRound => ({
 describe('the rules of a season', () => {
 	const tuesday = from + 28;
 	it.each<[string, SeasonRound, Partial<SeasonFacts>, SeasonRound[], unknown]>([
-		['too soon after the last', round(tuesday), {}, [round(tuesday - 14)], { rule: 'too-soon', days: 14, least_days: 15, neighbour: 'last' }],
-		['too soon before the next', round(tuesday), {}, [round(tuesday + 7)], { rule: 'too-soon', days: 7, least_days: 15, neighbour: 'next' }],
-		['too long after the last', round(tuesday), {}, [round(tuesday - 42)], { rule: 'too-far', days: 42, most_days: 37 }],
+		[
+			'too soon after the last',
+			round(tuesday),
+			{},
+			[round(tuesday - 14)],
+			{ rule: 'too-soon', days: 14, least_days: 15, neighbour: 'last' }
+		],
+		[
+			'too soon before the next',
+			round(tuesday),
+			{},
+			[round(tuesday + 7)],
+			{ rule: 'too-soon', days: 7, least_days: 15, neighbour: 'next' }
+		],
+		[
+			'too long after the last',
+			round(tuesday),
+			{},
+			[round(tuesday - 42)],
+			{ rule: 'too-far', days: 42, most_days: 37 }
+		],
 		['a wrong weekday', round(tuesday + 2), {}, [], { rule: 'weekday', weekday: 4, allowed: [1, 2, 3] }],
-		['a closed lab', round(tuesday), { labs: { l: { weekdays: [2], closed: [tuesday], bottlesADay: 9 } } }, [], { rule: 'lab-closed', weekday: 2 }],
-		['a full lab', round(tuesday), { labs: { l: { weekdays: [2], closed: [], bottlesADay: 0 } } }, [], { rule: 'lab-full', bottles: 1, most: 0 }],
+		[
+			'a closed lab',
+			round(tuesday),
+			{ labs: { l: { weekdays: [2], closed: [tuesday], bottlesADay: 9 } } },
+			[],
+			{ rule: 'lab-closed', weekday: 2 }
+		],
+		[
+			'a full lab',
+			round(tuesday),
+			{ labs: { l: { weekdays: [2], closed: [], bottlesADay: 0 } } },
+			[],
+			{ rule: 'lab-full', bottles: 1, most: 0 }
+		],
 		['a lone sampler', round(tuesday, { crew: ['p0'] }), {}, [], { rule: 'crew-short', have: 1, want: 2 }],
-		['someone away', round(tuesday), { people: [person(0, { away: [{ from: tuesday, to: tuesday }] }), person(1)] }, [], { rule: 'not-free', personId: 'p0' }],
-		['nobody trained', round(tuesday), { circuits: [circuit(0, { needs: ['plates'] })] }, [], { rule: 'skill-missing', skill: 'plates' }],
+		[
+			'someone away',
+			round(tuesday),
+			{ people: [person(0, { away: [{ from: tuesday, to: tuesday }] }), person(1)] },
+			[],
+			{ rule: 'not-free', personId: 'p0' }
+		],
+		[
+			'nobody trained',
+			round(tuesday),
+			{ circuits: [circuit(0, { needs: ['plates'] })] },
+			[],
+			{ rule: 'skill-missing', skill: 'plates' }
+		],
 		[
 			'a date that was refused for this circuit',
 			round(tuesday),
@@ -84,12 +126,22 @@ describe('the rules of a season', () => {
 		[
 			'a site whose owner refused',
 			round(tuesday, { siteIds: ['s0'] }),
-			{ circuits: [circuit(0, { barred: [{ siteId: 's0', site: 'Site 0', why: 'permission was refused', from: null }] })] },
+			{
+				circuits: [
+					circuit(0, { barred: [{ siteId: 's0', site: 'Site 0', why: 'permission was refused', from: null }] })
+				]
+			},
 			[],
 			{ rule: 'barred', site: 'Site 0', why: 'permission was refused' }
 		],
 		['no order that works on its own day', round(tuesday, { hasNoOrder: true }), {}, [], { rule: 'no-order' }],
-		['no order that works on such a weekday', round(tuesday), { circuits: [circuit(0, { noOrderOn: [2] })] }, [], { rule: 'no-order' }],
+		[
+			'no order that works on such a weekday',
+			round(tuesday),
+			{ circuits: [circuit(0, { noOrderOn: [2] })] },
+			[],
+			{ rule: 'no-order' }
+		],
 		[
 			'one kit on two rounds',
 			round(tuesday),
@@ -108,7 +160,10 @@ describe('the rules of a season', () => {
 			'a site that the last round left out',
 			round(tuesday, { siteIds: ['s0', 's9'] }),
 			{ circuits: [circuit(0, { siteIds: ['s0', 's9'] })] },
-			[round(tuesday - 60, { id: 'before', state: 'done', visited: ['s0', 's9'] }), round(tuesday - 30, { id: 'last', state: 'done', visited: ['s0'] })],
+			[
+				round(tuesday - 60, { id: 'before', state: 'done', visited: ['s0', 's9'] }),
+				round(tuesday - 30, { id: 'last', state: 'done', visited: ['s0'] })
+			],
 			{ rule: 'too-far', days: 60, most_days: 37 }
 		],
 		['before the season', round(from - 7), {}, [], { rule: 'outside-season' }],
@@ -131,12 +186,19 @@ describe('the rules of a season', () => {
 	});
 
 	it('a good round breaks none, and rounds that never took place keep nobody back', () => {
-		const board = new Board(season(), [round(tuesday - 28), round(tuesday - 2, { state: 'refused' }), round(tuesday + 3, { state: 'missed' })]);
+		const board = new Board(season(), [
+			round(tuesday - 28),
+			round(tuesday - 2, { state: 'refused' }),
+			round(tuesday + 3, { state: 'missed' })
+		]);
 		expect(board.breaches(round(tuesday))).toEqual([]);
 	});
 
 	it('disinfected gear may go on', () => {
-		const facts = season({ circuits: [circuit(0), circuit(1, { kit: 'kit 0', water: 'Other' })], disinfected: new Set(['kit 0']) });
+		const facts = season({
+			circuits: [circuit(0), circuit(1, { kit: 'kit 0', water: 'Other' })],
+			disinfected: new Set(['kit 0'])
+		});
 		expect(new Board(facts, [round(tuesday - 5, { circuitId: 'c1', id: 'wet' })]).breaches(round(tuesday))).toEqual([]);
 	});
 
@@ -212,7 +274,11 @@ describe('a proposed season', () => {
 
 	it('is the same for the same seed', () => {
 		fc.assert(
-			fc.property(anySeason, fc.integer(), (facts, seed) => void expect(proposed(facts, [], seed)).toEqual(proposed(facts, [], seed))),
+			fc.property(
+				anySeason,
+				fc.integer(),
+				(facts, seed) => void expect(proposed(facts, [], seed)).toEqual(proposed(facts, [], seed))
+			),
 			{ numRuns: 20 }
 		);
 	});
@@ -234,7 +300,10 @@ describe('a proposed season', () => {
 	});
 
 	it('never takes a date that was refused, and spreads circuits over the days', () => {
-		const facts = season({ circuits: [0, 1, 2].map((n) => circuit(n)), people: Array.from({ length: 8 }, (_, n) => person(n)) });
+		const facts = season({
+			circuits: [0, 1, 2].map((n) => circuit(n)),
+			people: Array.from({ length: 8 }, (_, n) => person(n))
+		});
 		const refused = proposed(facts).rounds.map((r, i): SeasonRound => ({ ...r, id: `no ${i}`, state: 'refused' }));
 		const again = proposed(facts, refused).rounds.filter((r) => r.state === 'planned');
 		expect(again.length).toBeGreaterThan(3);
@@ -243,7 +312,9 @@ describe('a proposed season', () => {
 	});
 
 	it('shares the work', () => {
-		const { rounds } = proposed(season({ circuits: [0, 1, 2].map((n) => circuit(n)), people: [0, 1, 2, 3, 4].map((n) => person(n)) }));
+		const { rounds } = proposed(
+			season({ circuits: [0, 1, 2].map((n) => circuit(n)), people: [0, 1, 2, 3, 4].map((n) => person(n)) })
+		);
 		const times = [0, 1, 2, 3, 4].map((n) => rounds.filter((r) => r.crew.includes(`p${n}`)).length);
 		expect(Math.max(...times) - Math.min(...times)).toBeLessThanOrEqual(1);
 	});
@@ -273,7 +344,11 @@ describe('a proposed season', () => {
 
 describe('duplicates and blanks', () => {
 	it('are one in ten and one in twenty, spread over sites and people', () => {
-		const visits = Array.from({ length: 100 }, (_, i) => ({ roundId: `r${i}`, siteId: `s${i % 10}`, crew: [`p${i % 4}`, `p${(i + 1) % 4}`] }));
+		const visits = Array.from({ length: 100 }, (_, i) => ({
+			roundId: `r${i}`,
+			siteId: `s${i % 10}`,
+			crew: [`p${i % 4}`, `p${(i + 1) % 4}`]
+		}));
 		const placed = placeQualitySamples(visits);
 		const duplicates = placed.filter((q) => q.kind === 'duplicate');
 		expect([duplicates.length, placed.length]).toEqual([10, 15]);
@@ -300,7 +375,14 @@ describe('samplers in the stream', () => {
 });
 
 describe('samplers in the stream', () => {
-	const task = { samplerId: 'LB-1', siteId: 's0', what: 'look' as const, why: 'weekly' as const, earliest: from + 40, latest: from + 42 };
+	const task = {
+		samplerId: 'LB-1',
+		siteId: 's0',
+		what: 'look' as const,
+		why: 'weekly' as const,
+		earliest: from + 40,
+		latest: from + 42
+	};
 	const visit = (day: number, state = 'planned') => ({ id: `r${day}`, day, siteIds: ['s0'], state });
 
 	it('are met by the round that comes in time, or say by how many days the nearest misses', () => {
@@ -322,8 +404,14 @@ describe('samplers in the stream', () => {
 
 	it('are reached by a trip of their own, without bottles, on any weekday', () => {
 		const shut = season({ labs: { l: { weekdays: [], closed: [], bottlesADay: 0 } } });
-		expect(samplerTrip(new Board(shut, []), task, from)).toEqual({ circuitId: 'c0', day: from + 40, crew: ['p0', 'p1'] });
+		expect(samplerTrip(new Board(shut, []), task, from)).toEqual({
+			circuitId: 'c0',
+			day: from + 40,
+			crew: ['p0', 'p1']
+		});
 		expect(samplerTrip(new Board(season({ people: [] }), []), task, from)).toBeNull();
-		expect(new Board(shut, []).breaches(round(from + 40, { purpose: 'sampler' })).map((b) => b.rule)).not.toContain('lab-closed');
+		expect(new Board(shut, []).breaches(round(from + 40, { purpose: 'sampler' })).map((b) => b.rule)).not.toContain(
+			'lab-closed'
+		);
 	});
 });

@@ -20,13 +20,22 @@ const facts = (more: Partial<SeasonFacts> = {}): SeasonFacts => ({
 	from: tuesday - 60,
 	to: tuesday + 60,
 	circuits: [circuit],
-	people: [{ id: 'p', teamId: 't', skills: ['trained crew'], trainedUntil: null, weekdays: [0, 1, 2, 3, 4, 5, 6], away: [] }],
+	people: [
+		{ id: 'p', teamId: 't', skills: ['trained crew'], trainedUntil: null, weekdays: [0, 1, 2, 3, 4, 5, 6], away: [] }
+	],
 	labs: { l: { weekdays: [1, 2, 3, 4], closed: [], bottlesADay: 4 } },
 	dryingDays: () => 7,
 	disinfected: new Set(),
 	...more
 });
-const round = (day: number, purpose?: 'storm') => ({ id: `r${day}`, circuitId: 'c', day, crew: ['p'], state: 'planned' as const, purpose });
+const round = (day: number, purpose?: 'storm') => ({
+	id: `r${day}`,
+	circuitId: 'c',
+	day,
+	crew: ['p'],
+	state: 'planned' as const,
+	purpose
+});
 
 const at = (day: number) => ({ day, minute: 480 });
 
@@ -45,13 +54,18 @@ describe('a storm round', () => {
 
 	it('goes on the first day that breaks no rule, whatever the spacing of grabs', () => {
 		const board = new Board(facts(), [round(tuesday - 7)]);
-		expect(stormOffers(board, storm, at(tuesday - 1), 2)).toEqual([{ circuitId: 'c', go: { day: tuesday, crew: ['p'] }, anyway: null, against: [] }]);
+		expect(stormOffers(board, storm, at(tuesday - 1), 2)).toEqual([
+			{ circuitId: 'c', go: { day: tuesday, crew: ['p'] }, anyway: null, against: [] }
+		]);
 		expect(board.breaches(round(tuesday, 'storm'))).toEqual([]);
 		expect(board.breaches(round(tuesday))).toEqual([{ rule: 'too-soon', days: 7, least_days: 15, neighbour: 'last' }]);
 	});
 
 	it('is not needed where a round goes in that time anyway, and not offered when it is too late to set out', () => {
-		expect(stormOffers(new Board(facts(), [round(tuesday + 1)]), storm, at(tuesday - 1), 2)[0]).toMatchObject({ go: null, anyway: tuesday + 1 });
+		expect(stormOffers(new Board(facts(), [round(tuesday + 1)]), storm, at(tuesday - 1), 2)[0]).toMatchObject({
+			go: null,
+			anyway: tuesday + 1
+		});
 		const early = facts({ circuits: [{ ...circuit, latestStart_min: 660 }] });
 		expect(stormOffers(new Board(early, []), storm, { day: tuesday, minute: 661 }, 2)[0]!.go!.day).toBe(tuesday + 1);
 		expect(stormOffers(new Board(early, []), storm, { day: tuesday, minute: 660 }, 2)[0]!.go!.day).toBe(tuesday);
@@ -80,7 +94,9 @@ describe('a storm round', () => {
 	});
 
 	it('whose time is over has nothing against it but that', () => {
-		expect(stormOffers(new Board(facts(), []), storm, at(tuesday + 9), 2)).toEqual([{ circuitId: 'c', go: null, anyway: null, against: [] }]);
+		expect(stormOffers(new Board(facts(), []), storm, at(tuesday + 9), 2)).toEqual([
+			{ circuitId: 'c', go: null, anyway: null, against: [] }
+		]);
 	});
 
 	it('of one lab does not fill another', () => {

@@ -58,9 +58,15 @@ export interface StormOffer {
  * For each circuit the first day, from now on and at most `within_days` after the storm, on which a storm round breaks
  * no rule. The spacing of grabs does not hold for it.
  */
-export function stormOffers(board: Board, storm: Storm, now: { day: number; minute: number }, within_days: number): StormOffer[] {
+export function stormOffers(
+	board: Board,
+	storm: Storm,
+	now: { day: number; minute: number },
+	within_days: number
+): StormOffer[] {
 	const shares = new Map<string, number>();
-	for (const circuit of board.facts.circuits) for (const round of board.of(circuit.id)) for (const id of round.crew) shares.set(id, (shares.get(id) ?? 0) + 1);
+	for (const circuit of board.facts.circuits)
+		for (const round of board.of(circuit.id)) for (const id of round.crew) shares.set(id, (shares.get(id) ?? 0) + 1);
 	const rank = new Map(board.facts.people.map((p, i) => [p.id, i]));
 	return board.facts.circuits.map((circuit) => offerFor(circuit));
 
@@ -68,13 +74,17 @@ export function stormOffers(board: Board, storm: Storm, now: { day: number; minu
 		const against: StormOffer['against'] = [];
 		const isTooLate = now.minute > (circuit.latestStart_min ?? Infinity);
 		const from = Math.max(now.day + (isTooLate ? 1 : 0), storm.day);
-		const anyway = board.of(circuit.id).find((r) => r.state === 'planned' && r.day >= now.day && r.day <= storm.day + within_days)?.day ?? null;
+		const anyway =
+			board.of(circuit.id).find((r) => r.state === 'planned' && r.day >= now.day && r.day <= storm.day + within_days)
+				?.day ?? null;
 		if (anyway !== null) return { circuitId: circuit.id, go: null, anyway, against };
 		for (let day = from; day <= storm.day + within_days; day++) {
 			const why: (Breach | Blocker)[] = board.dayBreaches(circuit, day, null, { purpose: 'storm' });
 			const crew = crewFor(board, circuit, day, shares, rank);
-			if (!('crew' in crew)) why.push(crew.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: crew.lacking });
-			if (why.length === 0 && 'crew' in crew) return { circuitId: circuit.id, go: { day, crew: crew.crew }, anyway, against: [] };
+			if (!('crew' in crew))
+				why.push(crew.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: crew.lacking });
+			if (why.length === 0 && 'crew' in crew)
+				return { circuitId: circuit.id, go: { day, crew: crew.crew }, anyway, against: [] };
 			against.push({ day, why });
 		}
 		return { circuitId: circuit.id, go: null, anyway, against };

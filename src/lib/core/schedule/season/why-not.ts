@@ -4,7 +4,10 @@ import type { Circuit, Skill } from './season';
 
 /** What keeps a day from being used, told as the rule that would have to give. */
 export type Blocker =
-	| Extract<Breach, { rule: 'weekday' | 'lab-closed' | 'lab-full' | 'wet-gear' | 'refused' | 'barred' | 'no-order' | 'kit-twice' }>
+	| Extract<
+			Breach,
+			{ rule: 'weekday' | 'lab-closed' | 'lab-full' | 'wet-gear' | 'refused' | 'barred' | 'no-order' | 'kit-twice' }
+	  >
 	| { rule: 'nobody-free' }
 	| { rule: 'skill-missing'; skill: Skill };
 
@@ -53,14 +56,16 @@ export function whyNot(board: Board, circuit: Circuit, shares: Shares, rank: Rea
 		if (end - start <= most_days) return [];
 		const rests = hasPast || i > 0 ? least_days : 0;
 		const window: number[] = [];
-		for (let day = Math.max(from, start + rests); day <= Math.min(to, isLast ? to : end - least_days); day++) window.push(day);
+		for (let day = Math.max(from, start + rests); day <= Math.min(to, isLast ? to : end - least_days); day++)
+			window.push(day);
 		const shut = window.map((day) => ({ day, blockers: blockersOf(board, circuit, day, shares, rank) }));
 		const wished = shut.filter((d) => Math.abs(d.day - start - aim_days) <= most_days - aim_days);
 		const single = shut
 			.filter((d) => d.blockers.length === 1)
 			.sort(
 				(a, b) =>
-					MILDEST.indexOf(a.blockers[0]!.rule) - MILDEST.indexOf(b.blockers[0]!.rule) || Math.abs(a.day - start - aim_days) - Math.abs(b.day - start - aim_days)
+					MILDEST.indexOf(a.blockers[0]!.rule) - MILDEST.indexOf(b.blockers[0]!.rule) ||
+					Math.abs(a.day - start - aim_days) - Math.abs(b.day - start - aim_days)
 			)[0];
 		return [
 			{
@@ -75,15 +80,24 @@ export function whyNot(board: Board, circuit: Circuit, shares: Shares, rank: Rea
 	});
 }
 
-function blockersOf(board: Board, circuit: Circuit, day: number, shares: Shares, rank: ReadonlyMap<string, number>): Blocker[] {
+function blockersOf(
+	board: Board,
+	circuit: Circuit,
+	day: number,
+	shares: Shares,
+	rank: ReadonlyMap<string, number>
+): Blocker[] {
 	const found: Blocker[] = [];
-	for (const breach of board.dayBreaches(circuit, day)) if (isBlocker(breach) && !found.some((b) => b.rule === breach.rule)) found.push(breach);
+	for (const breach of board.dayBreaches(circuit, day))
+		if (isBlocker(breach) && !found.some((b) => b.rule === breach.rule)) found.push(breach);
 	const going = crewFor(board, circuit, day, shares, rank);
-	if ('lacking' in going) found.push(going.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: going.lacking });
+	if ('lacking' in going)
+		found.push(going.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: going.lacking });
 	return found;
 }
 
-const isBlocker = (breach: Breach): breach is Extract<Breach, Blocker> => (MILDEST as readonly string[]).includes(breach.rule);
+const isBlocker = (breach: Breach): breach is Extract<Breach, Blocker> =>
+	(MILDEST as readonly string[]).includes(breach.rule);
 
 function counted(shut: readonly { blockers: Blocker[] }[]): Unmet['shutBy'] {
 	const counts = new Map<string, { blocker: Blocker; days: number }>();

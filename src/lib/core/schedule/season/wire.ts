@@ -2,7 +2,11 @@ import { dryingDays, type DryingTimes } from '../drying';
 import type { SeasonFacts } from './season';
 
 /** A season's facts as they travel to a page and into a worker: plain data, the drying rule as its numbers. */
-export type SeasonWire = Omit<SeasonFacts, 'dryingDays' | 'disinfected'> & { drying: DryingTimes; southern: boolean; disinfected: readonly string[] };
+export type SeasonWire = Omit<SeasonFacts, 'dryingDays' | 'disinfected'> & {
+	drying: DryingTimes;
+	southern: boolean;
+	disinfected: readonly string[];
+};
 
 const DAY_ms = 86_400_000;
 

@@ -11,7 +11,10 @@ import {
 	weightedKappa
 } from '..';
 
-const words = fc.array(fc.tuple(fc.constantFrom('good', 'fair', 'poor'), fc.constantFrom('good', 'fair', 'poor')), { minLength: 1, maxLength: 40 });
+const words = fc.array(fc.tuple(fc.constantFrom('good', 'fair', 'poor'), fc.constantFrom('good', 'fair', 'poor')), {
+	minLength: 1,
+	maxLength: 40
+});
 
 describe('kappa', () => {
 	it('lies in its range, and does not care who is who', () => {
@@ -38,16 +41,31 @@ describe('kappa', () => {
 
 	it('forgives a near miss more when the weights are squared', () => {
 		const near = { ratingsA: [1, 2, 3, 4], ratingsB: [2, 3, 4, 4], categories: 4 };
-		expect(weightedKappa({ ...near, weights: 'quadratic' }).kappa).toBeGreaterThan(weightedKappa({ ...near, weights: 'linear' }).kappa!);
+		expect(weightedKappa({ ...near, weights: 'quadratic' }).kappa).toBeGreaterThan(
+			weightedKappa({ ...near, weights: 'linear' }).kappa!
+		);
 	});
 
 	it('is null where chance explains all, and refuses what is off the scale', () => {
 		expect(cohenKappa({ ratingsA: ['a'], ratingsB: ['a'] }).kappa).toBeNull();
-		expect(cohenKappa({ ratingsA: [], ratingsB: [] })).toEqual({ kappa: null, observedAgreement: null, expectedAgreement: null, se: null, n: 0 });
+		expect(cohenKappa({ ratingsA: [], ratingsB: [] })).toEqual({
+			kappa: null,
+			observedAgreement: null,
+			expectedAgreement: null,
+			se: null,
+			n: 0
+		});
 		expect(percentAgreement({ ratingsA: [], ratingsB: [] }).percent).toBeNull();
-		expect(weightedKappa({ ratingsA: [], ratingsB: [], categories: 2, weights: 'linear' })).toEqual({ kappa: null, n: 0 });
-		expect(() => weightedKappa({ ratingsA: [4], ratingsB: [1], categories: 3, weights: 'linear' })).toThrow(/ratingsA\[0\]/);
-		expect(() => weightedKappa({ ratingsA: [1], ratingsB: [1], categories: 3, weights: 'cubic' as never })).toThrow(/weights/);
+		expect(weightedKappa({ ratingsA: [], ratingsB: [], categories: 2, weights: 'linear' })).toEqual({
+			kappa: null,
+			n: 0
+		});
+		expect(() => weightedKappa({ ratingsA: [4], ratingsB: [1], categories: 3, weights: 'linear' })).toThrow(
+			/ratingsA\[0\]/
+		);
+		expect(() => weightedKappa({ ratingsA: [1], ratingsB: [1], categories: 3, weights: 'cubic' as never })).toThrow(
+			/weights/
+		);
 		expect(() => cohenKappa({ ratingsA: ['a'], ratingsB: [null as never] })).toThrow(/ratingsB\[0\]/);
 	});
 });
@@ -64,11 +82,11 @@ describe('two people counting one tray', () => {
 
 	it('can share nothing', () => {
 		const apart = { countsA: [4, 0], countsB: [0, 4] };
-		expect([percentSimilarity(apart), percentDifferenceEnumeration(apart), percentTaxonomicDisagreement(apart)]).toEqual([
-			{ percent: 0 },
-			{ percent: 0 },
-			{ percent: 100 }
-		]);
+		expect([
+			percentSimilarity(apart),
+			percentDifferenceEnumeration(apart),
+			percentTaxonomicDisagreement(apart)
+		]).toEqual([{ percent: 0 }, { percent: 0 }, { percent: 100 }]);
 	});
 
 	it('of an empty tray say nothing', () => {
@@ -89,7 +107,10 @@ describe('two people measuring', () => {
 	});
 
 	it('say how far apart they are', () => {
-		const { bias, lowerLimit, upperLimit, biasLower95, biasUpper95 } = blandAltman({ x: [2, 4, 6, null], y: [1, 2, 3, 9] });
+		const { bias, lowerLimit, upperLimit, biasLower95, biasUpper95 } = blandAltman({
+			x: [2, 4, 6, null],
+			y: [1, 2, 3, 9]
+		});
 		expect(bias).toBe(2);
 		expect([lowerLimit, upperLimit]).toEqual([0.040000000000000036, 3.96]); // 2 ± 1.96 × 1
 		expect(biasUpper95! - biasLower95!).toBeCloseTo((2 * 4.30265272974946) / Math.sqrt(3), 9); // t of 2 degrees, any table
@@ -98,7 +119,12 @@ describe('two people measuring', () => {
 	});
 
 	it('with one side constant have none', () => {
-		expect(linsConcordance({ x: [1, 1], y: [1, 2] })).toEqual({ concordance: 0, pearson: null, biasCorrection: null, n: 2 });
+		expect(linsConcordance({ x: [1, 1], y: [1, 2] })).toEqual({
+			concordance: 0,
+			pearson: null,
+			biasCorrection: null,
+			n: 2
+		});
 		expect(linsConcordance({ x: [0.1, 0.1, 0.1], y: [1, 2, 3] })).toMatchObject({ concordance: 0, pearson: null });
 		expect(linsConcordance({ x: [1, 1], y: [1, 1] }).concordance).toBeNull();
 		expect(linsConcordance({ x: [0.1, 0.1, 0.1], y: [0.1, 0.1, 0.1] }).concordance).toBeNull();

@@ -45,7 +45,11 @@ export function cohenKappa(ratings: Ratings) {
 	let weighed = 0;
 	for (const [i, row] of cell.entries())
 		for (const [j, p] of row.entries())
-			weighed += p * (i === j ? (1 - (shareA[i]! + shareB[i]!) * (1 - kappa)) ** 2 : (1 - kappa) ** 2 * (shareB[i]! + shareA[j]!) ** 2);
+			weighed +=
+				p *
+				(i === j
+					? (1 - (shareA[i]! + shareB[i]!) * (1 - kappa)) ** 2
+					: (1 - kappa) ** 2 * (shareB[i]! + shareA[j]!) ** 2);
 	const variance = (weighed - (kappa - expectedAgreement * (1 - kappa)) ** 2) / (n * room ** 2);
 	return { kappa, observedAgreement, expectedAgreement, se: Math.sqrt(Math.max(0, variance)), n };
 }
@@ -54,13 +58,19 @@ export function cohenKappa(ratings: Ratings) {
  * Kappa for classes in order (1..categories), in which a near miss weighs less: by the distance or its square.
  * Cohen 1968. Null of nothing or where no disagreement is to be expected. RangeError for a class off the scale.
  */
-export function weightedKappa(ratings: { ratingsA: readonly number[]; ratingsB: readonly number[]; categories: number; weights: 'linear' | 'quadratic' }): {
+export function weightedKappa(ratings: {
+	ratingsA: readonly number[];
+	ratingsB: readonly number[];
+	categories: number;
+	weights: 'linear' | 'quadratic';
+}): {
 	kappa: number | null;
 	n: number;
 } {
 	const categories = whole('categories', ratings.categories, 2);
 	const { weights } = ratings;
-	if (weights !== 'linear' && weights !== 'quadratic') throw new RangeError(`weights must be linear or quadratic: ${String(weights)}`);
+	if (weights !== 'linear' && weights !== 'quadratic')
+		throw new RangeError(`weights must be linear or quadratic: ${String(weights)}`);
 	const onScale = (place: string, value: unknown) => {
 		const rating = whole(place, value, 1);
 		if (rating > categories) throw new RangeError(`${place} lies above the scale of ${categories}: ${rating}`);

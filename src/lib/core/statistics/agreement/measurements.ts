@@ -29,7 +29,16 @@ export function blandAltman(sample: { x: Gappy; y: Gappy }) {
 	const differences = x.map((a, i) => a - y[i]!);
 	const bias = mean(differences);
 	const sd = standardDeviation(differences);
-	if (bias === null || sd === null) return { bias, sd, lowerLimit: null, upperLimit: null, biasLower95: null, biasUpper95: null, n };
+	if (bias === null || sd === null)
+		return { bias, sd, lowerLimit: null, upperLimit: null, biasLower95: null, biasUpper95: null, n };
 	const reach = (studentWithin(0.95, n - 1) * sd) / Math.sqrt(n);
-	return { bias, sd, lowerLimit: bias - 1.96 * sd, upperLimit: bias + 1.96 * sd, biasLower95: bias - reach, biasUpper95: bias + reach, n };
+	return {
+		bias,
+		sd,
+		lowerLimit: bias - 1.96 * sd,
+		upperLimit: bias + 1.96 * sd,
+		biasLower95: bias - reach,
+		biasUpper95: bias + reach,
+		n
+	};
 }

@@ -1,8 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { kaplanMeierLeftCensored, maximumLikelihoodLognormal, mean, quantile, regressionOnOrderStatistics, standardDeviation } from '..';
+import {
+	kaplanMeierLeftCensored,
+	maximumLikelihoodLognormal,
+	mean,
+	quantile,
+	regressionOnOrderStatistics,
+	standardDeviation
+} from '..';
 
-const detects = fc.array(fc.integer({ min: 1, max: 400 }), { minLength: 3, maxLength: 25 }).filter((v) => new Set(v).size > 1);
+const detects = fc
+	.array(fc.integer({ min: 1, max: 400 }), { minLength: 3, maxLength: 25 })
+	.filter((v) => new Set(v).size > 1);
 const none = (values: number[]) => ({ values, censored: values.map(() => false) });
 
 describe('with no non-detect', () => {
@@ -11,7 +20,10 @@ describe('with no non-detect', () => {
 			fc.property(detects, (values) => {
 				const logs = values.map(Math.log);
 				expect(kaplanMeierLeftCensored({ ...none(values), probabilities: [] }).mean).toBeCloseTo(mean(values)!, 8);
-				expect(kaplanMeierLeftCensored(none(values)).median).toBeCloseTo(quantile({ values, probability: 0.5 }).quantile!, 8);
+				expect(kaplanMeierLeftCensored(none(values)).median).toBeCloseTo(
+					quantile({ values, probability: 0.5 }).quantile!,
+					8
+				);
 				const ros = regressionOnOrderStatistics(none(values));
 				expect(ros.sd).toBeCloseTo(standardDeviation(values)!, 9);
 				expect(ros.imputed).toEqual([]);
@@ -25,16 +37,20 @@ describe('with no non-detect', () => {
 });
 
 describe('with non-detects', () => {
-	const sample = fc.tuple(detects, fc.array(fc.integer({ min: 1, max: 200 }), { minLength: 1, maxLength: 10 })).map(([seen, limits]) => ({
-		values: [...seen, ...limits],
-		censored: [...seen.map(() => false), ...limits.map(() => true)]
-	}));
+	const sample = fc
+		.tuple(detects, fc.array(fc.integer({ min: 1, max: 200 }), { minLength: 1, maxLength: 10 }))
+		.map(([seen, limits]) => ({
+			values: [...seen, ...limits],
+			censored: [...seen.map(() => false), ...limits.map(() => true)]
+		}));
 
 	it('a change of unit changes every figure by that factor', () => {
 		fc.assert(
 			fc.property(sample, ({ values, censored }) => {
 				const scaled = values.map((v) => v / 1000);
-				const [km, kmScaled] = [values, scaled].map((v) => kaplanMeierLeftCensored({ values: v, censored, probabilities: [0.5] }));
+				const [km, kmScaled] = [values, scaled].map((v) =>
+					kaplanMeierLeftCensored({ values: v, censored, probabilities: [0.5] })
+				);
 				expect(kmScaled!.mean).toBeCloseTo(km!.mean! / 1000, 9);
 				const [ros, rosScaled] = [values, scaled].map((v) => regressionOnOrderStatistics({ values: v, censored }));
 				if (ros!.mean !== null) expect(rosScaled!.mean! * 1000).toBeCloseTo(ros!.mean, 6);
@@ -51,7 +67,8 @@ describe('with non-detects', () => {
 			let sum = 0; // Simpson's rule from far below: the distribution by its definition
 			const [a, steps] = [-12, 4000];
 			const h = (z - a) / steps;
-			for (let i = 0; i <= steps; i++) sum += (i === 0 || i === steps ? 1 : i % 2 ? 4 : 2) * Math.exp(-((a + i * h) ** 2) / 2);
+			for (let i = 0; i <= steps; i++)
+				sum += (i === 0 || i === steps ? 1 : i % 2 ? 4 : 2) * Math.exp(-((a + i * h) ** 2) / 2);
 			return (sum * h) / 3 / Math.sqrt(2 * Math.PI);
 		};
 		const likelihood = (m: number, s: number) =>
@@ -70,7 +87,11 @@ describe('with non-detects', () => {
 	});
 
 	it('a quantile below the lowest limit is not given', () => {
-		const km = kaplanMeierLeftCensored({ values: [1, 1, 1, 5], censored: [true, true, true, false], probabilities: [0.1, 0.9] });
+		const km = kaplanMeierLeftCensored({
+			values: [1, 1, 1, 5],
+			censored: [true, true, true, false],
+			probabilities: [0.1, 0.9]
+		});
 		expect(km.quantiles).toEqual([null, 5]);
 		expect(km.mean).toBe(5 * 0.25 + 1 * 0.75);
 	});
@@ -79,7 +100,13 @@ describe('with non-detects', () => {
 describe('what cannot be said', () => {
 	it('is null where nothing, or too little, was detected', () => {
 		const all = { values: [1, 2], censored: [true, true] };
-		expect(kaplanMeierLeftCensored({ ...all, probabilities: [0.5] })).toEqual({ n: 2, nCensored: 2, mean: null, median: null, quantiles: [null] });
+		expect(kaplanMeierLeftCensored({ ...all, probabilities: [0.5] })).toEqual({
+			n: 2,
+			nCensored: 2,
+			mean: null,
+			median: null,
+			quantiles: [null]
+		});
 		expect(regressionOnOrderStatistics(all)).toMatchObject({ n: 2, nCensored: 2, mean: null, imputed: null });
 		expect(maximumLikelihoodLognormal({ values: [3, 3, 1], censored: [false, false, true] }).mean).toBeNull();
 	});
@@ -90,9 +117,12 @@ describe('what cannot be said', () => {
 		['a mark that is neither', { values: [1], censored: ['yes' as never] }, /censored\[0\]/],
 		['lists of different length', { values: [1], censored: [] }, /one length/]
 	])('refuses %s', (_, input, why) => {
-		for (const estimator of [kaplanMeierLeftCensored, regressionOnOrderStatistics, maximumLikelihoodLognormal]) expect(() => estimator(input)).toThrow(why);
+		for (const estimator of [kaplanMeierLeftCensored, regressionOnOrderStatistics, maximumLikelihoodLognormal])
+			expect(() => estimator(input)).toThrow(why);
 	});
 	it('refuses a probability over 1', () => {
-		expect(() => kaplanMeierLeftCensored({ values: [1], censored: [false], probabilities: [1.2] })).toThrow(/probabilities\[0\]/);
+		expect(() => kaplanMeierLeftCensored({ values: [1], censored: [false], probabilities: [1.2] })).toThrow(
+			/probabilities\[0\]/
+		);
 	});
 });

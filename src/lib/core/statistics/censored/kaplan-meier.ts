@@ -20,9 +20,12 @@ export function kaplanMeierLeftCensored(input: Censored & { probabilities?: read
 	quantiles: (number | null)[] | null;
 } {
 	const sample = censoredSample(input);
-	const probabilities = listOf('probabilities', orDefault(input.probabilities, []), (place, p) => inRange(place, p, 0, 1));
+	const probabilities = listOf('probabilities', orDefault(input.probabilities, []), (place, p) =>
+		inRange(place, p, 0, 1)
+	);
 	const { n, nCensored, detected, limits } = sample;
-	if (detected.length === 0) return { n, nCensored, mean: null, median: null, quantiles: probabilities.map(() => null) };
+	if (detected.length === 0)
+		return { n, nCensored, mean: null, median: null, quantiles: probabilities.map(() => null) };
 	const steps = stepsDown(sample);
 	const lowest = Math.min(detected[0]!, limits[0] ?? Infinity);
 	let above = 1;

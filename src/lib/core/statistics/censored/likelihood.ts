@@ -19,7 +19,8 @@ export interface LognormalFit {
  */
 export function maximumLikelihoodLognormal(input: Censored): LognormalFit {
 	const { n, nCensored, detected, limits } = censoredSample(input);
-	if (new Set(detected).size < 2) return { n, nCensored, meanLog: null, sdLog: null, logLikelihood: null, mean: null, median: null };
+	if (new Set(detected).size < 2)
+		return { n, nCensored, meanLog: null, sdLog: null, logLikelihood: null, mean: null, median: null };
 	const logs = detected.map(Math.log);
 	const lnLimits = limits.map(Math.log);
 	// about the detected values' own mean and spread, so that the figures are near 0 and 1 whatever the unit
@@ -36,16 +37,23 @@ export function maximumLikelihoodLognormal(input: Censored): LognormalFit {
 		nCensored,
 		meanLog,
 		sdLog,
-		logLikelihood: best.height - logs.reduce((sum, y) => sum + y, 0) - logs.length * (Math.log(scale) + Math.log(2 * Math.PI) / 2),
+		logLikelihood:
+			best.height - logs.reduce((sum, y) => sum + y, 0) - logs.length * (Math.log(scale) + Math.log(2 * Math.PI) / 2),
 		mean: Math.exp(meanLog + sdLog ** 2 / 2),
 		median: Math.exp(meanLog)
 	};
 }
 
 /** The top of Σ ln γ − (γy − δ)²/2 over the detected + Σ ln Φ(γl − δ) over the limits, in γ = 1/sd and δ = mean/sd. */
-function climb(ys: readonly number[], limits: readonly number[]): { precision: number; location: number; height: number } {
+function climb(
+	ys: readonly number[],
+	limits: readonly number[]
+): { precision: number; location: number; height: number } {
 	const heightAt = (g: number, d: number) =>
-		g <= 0 ? -Infinity : ys.reduce((sum, y) => sum + Math.log(g) - (g * y - d) ** 2 / 2, 0) + limits.reduce((sum, l) => sum + lnNormalCdf(g * l - d), 0);
+		g <= 0
+			? -Infinity
+			: ys.reduce((sum, y) => sum + Math.log(g) - (g * y - d) ** 2 / 2, 0) +
+				limits.reduce((sum, l) => sum + lnNormalCdf(g * l - d), 0);
 	let g = 1;
 	let d = 0;
 	let height = heightAt(g, d);

@@ -26,7 +26,8 @@ export function regressionOnOrderStatistics(input: Censored): OrderStatistics {
 	const { n, nCensored, detected } = sample;
 	const nothing = { n, nCensored, mean: null, sd: null, median: null, slope: null, intercept: null, imputed: null };
 	if (n === 0) return nothing;
-	if (nCensored === 0) return { ...nothing, mean: mean(detected), sd: standardDeviation(detected), median: median(detected), imputed: [] };
+	if (nCensored === 0)
+		return { ...nothing, mean: mean(detected), sd: standardDeviation(detected), median: median(detected), imputed: [] };
 	if (detected.length < 3 || detected[0] === detected.at(-1)) return nothing;
 	const { atDetected, atCensored } = plottingPositions(sample);
 	const line = linearRegression({ x: atDetected.map(normalQuantile), y: detected.map(Math.log) });
@@ -49,7 +50,8 @@ function plottingPositions({ detected, limits }: CensoredSample): { atDetected: 
 		};
 	});
 	const exceeds = [0]; // P(X at or above the limit), from the highest down
-	for (const { detected: a, under: b } of intervals.toReversed()) exceeds.unshift(exceeds[0]! + (a / (a + b)) * (1 - exceeds[0]!));
+	for (const { detected: a, under: b } of intervals.toReversed())
+		exceeds.unshift(exceeds[0]! + (a / (a + b)) * (1 - exceeds[0]!));
 	const atDetected: number[] = [];
 	const atCensored: number[] = [];
 	for (const [j, interval] of intervals.entries()) {

@@ -6,7 +6,8 @@ import { lnNormalCdf, normalCdf, normalHazard, normalQuantile, normalTwoSided, z
 import { studentTwoSided, studentWithin } from './student';
 
 /** Relative error of 1e-10, which is what every test in core is promised. */
-const near = (got: number, expected: number) => expect(Math.abs(got - expected)).toBeLessThanOrEqual(1e-10 * Math.abs(expected));
+const near = (got: number, expected: number) =>
+	expect(Math.abs(got - expected)).toBeLessThanOrEqual(1e-10 * Math.abs(expected));
 
 describe('normal', () => {
 	it.each([
@@ -27,7 +28,12 @@ describe('normal', () => {
 	});
 
 	it('has p and quantile as inverses, and small p without cancellation', () => {
-		fc.assert(fc.property(fc.double({ min: 1e-9, max: 1 - 1e-9, noNaN: true }), (p) => void expect(normalCdf(normalQuantile(p))).toBeCloseTo(p, 12)));
+		fc.assert(
+			fc.property(
+				fc.double({ min: 1e-9, max: 1 - 1e-9, noNaN: true }),
+				(p) => void expect(normalCdf(normalQuantile(p))).toBeCloseTo(p, 12)
+			)
+		);
 		near(normalTwoSided(12), 3.552964224155358e-33); // 40-digit arithmetic
 		near(zOf(0.9), 1.6448536269514726); // the 95 % quantile in any table
 	});
@@ -36,9 +42,12 @@ describe('normal', () => {
 describe('gamma', () => {
 	it('has the library’s logarithm, to 14 digits', () => {
 		fc.assert(
-			fc.property(fc.oneof(fc.double({ min: 0.05, max: 40, noNaN: true }), fc.double({ min: 40, max: 1e7, noNaN: true })), (x) => {
-				expect(Math.abs(lnGamma(x) - gammaln(x))).toBeLessThanOrEqual(2e-14 * Math.max(1, Math.abs(gammaln(x))));
-			})
+			fc.property(
+				fc.oneof(fc.double({ min: 0.05, max: 40, noNaN: true }), fc.double({ min: 40, max: 1e7, noNaN: true })),
+				(x) => {
+					expect(Math.abs(lnGamma(x) - gammaln(x))).toBeLessThanOrEqual(2e-14 * Math.max(1, Math.abs(gammaln(x))));
+				}
+			)
 		);
 	});
 
@@ -55,21 +64,29 @@ describe('gamma', () => {
 
 	it('is the exponential at shape 1, and its tails make one', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0.01, max: 30, noNaN: true }), fc.double({ min: 0.2, max: 200, noNaN: true }), (x, a) => {
-				near(gammaTails(1, x).upper, Math.exp(-x));
-				const { lower, upper } = gammaTails(a, x);
-				expect(lower + upper).toBeCloseTo(1, 12);
-			})
+			fc.property(
+				fc.double({ min: 0.01, max: 30, noNaN: true }),
+				fc.double({ min: 0.2, max: 200, noNaN: true }),
+				(x, a) => {
+					near(gammaTails(1, x).upper, Math.exp(-x));
+					const { lower, upper } = gammaTails(a, x);
+					expect(lower + upper).toBeCloseTo(1, 12);
+				}
+			)
 		);
 		expect(gammaTails(3, 0)).toEqual({ lower: 0, upper: 1 });
 	});
 
 	it('finds again what it was asked for, from either tail', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0.3, max: 3000, noNaN: true }), fc.double({ min: 1e-6, max: 0.5, noNaN: true }), (a, share) => {
-				expect(gammaTails(a, gammaQuantile(a, share, 'lower')).lower / share).toBeCloseTo(1, 9);
-				expect(gammaTails(a, gammaQuantile(a, share, 'upper')).upper / share).toBeCloseTo(1, 9);
-			})
+			fc.property(
+				fc.double({ min: 0.3, max: 3000, noNaN: true }),
+				fc.double({ min: 1e-6, max: 0.5, noNaN: true }),
+				(a, share) => {
+					expect(gammaTails(a, gammaQuantile(a, share, 'lower')).lower / share).toBeCloseTo(1, 9);
+					expect(gammaTails(a, gammaQuantile(a, share, 'upper')).upper / share).toBeCloseTo(1, 9);
+				}
+			)
 		);
 	});
 });

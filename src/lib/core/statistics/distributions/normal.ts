@@ -9,11 +9,14 @@ export const normalTwoSided = (z: number): number => erfc(Math.abs(z) / Math.SQR
 export const normalCdf = (x: number): number => erfc(-x / Math.SQRT2) / 2;
 
 /** ln Φ(x), also far out where Φ itself is too small to write. */
-export const lnNormalCdf = (x: number): number => (x < 0 ? Math.log(erfcx(-x / Math.SQRT2) / 2) - (x * x) / 2 : Math.log(normalCdf(x)));
+export const lnNormalCdf = (x: number): number =>
+	x < 0 ? Math.log(erfcx(-x / Math.SQRT2) / 2) - (x * x) / 2 : Math.log(normalCdf(x));
 
 /** φ(x)/Φ(x): how steeply ln Φ rises. Far out on the left it tends to −x. */
 export const normalHazard = (x: number): number =>
-	x < 0 ? Math.sqrt(2 / Math.PI) / erfcx(-x / Math.SQRT2) : Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI) / normalCdf(x);
+	x < 0
+		? Math.sqrt(2 / Math.PI) / erfcx(-x / Math.SQRT2)
+		: Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI) / normalCdf(x);
 
 /**
  * The standard normal quantile of a probability between 0 and 1. The library's quantile is good to 1e-15 in the middle but only to

@@ -31,11 +31,19 @@ interface Turn {
  * value is the larger. The interval is that of all slopes whose S is within z standard deviations. `widen`: factor on
  * the standard deviation, for serial correlation. RangeError for a value that is no number.
  */
-export function censoredSeasonalSlope({ observations, confidence }: { observations: readonly CensoredValue[]; confidence: number }, widen = 1): CensoredSlope {
+export function censoredSeasonalSlope(
+	{ observations, confidence }: { observations: readonly CensoredValue[]; confidence: number },
+	widen = 1
+): CensoredSlope {
 	const z = zOf(openShare('confidence', confidence));
 	const checked = listOf('observations', observations, (place, given) => {
 		const o = given as CensoredValue;
-		return { ...o, year: finite(`${place}.year`, o.year), season: finite(`${place}.season`, o.season), value: finite(`${place}.value`, o.value) };
+		return {
+			...o,
+			year: finite(`${place}.year`, o.year),
+			season: finite(`${place}.season`, o.season),
+			value: finite(`${place}.value`, o.value)
+		};
 	});
 	const turns: Turn[] = [];
 	let [s, varS, before] = [0, 0, 0];

@@ -13,7 +13,8 @@ export function inversions(values: Float64Array): number {
 	let source: Float64Array = values;
 	let target: Float64Array = new Float64Array(n > RUN ? n : 0);
 	for (let width = RUN; width < n; width *= 2) {
-		for (let from = 0; from < n; from += 2 * width) count += merge(source, target, from, Math.min(from + width, n), Math.min(from + 2 * width, n));
+		for (let from = 0; from < n; from += 2 * width)
+			count += merge(source, target, from, Math.min(from + width, n), Math.min(from + 2 * width, n));
 		[source, target] = [target, source];
 	}
 	if (source !== values) values.set(source);

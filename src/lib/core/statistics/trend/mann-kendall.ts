@@ -31,7 +31,11 @@ export function kendallOf(values: Float64Array): { s: number; varS: number; tauS
 	const { s, sorted, tiedPairs } = concordanceInTime(values);
 	const ties = overTies(sorted, (t) => t * (t - 1) * (2 * t + 5));
 	const pairs = (n * (n - 1)) / 2;
-	return { s, varS: (n * (n - 1) * (2 * n + 5) - ties) / 18, tauScale: Math.sqrt(pairs - tiedPairs) * Math.sqrt(pairs) };
+	return {
+		s,
+		varS: (n * (n - 1) * (2 * n + 5) - ties) / 18,
+		tauScale: Math.sqrt(pairs - tiedPairs) * Math.sqrt(pairs)
+	};
 }
 
 /** z of an S, one step taken off towards 0, and its two-sided p. No variance: z 0 and p 1. */

@@ -18,7 +18,8 @@ export function orderedSeries({ times, values }: { times?: Gappy | null; values:
 	pairedLists({ times: ts, values: ys });
 	const order = [...ts.keys()].sort((a, b) => ts[a]! - ts[b]!);
 	for (let i = 1; i < order.length; i++)
-		if (ts[order[i]!] === ts[order[i - 1]!]) throw new RangeError(`times[${order[i]!}] is the same as another: ${ts[order[i]!]!}`);
+		if (ts[order[i]!] === ts[order[i - 1]!])
+			throw new RangeError(`times[${order[i]!}] is the same as another: ${ts[order[i]!]!}`);
 	return gapless(ys, (i) => ts[i]!, order);
 }
 

@@ -27,7 +27,10 @@ export interface SeasonalKendall {
 export function seasonalKendall({ observations }: { observations: readonly SeasonValue[] }): SeasonalKendall {
 	const { seasons, years } = bySeason(observations);
 	const n = seasons.reduce((sum, { values }) => sum + values.length, 0);
-	const tested = seasons.map((season) => ({ season, kendall: season.values.length < 2 ? null : kendallOf(season.values) }));
+	const tested = seasons.map((season) => ({
+		season,
+		kendall: season.values.length < 2 ? null : kendallOf(season.values)
+	}));
 	const list = tested.map(({ season, kendall }) => ({
 		season: season.season,
 		s: kendall?.s ?? null,
@@ -35,7 +38,19 @@ export function seasonalKendall({ observations }: { observations: readonly Seaso
 		n: season.values.length
 	}));
 	const usable = tested.filter((t) => t.kendall !== null);
-	if (usable.length === 0) return { s: null, varS: null, z: null, p: null, tau: null, varSAdjusted: null, zAdjusted: null, pAdjusted: null, n, seasons: list };
+	if (usable.length === 0)
+		return {
+			s: null,
+			varS: null,
+			z: null,
+			p: null,
+			tau: null,
+			varSAdjusted: null,
+			zAdjusted: null,
+			pAdjusted: null,
+			n,
+			seasons: list
+		};
 
 	const total = (of: 's' | 'varS' | 'tauScale') => usable.reduce((sum, t) => sum + t.kendall![of], 0);
 	const [s, varS, tauScale] = [total('s'), total('varS'), total('tauScale')];
@@ -64,7 +79,8 @@ export function seasonalKendall({ observations }: { observations: readonly Seaso
 function covariances(seasons: readonly Season[], years: readonly number[]): number {
 	const placed = seasons.map((season) => ranksByYear(season, years));
 	let sum = 0;
-	for (let g = 0; g < placed.length; g++) for (let h = g + 1; h < placed.length; h++) sum += covariance(placed[g]!, placed[h]!, years.length);
+	for (let g = 0; g < placed.length; g++)
+		for (let h = g + 1; h < placed.length; h++) sum += covariance(placed[g]!, placed[h]!, years.length);
 	return sum;
 }
 
@@ -128,6 +144,11 @@ export function seasonalSenSlope(
 	const pairs = pairsOf(seasons);
 	if (pairs === 0) return { slopePerYear: null, lower: null, upper: null, pairs: 0 };
 	const varS = seasons.reduce((sum, { values }) => sum + (values.length < 2 ? 0 : kendallOf(values).varS), 0);
-	const [a, b, lower, upper] = slopesAt(seasons, placesOf(pairs, zOf(c) * Math.sqrt(varS)), progress) as [number, number, number, number];
+	const [a, b, lower, upper] = slopesAt(seasons, placesOf(pairs, zOf(c) * Math.sqrt(varS)), progress) as [
+		number,
+		number,
+		number,
+		number
+	];
 	return { slopePerYear: (a + b) / 2, lower, upper, pairs };
 }

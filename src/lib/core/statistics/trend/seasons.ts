@@ -26,10 +26,15 @@ export function bySeason(observations: readonly SeasonValue[]): { seasons: Seaso
 		};
 	}).sort((a, b) => a.season - b.season || a.year - b.year);
 	for (const [i, { year, season }] of checked.entries())
-		if (checked[i + 1]?.year === year && checked[i + 1]?.season === season) throw new RangeError(`observations name year ${year}, season ${season} twice`);
+		if (checked[i + 1]?.year === year && checked[i + 1]?.season === season)
+			throw new RangeError(`observations name year ${year}, season ${season} twice`);
 	const seasons = [...new Set(checked.map((o) => o.season))].map((season) => {
 		const there = checked.filter((o) => o.season === season && o.value !== null);
-		return { season, times: Float64Array.from(there, (o) => o.year), values: Float64Array.from(there, (o) => o.value!) };
+		return {
+			season,
+			times: Float64Array.from(there, (o) => o.year),
+			values: Float64Array.from(there, (o) => o.value!)
+		};
 	});
 	return { seasons, years: [...new Set(checked.map((o) => o.year))].sort((a, b) => a - b) };
 }

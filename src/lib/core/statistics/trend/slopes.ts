@@ -8,7 +8,8 @@ import type { Series } from './ordered-series';
  * and the pass is made again.
  */
 
-export const pairsOf = (series: readonly Series[]): number => series.reduce((sum, { values: { length: n } }) => sum + (n * (n - 1)) / 2, 0);
+export const pairsOf = (series: readonly Series[]): number =>
+	series.reduce((sum, { values: { length: n } }) => sum + (n * (n - 1)) / 2, 0);
 
 /** Where the two middle slopes and the two bounds of their interval stand among so many, `c` being z times the sd of S (Sen 1968). */
 export const placesOf = (pairs: number, c: number): [number, number, number, number] => [
@@ -22,7 +23,11 @@ export const placesOf = (pairs: number, c: number): [number, number, number, num
  * The slopes at the given places (from 0) among all pair slopes within each series, in ascending order. Places must be within
  * 0..pairs − 1. `progress` is told the share done, from 0 to 1, and may throw to stop the work.
  */
-export function slopesAt(series: readonly Series[], places: readonly number[], progress: (share: number) => void = () => undefined): number[] {
+export function slopesAt(
+	series: readonly Series[],
+	places: readonly number[],
+	progress: (share: number) => void = () => undefined
+): number[] {
 	const pairs = pairsOf(series);
 	if (pairs <= SMALL) return picked(allSlopes(series, pairs), places);
 	const sample = sampleSlopes(series, pairs);
@@ -51,7 +56,8 @@ function allSlopes(series: readonly Series[], pairs: number): Float64Array {
 	const slopes = new Float64Array(pairs);
 	let k = 0;
 	for (const { times, values } of series)
-		for (let i = 0; i < times.length; i++) for (let j = i + 1; j < times.length; j++) slopes[k++] = (values[j]! - values[i]!) / (times[j]! - times[i]!);
+		for (let i = 0; i < times.length; i++)
+			for (let j = i + 1; j < times.length; j++) slopes[k++] = (values[j]! - values[i]!) / (times[j]! - times[i]!);
 	return slopes;
 }
 
@@ -77,7 +83,9 @@ function seriesOfPair(series: readonly Series[], pair: number): Series {
 
 /** The sample's slope so many standard errors below or above a share of it; infinite beyond its ends. */
 function boundAt(sample: Float64Array, share: number, margin: number): number {
-	const place = Math.round(share * sample.length + margin * Math.sqrt(sample.length * Math.max(share * (1 - share), 1 / sample.length)));
+	const place = Math.round(
+		share * sample.length + margin * Math.sqrt(sample.length * Math.max(share * (1 - share), 1 / sample.length))
+	);
 	return place < 0 ? -Infinity : place >= sample.length ? Infinity : sample[place]!;
 }
 
@@ -85,7 +93,13 @@ function boundAt(sample: Float64Array, share: number, margin: number): number {
  * One look at every pair: how many slopes lie below `low`, at it, at `high`, and which lie between. A slope that very many
  * pairs share (0, in readings of few digits) is a bound itself, so it is counted and never held.
  */
-function passOver(series: readonly Series[], low: number, high: number, pairs: number, progress: (share: number) => void) {
+function passOver(
+	series: readonly Series[],
+	low: number,
+	high: number,
+	pairs: number,
+	progress: (share: number) => void
+) {
 	let held = new Float64Array(Math.min(pairs, 1 << 16));
 	let below = 0;
 	let atLow = 0;

@@ -20,7 +20,10 @@ export interface TheilSen {
  * (Sen 1968). Units: of the value for one unit of time. Does not hold all pairs. `progress` as for the slopes. Null for
  * fewer than two points; RangeError as for the series.
  */
-export function theilSen(series: { times?: Gappy | null; values: Gappy; confidence?: number | null }, progress?: (share: number) => void): TheilSen {
+export function theilSen(
+	series: { times?: Gappy | null; values: Gappy; confidence?: number | null },
+	progress?: (share: number) => void
+): TheilSen {
 	const confidence = openShare('confidence', orDefault(series.confidence, 0.9));
 	const { times, values } = orderedSeries(series);
 	const n = values.length;

@@ -17,7 +17,9 @@ const values = fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { minLe
 
 describe('Mann-Kendall', () => {
 	it('counts as the plain double loop does, ties and all', () => {
-		fc.assert(fc.property(fc.oneof(fewValued, values), (y) => void expect(mannKendall({ values: y }).s).toBe(plainS(y))));
+		fc.assert(
+			fc.property(fc.oneof(fewValued, values), (y) => void expect(mannKendall({ values: y }).s).toBe(plainS(y)))
+		);
 	});
 
 	it('flips with the sign and keeps its p', () => {
@@ -91,8 +93,12 @@ describe('Theil-Sen', () => {
 });
 
 describe('Seasonal Kendall', () => {
-	const grid = fc.array(fc.array(fc.option(fc.integer({ min: 0, max: 5 }), { freq: 5 }), { minLength: 3, maxLength: 3 }), { minLength: 2, maxLength: 12 });
-	const observed = (rows: (number | null)[][]): SeasonValue[] => rows.flatMap((row, year) => row.map((value, season) => ({ year, season, value })));
+	const grid = fc.array(
+		fc.array(fc.option(fc.integer({ min: 0, max: 5 }), { freq: 5 }), { minLength: 3, maxLength: 3 }),
+		{ minLength: 2, maxLength: 12 }
+	);
+	const observed = (rows: (number | null)[][]): SeasonValue[] =>
+		rows.flatMap((row, year) => row.map((value, season) => ({ year, season, value })));
 
 	it('adds up the seasons, each tested alone', () => {
 		fc.assert(
@@ -110,7 +116,12 @@ describe('Seasonal Kendall', () => {
 			fc.property(fewValued, (y) => {
 				const observations = y.map((value, year) => ({ year, season: 1, value }));
 				const [seasonal, plain] = [seasonalKendall({ observations }), mannKendall({ values: y })];
-				expect([seasonal.s, seasonal.varS, seasonal.p, seasonal.varSAdjusted]).toEqual([plain.s, plain.varS, plain.p, plain.varS]);
+				expect([seasonal.s, seasonal.varS, seasonal.p, seasonal.varSAdjusted]).toEqual([
+					plain.s,
+					plain.varS,
+					plain.p,
+					plain.varS
+				]);
 				const [a, b] = [seasonalSenSlope({ observations }), theilSen({ values: y })];
 				expect([a.slopePerYear, a.lower, a.upper, a.pairs]).toEqual([b.slope, b.lower, b.upper, b.pairs]);
 			})
@@ -126,9 +137,15 @@ describe('Seasonal Kendall', () => {
 				]
 			})
 		).toThrow(/2001, season 4/);
-		expect(() => seasonalSenSlope({ observations: [{ year: NaN, season: 4, value: 1 }] })).toThrow(/observations\[0\]\.year/);
+		expect(() => seasonalSenSlope({ observations: [{ year: NaN, season: 4, value: 1 }] })).toThrow(
+			/observations\[0\]\.year/
+		);
 		expect(seasonalSenSlope({ observations: [] })).toEqual({ slopePerYear: null, lower: null, upper: null, pairs: 0 });
-		expect(seasonalKendall({ observations: [{ year: 2001, season: 4, value: 1 }] })).toMatchObject({ s: null, n: 1, seasons: [{ season: 4, s: null, n: 1 }] });
+		expect(seasonalKendall({ observations: [{ year: 2001, season: 4, value: 1 }] })).toMatchObject({
+			s: null,
+			n: 1,
+			seasons: [{ season: 4, s: null, n: 1 }]
+		});
 	});
 });
 
@@ -137,7 +154,8 @@ describe('counting inversions', () => {
 		fc.assert(
 			fc.property(fc.array(fc.integer({ min: 0, max: 30 }), { maxLength: 200 }), (list) => {
 				let expected = 0;
-				for (let i = 0; i < list.length; i++) for (let j = i + 1; j < list.length; j++) if (list[i]! > list[j]!) expected++;
+				for (let i = 0; i < list.length; i++)
+					for (let j = i + 1; j < list.length; j++) if (list[i]! > list[j]!) expected++;
 				const array = Float64Array.from(list);
 				expect(inversions(array)).toBe(expected);
 				expect([...array]).toEqual([...list].sort((a, b) => a - b));
@@ -147,12 +165,16 @@ describe('counting inversions', () => {
 
 	it('weighs two rankings against each other as the definition does', () => {
 		fc.assert(
-			fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 6 }), fc.integer({ min: 0, max: 6 })), { maxLength: 40 }), (pairs) => {
-				let expected = 0;
-				for (const [i, [x, y]] of pairs.entries()) for (const [u, v] of pairs.slice(i + 1)) expected += sgn(u - x) * sgn(v - y) || 0;
-				const [x, y] = [pairs.map((p) => p[0]), pairs.map((p) => p[1])];
-				expect(concordanceOfRanks(x, y, 7)).toBe(expected);
-			})
+			fc.property(
+				fc.array(fc.tuple(fc.integer({ min: 0, max: 6 }), fc.integer({ min: 0, max: 6 })), { maxLength: 40 }),
+				(pairs) => {
+					let expected = 0;
+					for (const [i, [x, y]] of pairs.entries())
+						for (const [u, v] of pairs.slice(i + 1)) expected += sgn(u - x) * sgn(v - y) || 0;
+					const [x, y] = [pairs.map((p) => p[0]), pairs.map((p) => p[1])];
+					expect(concordanceOfRanks(x, y, 7)).toBe(expected);
+				}
+			)
 		);
 	});
 });

@@ -20,10 +20,20 @@ export interface SiteOnMap {
 	river_km: number;
 }
 
-export async function streamNetwork(db: Db, programId: string): Promise<{ streams: StreamOnMap[]; sites: SiteOnMap[] }> {
+export async function streamNetwork(
+	db: Db,
+	programId: string
+): Promise<{ streams: StreamOnMap[]; sites: SiteOnMap[] }> {
 	const streams = await db.select().from(stream).where(eq(stream.programId, programId)).orderBy(asc(stream.name));
 	const sites = await db
-		.select({ id: site.id, code: site.code, name: site.name, about: site.about, streamId: site.streamId, river_km: site.river_km })
+		.select({
+			id: site.id,
+			code: site.code,
+			name: site.name,
+			about: site.about,
+			streamId: site.streamId,
+			river_km: site.river_km
+		})
 		.from(site)
 		.where(eq(site.programId, programId))
 		.orderBy(asc(site.code));
@@ -32,7 +42,8 @@ export async function streamNetwork(db: Db, programId: string): Promise<{ stream
 			id: s.id,
 			name: s.name,
 			length_km: s.length_km,
-			joins: s.joinsStreamId === null || s.joinsAt_km === null ? null : { streamId: s.joinsStreamId, at_km: s.joinsAt_km }
+			joins:
+				s.joinsStreamId === null || s.joinsAt_km === null ? null : { streamId: s.joinsStreamId, at_km: s.joinsAt_km }
 		})),
 		sites
 	};
@@ -47,7 +58,8 @@ export const siteByCode = async (db: Db, programId: string, code: string) =>
 	)[0] ?? null;
 
 export const thresholdsOf = async (db: Db, programId: string): Promise<Threshold[]> =>
-	(await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId)))[0]?.settings.thresholds ?? [];
+	(await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId)))[0]?.settings
+		.thresholds ?? [];
 
 /** The newest figure of each parameter at these sites, rejected ones left out; only accepted ones where that is all one may see. */
 export async function latestFigures(
@@ -56,7 +68,13 @@ export async function latestFigures(
 	siteIds: readonly string[],
 	acceptedOnly: boolean
 ): Promise<Map<string, Partial<Record<ParameterCode, Figure>>>> {
-	const { rows } = await db.execute<{ site_id: string; parameter: ParameterCode; value: number; qualifier: Qualifier; unit: Unit }>(sql`
+	const { rows } = await db.execute<{
+		site_id: string;
+		parameter: ParameterCode;
+		value: number;
+		qualifier: Qualifier;
+		unit: Unit;
+	}>(sql`
 		select s.id as site_id, p.parameter, r.value, r.qualifier, r.unit
 		from site s
 		cross join unnest(array['water-temperature','oxygen-saturation','conductance25','tube-depth','e-coli','nitrite']) as p(parameter)
@@ -67,6 +85,7 @@ export async function latestFigures(
 		) r
 		where s.program_id = ${programId} and s.id = any(${sql.param(siteIds)}::uuid[])`);
 	const latest = new Map<string, Partial<Record<ParameterCode, Figure>>>();
-	for (const r of rows) latest.set(r.site_id, { ...latest.get(r.site_id), [r.parameter]: withQualifier(r.value, r.qualifier, r.unit) });
+	for (const r of rows)
+		latest.set(r.site_id, { ...latest.get(r.site_id), [r.parameter]: withQualifier(r.value, r.qualifier, r.unit) });
 	return latest;
 }

@@ -16,13 +16,19 @@ export async function membershipsOf(db: Db, userId: string): Promise<Membership[
 		.where(eq(member.userId, userId))
 		.orderBy(asc(program.name));
 	return rows
-		.map(({ member: m, program: p }) => ({ ...m, program: { id: p.id, name: p.name, timeZone: p.timeZone, isDemo: p.isDemo } }))
+		.map(({ member: m, program: p }) => ({
+			...m,
+			program: { id: p.id, name: p.name, timeZone: p.timeZone, isDemo: p.isDemo }
+		}))
 		.sort((a, b) => Number(a.removedAt !== null) - Number(b.removedAt !== null));
 }
 
 /** Names and initials of everyone who ever wrote in the program's logbook, by member id. */
 export async function peopleOf(db: Db, programId: string): Promise<Record<string, { name: string; initials: string }>> {
-	const rows = await db.select({ id: member.id, name: member.name, initials: member.initials }).from(member).where(eq(member.programId, programId));
+	const rows = await db
+		.select({ id: member.id, name: member.name, initials: member.initials })
+		.from(member)
+		.where(eq(member.programId, programId));
 	return Object.fromEntries(rows.map(({ id, ...person }) => [id, person]));
 }
 

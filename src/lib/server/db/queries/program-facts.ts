@@ -27,7 +27,9 @@ export async function programFacts(db: Db, programId: string, now_ms: number): P
 }
 
 async function overdueAfter(db: Db, programId: string): Promise<number> {
-	const { rows: own } = await db.execute<{ overdue_h: string | null }>(sql`select settings->>'overdue_h' as overdue_h from program where id = ${programId}`);
+	const { rows: own } = await db.execute<{ overdue_h: string | null }>(
+		sql`select settings->>'overdue_h' as overdue_h from program where id = ${programId}`
+	);
 	return Number(own[0]?.overdue_h ?? USUAL_OVERDUE_h);
 }
 
@@ -110,7 +112,12 @@ async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites
 			) as last, c.least_days, c.aim_days, c.most_days
 		from site s left join spaced c on c.site_id = s.id
 		where s.program_id = ${programId} and s.retired_on is null order by s.code`);
-	return sites.map((s) => ({ code: s.code, name: s.name, lastGrab_ms: s.last === null ? null : +new Date(s.last), ...spacingOf(s) }));
+	return sites.map((s) => ({
+		code: s.code,
+		name: s.name,
+		lastGrab_ms: s.last === null ? null : +new Date(s.last),
+		...spacingOf(s)
+	}));
 }
 
 async function roundFacts(db: Db, programId: string, now: string, until: string): Promise<ProgramFacts['rounds']> {
@@ -140,7 +147,13 @@ async function conflictFacts(db: Db, programId: string): Promise<ProgramFacts['c
 
 /** The last calibration and last use of each instrument that has a calibration rule. Use is read from the sheets of recent visits. */
 async function calibrationFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['calibrations']> {
-	const { rows } = await db.execute<{ instrument: string; parameter: string; limit_days: number; last: Date | null; last_used: Date }>(sql`
+	const { rows } = await db.execute<{
+		instrument: string;
+		parameter: string;
+		limit_days: number;
+		last: Date | null;
+		last_used: Date;
+	}>(sql`
 		with recent as materialized (
 			select v.started_at, v.sheet->'readings' as readings from visit v
 			where v.program_id = ${programId} and v.started_at > ${now}::timestamptz - interval '45 days'
@@ -162,5 +175,15 @@ async function calibrationFacts(db: Db, programId: string, now: string): Promise
 	}));
 }
 
-const spacingOf = ({ least_days, aim_days, most_days }: { least_days: number | null; aim_days: number | null; most_days: number | null }) =>
-	least_days === null || aim_days === null || most_days === null ? {} : { spacing: { least_days, aim_days, most_days } };
+const spacingOf = ({
+	least_days,
+	aim_days,
+	most_days
+}: {
+	least_days: number | null;
+	aim_days: number | null;
+	most_days: number | null;
+}) =>
+	least_days === null || aim_days === null || most_days === null
+		? {}
+		: { spacing: { least_days, aim_days, most_days } };

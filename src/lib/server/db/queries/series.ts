@@ -40,10 +40,18 @@ export interface Stretch {
 export type Series = { kind: 'points'; points: SeriesPoint[] } | { kind: 'stretches'; stretches: Stretch[] };
 
 /** Of each visit the determination that is reported, where one may see it. */
-const seen = (acceptedOnly: boolean) => (acceptedOnly ? sql`and r.is_reported and r.status in ('accepted', 'qualified')` : sql`and r.is_reported`);
+const seen = (acceptedOnly: boolean) =>
+	acceptedOnly ? sql`and r.is_reported and r.status in ('accepted', 'qualified')` : sql`and r.is_reported`;
 
 /** One parameter's results at a site over a span: point by point, or where they are many, the spread in equal stretches of time. */
-export async function seriesOf(db: Db, programId: string, siteId: string, parameter: ParameterCode, span: Span, acceptedOnly: boolean): Promise<Series> {
+export async function seriesOf(
+	db: Db,
+	programId: string,
+	siteId: string,
+	parameter: ParameterCode,
+	span: Span,
+	acceptedOnly: boolean
+): Promise<Series> {
 	const points = await pointsOf(db, programId, siteId, parameter, span, acceptedOnly, MOST_POINTS + 1);
 	if (points.length <= MOST_POINTS) return { kind: 'points', points };
 	const { rows } = await db.execute<{ at: Date; low: number; middle: number; high: number; results: number }>(sql`
@@ -51,7 +59,16 @@ export async function seriesOf(db: Db, programId: string, siteId: string, parame
 		from result r where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter} and at between ${span.from.toISOString()} and ${span.to.toISOString()}
 			and status <> 'rejected' ${seen(acceptedOnly)}
 		group by width_bucket(extract(epoch from at), ${span.from.getTime() / 1000}, ${span.to.getTime() / 1000}, 200) order by 1`);
-	return { kind: 'stretches', stretches: rows.map((r) => ({ at_ms: +new Date(r.at), low: r.low, middle: r.middle, high: r.high, results: r.results })) };
+	return {
+		kind: 'stretches',
+		stretches: rows.map((r) => ({
+			at_ms: +new Date(r.at),
+			low: r.low,
+			middle: r.middle,
+			high: r.high,
+			results: r.results
+		}))
+	};
 }
 
 /** Results one by one, newest last. */
@@ -64,12 +81,21 @@ export async function pointsOf(
 	acceptedOnly: boolean,
 	most: number
 ): Promise<SeriesPoint[]> {
-	const { rows } = await db.execute<Omit<SeriesPoint, 'at_ms' | 'visitId' | 'isSimulated'> & { at: Date; visit_id: string; is_simulated: boolean }>(sql`
+	const { rows } = await db.execute<
+		Omit<SeriesPoint, 'at_ms' | 'visitId' | 'isSimulated'> & { at: Date; visit_id: string; is_simulated: boolean }
+	>(sql`
 		select r.at, r.value, r.qualifier, r.unit, r.uncertainty, r.lower, r.upper, r.is_simulated, r.way, r.status, r.visit_id, q.value as discharge_m3_s from result r
 		left join result q on q.program_id = r.program_id and q.visit_id = r.visit_id and q.parameter = 'discharge' and q.is_reported and q.qualifier is null and q.status <> 'rejected'
 		where r.program_id = ${programId} and r.site_id = ${siteId} and r.parameter = ${parameter} and r.at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
 		order by r.at desc limit ${most}`);
-	return rows.map(({ at, visit_id, is_simulated, ...r }) => ({ ...r, at_ms: +new Date(at), visitId: visit_id, isSimulated: is_simulated })).reverse();
+	return rows
+		.map(({ at, visit_id, is_simulated, ...r }) => ({
+			...r,
+			at_ms: +new Date(at),
+			visitId: visit_id,
+			isSimulated: is_simulated
+		}))
+		.reverse();
 }
 
 /** Which parameters a site has results of that one may see, and when its first and last were. One look into the index for each parameter. */

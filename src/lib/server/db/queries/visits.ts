@@ -62,12 +62,16 @@ export async function visitById(db: Db, programId: string, id: string): Promise<
 
 /** Visits with results that nobody has judged yet, oldest first. */
 export async function visitsAwaitingReview(db: Db, programId: string, most = 100): Promise<VisitRow[]> {
-	const { rows } = await db.execute<Row>(sql`${select} where v.program_id = ${programId} and v.awaits_review > 0 order by v.started_at limit ${most}`);
+	const { rows } = await db.execute<Row>(
+		sql`${select} where v.program_id = ${programId} and v.awaits_review > 0 order by v.started_at limit ${most}`
+	);
 	return rows.map(visitOf);
 }
 
 /** The last visits to a site, newest first. */
 export async function visitsTo(db: Db, programId: string, siteId: string, most: number): Promise<VisitRow[]> {
-	const { rows } = await db.execute<Row>(sql`${select} where v.program_id = ${programId} and v.site_id = ${siteId} order by v.started_at desc limit ${most}`);
+	const { rows } = await db.execute<Row>(
+		sql`${select} where v.program_id = ${programId} and v.site_id = ${siteId} order by v.started_at desc limit ${most}`
+	);
 	return rows.map(visitOf);
 }

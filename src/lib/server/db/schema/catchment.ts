@@ -1,5 +1,15 @@
 import { sql } from 'drizzle-orm';
-import { check, doublePrecision, foreignKey, integer, pgTable, primaryKey, text, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+	check,
+	doublePrecision,
+	foreignKey,
+	integer,
+	pgTable,
+	primaryKey,
+	text,
+	unique,
+	uuid
+} from 'drizzle-orm/pg-core';
 import { program } from './program';
 
 /** A stream of the network. A tributary names the stream it joins and how far above that one's mouth. */
@@ -70,6 +80,9 @@ export const site = pgTable(
 		check('leave_known', sql`${t.permission} in ('not needed', 'given', 'asked', 'refused')`),
 		check('tide_whole', sql`(${t.lowWaterAt} is null) = (${t.tideReach_min} is null)`),
 		check('visits_begin_in_order', sql`${t.opens_min} < ${t.closes_min}`),
-		check('on_earth', sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180 and ${t.elevation_m} between -430 and 9000`)
+		check(
+			'on_earth',
+			sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180 and ${t.elevation_m} between -430 and 9000`
+		)
 	]
 );

@@ -1,5 +1,18 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+	boolean,
+	check,
+	foreignKey,
+	index,
+	integer,
+	jsonb,
+	pgTable,
+	primaryKey,
+	text,
+	timestamp,
+	unique,
+	uuid
+} from 'drizzle-orm/pg-core';
 import type { InstrumentFacts } from '../../../core/evaluate';
 import type { MethodCard } from '../../../core/method';
 import type { Purpose } from '../../../core/schedule';
@@ -96,7 +109,10 @@ export const round = pgTable(
 	(t) => [
 		primaryKey({ columns: [t.programId, t.id] }),
 		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
-		foreignKey({ columns: [t.programId, t.cardVersionId], foreignColumns: [methodCardVersion.programId, methodCardVersion.id] }),
+		foreignKey({
+			columns: [t.programId, t.cardVersionId],
+			foreignColumns: [methodCardVersion.programId, methodCardVersion.id]
+		}),
 		index().on(t.programId, t.startsAt),
 		check('purpose_known', sql`${t.purpose} in ('grab', 'storm', 'sampler')`),
 		check('some_site', sql`cardinality(${t.siteIds}) > 0`),

@@ -1,5 +1,19 @@
 import { sql } from 'drizzle-orm';
-import { boolean, check, doublePrecision, foreignKey, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+	boolean,
+	check,
+	doublePrecision,
+	foreignKey,
+	integer,
+	jsonb,
+	pgEnum,
+	pgTable,
+	primaryKey,
+	text,
+	timestamp,
+	unique,
+	uuid
+} from 'drizzle-orm/pg-core';
 import type { Hours } from '../../../core/library';
 import { site, stream } from './catchment';
 import { methodCard, round } from './method';
@@ -89,9 +103,15 @@ export const circuit = pgTable(
 		foreignKey({ columns: [t.programId, t.cardId], foreignColumns: [methodCard.programId, methodCard.id] }),
 		foreignKey({ columns: [t.programId, t.depotId], foreignColumns: [place.programId, place.id] }),
 		foreignKey({ columns: [t.programId, t.labId], foreignColumns: [place.programId, place.id] }),
-		check('spacing_in_order', sql`${t.least_days} > 0 and ${t.least_days} <= ${t.aim_days} and ${t.aim_days} <= ${t.most_days}`),
+		check(
+			'spacing_in_order',
+			sql`${t.least_days} > 0 and ${t.least_days} <= ${t.aim_days} and ${t.aim_days} <= ${t.most_days}`
+		),
 		check('circuit_has_sites', sql`cardinality(${t.siteIds}) > 0 and cardinality(${t.weekdays}) > 0 and ${t.crew} > 0`),
-		check('starts_in_order', sql`${t.earliestStart_min} between 0 and ${t.latestStart_min} and ${t.latestStart_min} < 1440`)
+		check(
+			'starts_in_order',
+			sql`${t.earliestStart_min} between 0 and ${t.latestStart_min} and ${t.latestStart_min} < 1440`
+		)
 	]
 );
 
@@ -125,7 +145,10 @@ export const consumable = pgTable(
 		lot: text().notNull().default(''),
 		expiresOn: text('expires_on').notNull()
 	},
-	(t) => [primaryKey({ columns: [t.programId, t.id] }), check('expires_on_a_date', sql`${t.expiresOn} ~ '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'`)]
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		check('expires_on_a_date', sql`${t.expiresOn} ~ '^[0-9]{4}-[0-9]{2}-[0-9]{2}$'`)
+	]
 );
 
 /** Nets, boots, buckets that teams share or own, and the water that wetted each last. */

@@ -1,5 +1,20 @@
 import { sql } from 'drizzle-orm';
-import { bigint, boolean, check, foreignKey, index, integer, jsonb, pgEnum, pgTable, primaryKey, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core';
+import {
+	bigint,
+	boolean,
+	check,
+	foreignKey,
+	index,
+	integer,
+	jsonb,
+	pgEnum,
+	pgTable,
+	primaryKey,
+	text,
+	timestamp,
+	unique,
+	uuid
+} from 'drizzle-orm/pg-core';
 import type { Threshold } from '../../../core/interpret';
 import type { DriveGuess } from '../../../core/schedule';
 import { user } from './sign-in';

@@ -52,7 +52,10 @@ export const visit = pgTable(
 	(t) => [
 		primaryKey({ columns: [t.programId, t.id] }),
 		foreignKey({ columns: [t.programId, t.siteId], foreignColumns: [site.programId, site.id] }),
-		foreignKey({ columns: [t.programId, t.cardVersionId], foreignColumns: [methodCardVersion.programId, methodCardVersion.id] }),
+		foreignKey({
+			columns: [t.programId, t.cardVersionId],
+			foreignColumns: [methodCardVersion.programId, methodCardVersion.id]
+		}),
 		foreignKey({ columns: [t.programId, t.roundId], foreignColumns: [round.programId, round.id] }),
 		foreignKey({ columns: [t.programId, t.teamId], foreignColumns: [team.programId, team.id] }),
 		foreignKey({ columns: [t.programId, t.openedBy], foreignColumns: [member.programId, member.id] }),

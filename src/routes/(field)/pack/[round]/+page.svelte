@@ -26,14 +26,19 @@
 					duplicates: round.quality.filter((q) => q.kind === 'duplicate').map((q) => codeOf(q.siteId)),
 					blanks: round.quality.filter((q) => q.kind === 'blank').map((q) => codeOf(q.siteId)),
 					people: Math.max(2, round.crewIds.length),
-					instruments: satchel.instruments.filter((i) => round.kit.includes(i.facts.code)).map((i) => ({ code: i.facts.code, kind: i.kind }))
+					instruments: satchel.instruments
+						.filter((i) => round.kit.includes(i.facts.code))
+						.map((i) => ({ code: i.facts.code, kind: i.kind }))
 				})
 			: []
 	);
-	const packedBy = $derived(new Map([...(ticks.ticks?.values() ?? [])].filter((t) => t.isPacked).map((t) => [t.line, app.initialsOf(t.by)])));
+	const packedBy = $derived(
+		new Map([...(ticks.ticks?.values() ?? [])].filter((t) => t.isPacked).map((t) => [t.line, app.initialsOf(t.by)]))
+	);
 	const inCar = $derived(lines.filter((l) => packedBy.has(l.id)).length);
 
-	const tick = (line: string, isPacked: boolean) => app.member && void ticks.tick(line, isPacked, app.member.id, app.now_ms);
+	const tick = (line: string, isPacked: boolean) =>
+		app.member && void ticks.tick(line, isPacked, app.member.id, app.now_ms);
 </script>
 
 <svelte:head><title>Pack {round?.name ?? ''} · Keen Riffle</title></svelte:head>
@@ -42,7 +47,9 @@
 	<a class="back" href="/pack" aria-label="All rounds">‹</a>
 	<div>
 		<h1>{round?.name ?? 'Pack'}</h1>
-		{#if round}<small>{sayDay(Date.parse(round.startsAt), timeZone)}, start {sayTime(Date.parse(round.startsAt), timeZone)}</small>{/if}
+		{#if round}<small
+				>{sayDay(Date.parse(round.startsAt), timeZone)}, start {sayTime(Date.parse(round.startsAt), timeZone)}</small
+			>{/if}
 	</div>
 	<FieldNote {app} />
 </header>
@@ -54,7 +61,10 @@
 		</p>
 		{#each round.gear as warning, i (i)}<p class="say ask">
 				{sayGear(warning, timeZone)}
-				{#if warning.kind === 'calibrate' || warning.kind === 'battery'}<a href="/plan/calibrate/{warning.code}" data-sveltekit-reload>Calibrate it</a>{/if}
+				{#if warning.kind === 'calibrate' || warning.kind === 'battery'}<a
+						href="/plan/calibrate/{warning.code}"
+						data-sveltekit-reload>Calibrate it</a
+					>{/if}
 			</p>{/each}
 		<PackLines {lines} {packedBy} ontick={tick} />
 	{:else if app.isOpen && !round}

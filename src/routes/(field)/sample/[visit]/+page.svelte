@@ -27,7 +27,9 @@
 {#if log.entries?.length === 0}
 	<main>
 		<h1>This visit is not on this device</h1>
-		<p>It may have been opened on another one and not been sent yet. <a href="/sample">Back to the visits kept here</a></p>
+		<p>
+			It may have been opened on another one and not been sent yet. <a href="/sample">Back to the visits kept here</a>
+		</p>
 	</main>
 {/if}
 

@@ -27,7 +27,8 @@
 				<span class="small">
 					save as
 					{#if data.mayKeep}<a href="/library/{kind.name}/rows.csv" download>CSV</a>{/if}
-					{#if hasPlaces || kind.name === 'streams'}<a href="/library/{kind.name}/rows.geojson" download>GeoJSON</a>{/if}
+					{#if hasPlaces || kind.name === 'streams'}<a href="/library/{kind.name}/rows.geojson" download>GeoJSON</a
+						>{/if}
 					{#if kind.name === 'sites'}<a href="/library/{kind.name}/rows.gpx" download>GPX</a>{/if}
 				</span>
 			{/if}

@@ -11,14 +11,21 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const own = await cardVersions(database(), member.programId);
 	const sides = [
 		...[...own].flatMap(([code, versions]) =>
-			versions.map((v, i) => ({ key: `${code} ${v.version}`, title: `${v.card.title}, version ${v.version}${i === 0 ? ', in use' : ''}`, card: v.card }))
+			versions.map((v, i) => ({
+				key: `${code} ${v.version}`,
+				title: `${v.card.title}, version ${v.version}${i === 0 ? ', in use' : ''}`,
+				card: v.card
+			}))
 		),
 		...shippedCards.map((card) => ({ key: `shipped ${card.code}`, title: `${card.title}, as shipped`, card }))
 	];
 	const latest = [...own.values()][0];
 	const asked = (name: string, usual: string | undefined) =>
 		sides.find((s) => s.key === url.searchParams.get(name)) ?? sides.find((s) => s.key === usual) ?? sides[0]!;
-	const a = asked('a', latest?.[1] ? `${latest[1].card.code} ${latest[1].version}` : `shipped ${shippedCards[0]!.code}`);
+	const a = asked(
+		'a',
+		latest?.[1] ? `${latest[1].card.code} ${latest[1].version}` : `shipped ${shippedCards[0]!.code}`
+	);
 	const b = asked('b', latest ? `${latest[0]!.card.code} ${latest[0]!.version}` : `shipped ${shippedCards[1]!.code}`);
 	return {
 		mayKeep: can(member, 'keep-library'),

@@ -35,7 +35,9 @@
 						<h3>{card.title}</h3>
 						<p class="small">{card.summary}</p>
 					</div>
-					{#if data.mayKeep}<form method="POST" action="?/take"><button class="act" name="code" value={card.code}>Take it into use</button></form>{/if}
+					{#if data.mayKeep}<form method="POST" action="?/take">
+							<button class="act" name="code" value={card.code}>Take it into use</button>
+						</form>{/if}
 				</li>
 			{/each}
 		</ul>

@@ -8,7 +8,13 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = async ({ request, locals }) => {
 	const asked = PlanChange.safeParse(await request.json().catch(() => null));
 	if (!asked.success)
-		return json({ ok: false, why: asked.error.issues.map((i) => `${i.path.join('.') || 'the request'}: ${i.message}`).join('; ') }, { status: 400 });
+		return json(
+			{
+				ok: false,
+				why: asked.error.issues.map((i) => `${i.path.join('.') || 'the request'}: ${i.message}`).join('; ')
+			},
+			{ status: 400 }
+		);
 	const done = await changePlan(database(), locals.member!, asked.data, serverNow_ms());
 	return json(done, { status: done.ok ? 200 : 409 });
 };

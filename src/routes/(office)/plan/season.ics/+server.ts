@@ -5,5 +5,8 @@ import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = async ({ locals }) =>
 	new Response(await seasonCalendar(database(), locals.member!, serverNow_ms()), {
-		headers: { 'content-type': 'text/calendar; charset=utf-8', 'content-disposition': 'attachment; filename="season.ics"' }
+		headers: {
+			'content-type': 'text/calendar; charset=utf-8',
+			'content-disposition': 'attachment; filename="season.ics"'
+		}
 	});

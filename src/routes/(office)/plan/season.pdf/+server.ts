@@ -22,5 +22,7 @@ export const GET: RequestHandler = async ({ locals }) => {
 			initials: crew.map((id) => people[id]?.initials ?? '?')
 		}))
 	});
-	return new Response(new Uint8Array(pdf), { headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="season.pdf"' } });
+	return new Response(new Uint8Array(pdf), {
+		headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="season.pdf"' }
+	});
 };

@@ -12,7 +12,13 @@ const VISITS_SHOWN = 8;
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const db = database();
-	const { site, available, parameter, span, spanId, view, acceptedOnly } = await askedOf(db, member, params.code, url, serverNow_ms());
+	const { site, available, parameter, span, spanId, view, acceptedOnly } = await askedOf(
+		db,
+		member,
+		params.code,
+		url,
+		serverNow_ms()
+	);
 	const [network, thresholds, series, visits] = await Promise.all([
 		streamNetwork(db, member.programId),
 		thresholdsOf(db, member.programId),
@@ -21,7 +27,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	]);
 	return {
 		// directions, access and permissions are for those who go there: the page needs none of them
-		site: { id: site.id, code: site.code, name: site.name, about: site.about, river_km: site.river_km, elevation_m: site.elevation_m },
+		site: {
+			id: site.id,
+			code: site.code,
+			name: site.name,
+			about: site.about,
+			river_km: site.river_km,
+			elevation_m: site.elevation_m
+		},
 		stream: network.streams.find((s) => s.id === site.streamId)?.name ?? '',
 		onStream: network.sites.filter((s) => s.streamId === site.streamId).sort((a, b) => b.river_km - a.river_km),
 		parameters: available.map((a) => a.parameter),

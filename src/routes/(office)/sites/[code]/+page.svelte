@@ -1,6 +1,15 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { counted, sayDay, saySure, sayVerdict, verdictOn, waysCounted, wayWords, type TrendPoint } from '$lib/core/interpret';
+	import {
+		counted,
+		sayDay,
+		saySure,
+		sayVerdict,
+		verdictOn,
+		waysCounted,
+		wayWords,
+		type TrendPoint
+	} from '$lib/core/interpret';
 	import { parameters, units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
@@ -16,8 +25,12 @@
 	const last = $derived(points.findLast((p) => p.status !== 'rejected') ?? null);
 	const lastFigure = $derived(last ? withQualifier(last.value, last.qualifier, last.unit) : null);
 	const limits = $derived(last?.lower == null ? null : { lower: last.lower, upper: last.upper });
-	const sure = $derived(lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, known.unit, limits) : null);
-	const verdict = $derived(lastFigure && last && data.threshold ? verdictOn(lastFigure, last.uncertainty, limits, data.threshold) : null);
+	const sure = $derived(
+		lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, known.unit, limits) : null
+	);
+	const verdict = $derived(
+		lastFigure && last && data.threshold ? verdictOn(lastFigure, last.uncertainty, limits, data.threshold) : null
+	);
 	const ways = $derived(waysCounted(points.filter((p) => p.status !== 'rejected')));
 	const here = $derived(data.onStream.findIndex((s) => s.id === data.site.id));
 
@@ -31,7 +44,9 @@
 		const { series } = data;
 		const query = new URLSearchParams({ p: data.parameter ?? '', span: data.span.id });
 		const from = `/sites/${data.site.code}/points.json?${query}`;
-		if (series?.kind === 'points') return () => Promise.resolve($state.snapshot(series.points).filter((p) => p.status !== 'rejected' && !p.isSimulated));
+		if (series?.kind === 'points')
+			return () =>
+				Promise.resolve($state.snapshot(series.points).filter((p) => p.status !== 'rejected' && !p.isSimulated));
 		return async () => {
 			const response = await fetch(from);
 			if (!response.ok) throw new Error(`points of ${data.site.code}: ${response.status}`);
@@ -40,7 +55,14 @@
 	});
 
 	function onkeydown(event: KeyboardEvent) {
-		if (event.key !== 't' || event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest('input, textarea, select')) return;
+		if (
+			event.key !== 't' ||
+			event.ctrlKey ||
+			event.metaKey ||
+			event.altKey ||
+			(event.target as HTMLElement).closest('input, textarea, select')
+		)
+			return;
 		void goto(address({ view: data.view === 'table' ? 'chart' : 'table' }), { noScroll: true, keepFocus: true });
 	}
 </script>
@@ -51,12 +73,16 @@
 <main class="page">
 	<header class="top">
 		<h1>{data.site.name}, {data.site.about}</h1>
-		<span class="small">{data.stream}, {data.site.river_km.toFixed(1)} km above its mouth, {data.site.elevation_m.toFixed(0)} m high</span>
+		<span class="small"
+			>{data.stream}, {data.site.river_km.toFixed(1)} km above its mouth, {data.site.elevation_m.toFixed(0)} m high</span
+		>
 		<span class="neighbours small">
-			{#if data.onStream[here - 1]}<a href="/sites/{data.onStream[here - 1]?.code}?p={data.parameter}&span={data.span.id}"
+			{#if data.onStream[here - 1]}<a
+					href="/sites/{data.onStream[here - 1]?.code}?p={data.parameter}&span={data.span.id}"
 					>upstream: {data.onStream[here - 1]?.name}</a
 				>{/if}
-			{#if data.onStream[here + 1]}<a href="/sites/{data.onStream[here + 1]?.code}?p={data.parameter}&span={data.span.id}"
+			{#if data.onStream[here + 1]}<a
+					href="/sites/{data.onStream[here + 1]?.code}?p={data.parameter}&span={data.span.id}"
 					>downstream: {data.onStream[here + 1]?.name}</a
 				>{/if}
 		</span>
@@ -64,8 +90,10 @@
 
 	{#if data.parameter && known}
 		<nav aria-label="What was measured" class="choices">
-			{#each data.parameters as code (code)}<a href={address({ p: code })} aria-current={code === data.parameter ? 'true' : undefined} data-sveltekit-noscroll
-					>{parameters[code].name}</a
+			{#each data.parameters as code (code)}<a
+					href={address({ p: code })}
+					aria-current={code === data.parameter ? 'true' : undefined}
+					data-sveltekit-noscroll>{parameters[code].name}</a
 				>{/each}
 		</nav>
 		<div class="said">
@@ -73,9 +101,11 @@
 				<p>
 					<b class="big-figure">{sure.figure.replace(` ${units[known.unit].symbol}`, '')}</b>
 					{units[known.unit].symbol}<br /><small
-						>{known.name}, {sayDay(last.at_ms, data.program.timeZone, true)}{sure.uncertainty === null ? '' : `, ± ${sure.uncertainty}`}{sure.limits === null
+						>{known.name}, {sayDay(last.at_ms, data.program.timeZone, true)}{sure.uncertainty === null
 							? ''
-							: `, ${sure.limits} with 95 %`}{last.isSimulated ? ', simulated' : ''}{last.status === 'waiting' ? ', waiting for review' : ''}</small
+							: `, ± ${sure.uncertainty}`}{sure.limits === null ? '' : `, ${sure.limits} with 95 %`}{last.isSimulated
+							? ', simulated'
+							: ''}{last.status === 'waiting' ? ', waiting for review' : ''}</small
 					>
 				</p>
 				{#if verdict && sayVerdict(verdict) && data.threshold}<p
@@ -83,10 +113,14 @@
 						class:ask={verdict.isOpen || verdict.band?.state === 'watch'}
 						class:spoils={!verdict.isOpen && verdict.band?.state === 'act'}
 					>
-						<b>{data.threshold.use.charAt(0).toUpperCase() + data.threshold.use.slice(1)}: {sayVerdict(verdict)}.</b> <small>{data.threshold.source}</small>
+						<b>{data.threshold.use.charAt(0).toUpperCase() + data.threshold.use.slice(1)}: {sayVerdict(verdict)}.</b>
+						<small>{data.threshold.source}</small>
 					</p>{/if}
 			{:else if stretches.length}
-				<p>{stretches.reduce((n, s) => n + s.results, 0)} results, told as the lowest, middle and highest of equal stretches of time.</p>
+				<p>
+					{stretches.reduce((n, s) => n + s.results, 0)} results, told as the lowest, middle and highest of equal stretches
+					of time.
+				</p>
 			{:else}
 				<p>No results in this span.</p>
 			{/if}
@@ -99,13 +133,27 @@
 						data-sveltekit-noscroll>{span.word}</a
 					>{/each}
 			</nav>
-			<a class="act" href={address({ view: data.view === 'table' ? 'chart' : 'table' })} aria-keyshortcuts="t" data-sveltekit-noscroll
-				>{data.view === 'table' ? 'As a chart' : 'As a table'}</a
+			<a
+				class="act"
+				href={address({ view: data.view === 'table' ? 'chart' : 'table' })}
+				aria-keyshortcuts="t"
+				data-sveltekit-noscroll>{data.view === 'table' ? 'As a chart' : 'As a table'}</a
 			>
-			<a class="act plain" href="/sites/{data.site.code}/series.csv?p={data.parameter}&span={data.span.id}" data-sveltekit-reload>CSV of this</a>
+			<a
+				class="act plain"
+				href="/sites/{data.site.code}/series.csv?p={data.parameter}&span={data.span.id}"
+				data-sveltekit-reload>CSV of this</a
+			>
 		</div>
 		{#if data.view === 'table'}
-			<SeriesTable parameter={data.parameter} {points} {stretches} threshold={data.threshold} timeZone={data.program.timeZone} mayOpen={!data.acceptedOnly} />
+			<SeriesTable
+				parameter={data.parameter}
+				{points}
+				{stretches}
+				threshold={data.threshold}
+				timeZone={data.program.timeZone}
+				mayOpen={!data.acceptedOnly}
+			/>
 		{:else}
 			<SeriesChart
 				parameter={data.parameter}
@@ -114,22 +162,28 @@
 				{stretches}
 				from_ms={data.span.from_ms}
 				to_ms={data.span.to_ms}
-				label="{known.name} at {data.site.name}, {points.length || stretches.length} marks. Key t shows them as a table."
+				label="{known.name} at {data.site.name}, {points.length ||
+					stretches.length} marks. Key t shows them as a table."
 			/>
 			<p class="small">
-				Round: accepted or qualified. Square: waiting for review. Open: only known to lie below or above. Cross: rejected.{#if points.some((p) => p.isSimulated)}
+				Round: accepted or qualified. Square: waiting for review. Open: only known to lie below or above. Cross:
+				rejected.{#if points.some((p) => p.isSimulated)}
 					Triangle: simulated, and left out of the trend.{/if}{#if data.acceptedOnly}
 					You see reviewed results.{/if}
 			</p>
 			{#if ways.length > 1}
 				<p class="small">
-					Found by {ways.map((w) => `${wayWords[w.way]} (${w.points})`).join(', ')}. Dashed lines mark a change of way: a step or a trend there may come from
-					it, not from the stream.
+					Found by {ways.map((w) => `${wayWords[w.way]} (${w.points})`).join(', ')}. Dashed lines mark a change of way:
+					a step or a trend there may come from it, not from the stream.
 				</p>
 			{/if}
 			<noscript><p>The chart needs scripts; <a href={address({ view: 'table' })}>the table</a> does not.</p></noscript>
 		{/if}
-		{#if points.length + stretches.length > 0}<TrendLine points={trendPoints} workOut={workOutTrend} unitSymbol={units[known.unit].symbol} />{/if}
+		{#if points.length + stretches.length > 0}<TrendLine
+				points={trendPoints}
+				workOut={workOutTrend}
+				unitSymbol={units[known.unit].symbol}
+			/>{/if}
 	{:else}
 		<p>No results here yet. They appear as visits to this site come in.</p>
 	{/if}
@@ -142,9 +196,11 @@
 					<a href="/visits/{visit.id}">{sayDay(visit.started_ms, data.program.timeZone, true)}</a>
 					{visit.crew.join(', ')}
 					<small
-						>{visit.isFinished ? (visit.awaitsReview ? `${counted(visit.awaitsReview, 'result')} to be reviewed` : 'judged') : 'still open'}{visit.flags
-							? `, ${counted(visit.flags, 'doubt')}`
-							: ''}</small
+						>{visit.isFinished
+							? visit.awaitsReview
+								? `${counted(visit.awaitsReview, 'result')} to be reviewed`
+								: 'judged'
+							: 'still open'}{visit.flags ? `, ${counted(visit.flags, 'doubt')}` : ''}</small
 					>
 				</li>
 			{/each}

@@ -26,7 +26,11 @@ export const spans = [
 export async function askedOf(db: Db, member: Member, code: string, url: URL, now_ms: number) {
 	const site = await siteByCode(db, member.programId, code);
 	if (!site) error(404, `There is no site ${code} in this program.`);
-	const asked = Asked.parse({ p: url.searchParams.get('p'), span: url.searchParams.get('span'), view: url.searchParams.get('view') });
+	const asked = Asked.parse({
+		p: url.searchParams.get('p'),
+		span: url.searchParams.get('span'),
+		view: url.searchParams.get('view')
+	});
 	const acceptedOnly = !can(member, 'see-unreviewed');
 	const available = await parametersAt(db, member.programId, site.id, parameterCodes, acceptedOnly);
 	const parameter: ParameterCode | null =

@@ -9,7 +9,15 @@ import { database } from '$lib/server/db/connect';
 import { thresholdsOf } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { visitById } from '$lib/server/db/queries/visits';
-import { acceptUndoubted, chooseReported, judgeResult, mayJudge, strikeEntry, workedVisit, type Done } from '$lib/server/reviews/judge';
+import {
+	acceptUndoubted,
+	chooseReported,
+	judgeResult,
+	mayJudge,
+	strikeEntry,
+	workedVisit,
+	type Done
+} from '$lib/server/reviews/judge';
 import { setAside, setAsideOf } from '$lib/server/reviews/set-aside';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
@@ -24,14 +32,19 @@ const Judged = z
 		reason: z.string().trim().max(500, 'At most 500 letters.').default(''),
 		judged: z.string().max(120)
 	})
-	.refine((j) => j.verdict === 'accept' || j.reason !== '', { error: 'To qualify or reject needs a reason, so that the crew learns what was wrong.' });
+	.refine((j) => j.verdict === 'accept' || j.reason !== '', {
+		error: 'To qualify or reject needs a reason, so that the crew learns what was wrong.'
+	});
 
 const Reported = z.object({
 	...which,
 	reason: z.string().trim().min(1, 'Say why this one is reported instead.').max(500, 'At most 500 letters.')
 });
 
-const Struck = z.object({ entryId: z.uuid(), reason: z.string().trim().min(1, 'Say why it is struck.').max(500, 'At most 500 letters.') });
+const Struck = z.object({
+	entryId: z.uuid(),
+	reason: z.string().trim().min(1, 'Say why it is struck.').max(500, 'At most 500 letters.')
+});
 
 const Aside = z
 	.object({
@@ -48,7 +61,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const db = database();
 	const visit = z.uuid().safeParse(params.id).success ? await visitById(db, member.programId, params.id) : null;
-	if (!visit || !can(member, 'see-visit', { visit: visit.subject })) error(404, 'There is no such visit in your program, or it is another team’s.');
+	if (!visit || !can(member, 'see-visit', { visit: visit.subject }))
+		error(404, 'There is no such visit in your program, or it is another team’s.');
 	const worked = (await workedVisit(db, member.programId, visit.id, serverNow_ms()))!;
 	const { folded, ...outcome } = worked.outcome;
 	const { title, version, steps, shown } = worked.visit.card;
@@ -64,7 +78,20 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		isBlind,
 		card: { title, version, shown, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
 		...(isBlind
-			? { sheet: {}, outcome: { ...outcome, determinations: [], results: [], gaugings: [], flows: [], flags: [], clocks: [], missing: [] }, logbook: [] }
+			? {
+					sheet: {},
+					outcome: {
+						...outcome,
+						determinations: [],
+						results: [],
+						gaugings: [],
+						flows: [],
+						flags: [],
+						clocks: [],
+						missing: []
+					},
+					logbook: []
+				}
 			: { sheet: folded.sheet, outcome, logbook: logLines(folded, member.program.timeZone) }),
 		people: await peopleOf(db, member.programId),
 		thresholds: await thresholdsOf(db, member.programId),
@@ -76,16 +103,28 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 };
 
 export const actions: Actions = {
-	acceptUndoubted: (event) => act(event, z.object({}), () => acceptUndoubted(database(), event.locals.member!, event.params.id, serverNow_ms())),
-	judge: (event) => act(event, Judged, (said) => judgeResult(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
-	report: (event) => act(event, Reported, (said) => chooseReported(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
+	acceptUndoubted: (event) =>
+		act(event, z.object({}), () => acceptUndoubted(database(), event.locals.member!, event.params.id, serverNow_ms())),
+	judge: (event) =>
+		act(event, Judged, (said) => judgeResult(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
+	report: (event) =>
+		act(event, Reported, (said) =>
+			chooseReported(database(), event.locals.member!, event.params.id, said, serverNow_ms())
+		),
 	setAside: (event) => {
 		if (!can(event.locals.member!, 'plan')) error(403, 'Setting lines aside is for coordinators.');
 		return act(event, Aside, ({ entryId, reason, back }) =>
-			setAside(database(), event.locals.member!, event.params.id, { entryId, reason: back === undefined ? reason : null }, serverNow_ms())
+			setAside(
+				database(),
+				event.locals.member!,
+				event.params.id,
+				{ entryId, reason: back === undefined ? reason : null },
+				serverNow_ms()
+			)
 		);
 	},
-	strike: (event) => act(event, Struck, (said) => strikeEntry(database(), event.locals.member!, event.params.id, said, serverNow_ms()))
+	strike: (event) =>
+		act(event, Struck, (said) => strikeEntry(database(), event.locals.member!, event.params.id, said, serverNow_ms()))
 };
 
 async function act<T extends z.ZodType>(event: RequestEvent, schema: T, deed: (said: z.output<T>) => Promise<Done>) {

@@ -19,14 +19,21 @@
 	const outcome = $derived(data.outcome);
 	const gauging = $derived(outcome.gaugings[0]);
 	const asRead = $derived(data.card.asRead);
-	const general = $derived(outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter)));
+	const general = $derived(
+		outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter))
+	);
 	/** The doubts about a determination; those about its parameter as such stand with the reported one. */
 	const flagsOf = (result: Result) => {
 		const same = outcome.determinations.filter((d) => d.parameter === result.parameter);
 		const isAt = (f: Flag, { place }: Result) => f.path === place || f.path.startsWith(`${place}/`);
-		return outcome.flags.filter((f) => f.parameter === result.parameter && (isAt(f, result) || (result.isReported && !same.some((d) => isAt(f, d)))));
+		return outcome.flags.filter(
+			(f) =>
+				f.parameter === result.parameter && (isAt(f, result) || (result.isReported && !same.some((d) => isAt(f, d))))
+		);
 	};
-	const refused = $derived(form?.why === undefined ? null : { why: form.why, at: form.at ?? '', reason: form.reason ?? '' });
+	const refused = $derived(
+		form?.why === undefined ? null : { why: form.why, at: form.at ?? '', reason: form.reason ?? '' }
+	);
 	const nameOf = (id: string) => data.people[id]?.name ?? 'someone';
 	const initialsOf = (id: string) => data.people[id]?.initials ?? '?';
 	const titleOf = (stepId: string) => data.card.steps.find((c) => c.id === stepId)?.title ?? stepId;
@@ -39,7 +46,8 @@
 	const untied = $derived(outcome.steps.filter((s) => s.state === 'open').map((s) => titleOf(s.id)));
 </script>
 
-<svelte:head><title>{data.visit.site.name}, {sayDay(data.visit.started_ms, timeZone)} · Keen Riffle</title></svelte:head>
+<svelte:head><title>{data.visit.site.name}, {sayDay(data.visit.started_ms, timeZone)} · Keen Riffle</title></svelte:head
+>
 
 <main class="page">
 	<header class="top">
@@ -49,7 +57,8 @@
 	</header>
 	{#if data.isBlind}
 		<p class="say">
-			<b>This sheet came from paper and is typed in by two people, neither seeing the other’s.</b> What was typed shows here once both copies are whole.
+			<b>This sheet came from paper and is typed in by two people, neither seeing the other’s.</b> What was typed shows here
+			once both copies are whole.
 		</p>
 		<p class="acts">
 			<a class="act main" href="/sample/{data.visit.id}" data-sveltekit-reload>Type the other copy</a>
@@ -58,7 +67,9 @@
 	{:else}
 		<p class="lead">
 			{lead}
-			{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied.map(inSentence).join(', ')}{/if}.{/if}
+			{#if !data.visit.isFinished}<b>Still open</b>{#if untied.length}; to do: {untied
+						.map(inSentence)
+						.join(', ')}{/if}.{/if}
 		</p>
 		{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
 
@@ -92,19 +103,18 @@
 						<table>
 							<thead
 								><tr
-									><th class="number">tape, {asRead.tape}</th><th class="number">depth, {asRead.tape}</th><th class="number"
-										>velocity, {units[asRead.velocity].symbol}</th
+									><th class="number">tape, {asRead.tape}</th><th class="number">depth, {asRead.tape}</th><th
+										class="number">velocity, {units[asRead.velocity].symbol}</th
 									><th class="number">share</th></tr
 								></thead
 							>
 							<tbody>
 								{#each gauging.verticals as v (v.id)}
 									<tr
-										><td class="number">{v.distance_m === null ? '' : inColumn(v.distance_m, asRead.tape)}</td><td class="number"
-											>{v.depth_m === null ? '' : inColumn(v.depth_m, asRead.tape)}</td
-										><td class="number">{v.velocity_m_s === null ? '' : inColumn(v.velocity_m_s, asRead.velocity)}</td><td class="number"
-											>{v.share_percent === null ? '' : `${v.share_percent.toFixed(0)} %`}</td
-										></tr
+										><td class="number">{v.distance_m === null ? '' : inColumn(v.distance_m, asRead.tape)}</td><td
+											class="number">{v.depth_m === null ? '' : inColumn(v.depth_m, asRead.tape)}</td
+										><td class="number">{v.velocity_m_s === null ? '' : inColumn(v.velocity_m_s, asRead.velocity)}</td
+										><td class="number">{v.share_percent === null ? '' : `${v.share_percent.toFixed(0)} %`}</td></tr
 									>
 								{/each}
 							</tbody>
@@ -112,7 +122,10 @@
 					</div>
 					<p class="small">
 						{gauging.schools
-							.map((s) => `${s.school} ${significant(convert(s.discharge_m3s, 'm3_s', asRead.discharge), 3)} ${units[asRead.discharge].symbol}`)
+							.map(
+								(s) =>
+									`${s.school} ${significant(convert(s.discharge_m3s, 'm3_s', asRead.discharge), 3)} ${units[asRead.discharge].symbol}`
+							)
 							.join(' · ')}
 					</p>
 				{/if}
@@ -137,7 +150,9 @@
 				{#if data.maySetAside && data.logbook.length > 1}
 					<details>
 						<summary>Set a line aside that spoils this visit</summary>
-						<p class="small">It stays in the logbook, is neither worked with nor sent to phones, and can be taken back.</p>
+						<p class="small">
+							It stays in the logbook, is neither worked with nor sent to phones, and can be taken back.
+						</p>
 						<form method="POST" action="?/setAside" class="aside" use:enhance>
 							<label
 								>Line <select name="entryId" class="input-line"

@@ -5,7 +5,9 @@ import type { LogLine } from '$lib/ui/review/Logbook.svelte';
 /** All lines of a visit in order, each with what took it out, if anything did. */
 export function logLines({ entries, lines }: Folded, timeZone: string): LogLine[] {
 	const outBy = new Map(entries.flatMap((e) => (e.was === null ? [] : [[e.was, e.id] as const])));
-	const rivals = new Set([...lines.values()].filter((l) => l.rivals.length).flatMap((l) => [...l.rivals.map((r) => r.id), l.live!.id]));
+	const rivals = new Set(
+		[...lines.values()].filter((l) => l.rivals.length).flatMap((l) => [...l.rivals.map((r) => r.id), l.live!.id])
+	);
 	return entries.map((e) => ({
 		id: e.id,
 		at_ms: instantOf(e.at),

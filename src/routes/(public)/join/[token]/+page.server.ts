@@ -20,9 +20,14 @@ export const actions: Actions = {
 		const isChosen = await choosePassword(database(), params.token, form.data.password);
 		form.data.password = '';
 		if (!isChosen)
-			return setError(form, 'password', 'This address is no longer good: it was used, or is older than a week. Ask your coordinator for another.', {
-				status: 410
-			});
+			return setError(
+				form,
+				'password',
+				'This address is no longer good: it was used, or is older than a week. Ask your coordinator for another.',
+				{
+					status: 410
+				}
+			);
 		redirect(303, '/sign-in');
 	}
 };

@@ -11,7 +11,10 @@
 	);
 </script>
 
-<PublicPage title="Choose a password" lead="Your coordinator sent you here. Choose a password, then sign in with your e-mail.">
+<PublicPage
+	title="Choose a password"
+	lead="Your coordinator sent you here. Choose a password, then sign in with your e-mail."
+>
 	<form method="POST" use:enhance>
 		<label for="password">Password</label>
 		<input

@@ -22,9 +22,19 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 
 export const PUT: RequestHandler = async ({ params, url, request, locals }) => {
 	const name = PhotoName.safeParse(params.sha256);
-	const of = PhotoOf.safeParse({ visit: url.searchParams.get('visit'), mediaType: request.headers.get('content-type') });
+	const of = PhotoOf.safeParse({
+		visit: url.searchParams.get('visit'),
+		mediaType: request.headers.get('content-type')
+	});
 	const wrong = [name, of].flatMap((parsed) => (parsed.success ? [] : [z.prettifyError(parsed.error)]));
 	if (!name.success || !of.success) return json({ message: wrong.join(' ') }, { status: 400 });
-	const done = await takePhoto(database(), locals.member!, name.data, of.data, Buffer.from(await request.arrayBuffer()), serverNow_ms());
+	const done = await takePhoto(
+		database(),
+		locals.member!,
+		name.data,
+		of.data,
+		Buffer.from(await request.arrayBuffer()),
+		serverNow_ms()
+	);
 	return done.ok ? json({ taken: name.data }) : json({ message: done.why }, { status: done.status });
 };

@@ -64,7 +64,10 @@
 		if (!step || !log.card || isBegun || step.tool === 'leave' || isOnPaper) return [];
 		const open = comesFirst(step, log.card).filter((f) => stateOf(f.step.id) === 'open');
 		const reasons = [...new Set(open.map((f) => f.because))].slice(0, 3);
-		return reasons.map((because) => ({ titles: [...new Set(open.filter((f) => f.because === because).map((f) => f.step.title))], because }));
+		return reasons.map((because) => ({
+			titles: [...new Set(open.filter((f) => f.because === because).map((f) => f.step.title))],
+			because
+		}));
 	});
 	/** Doubts about what belongs to this step; the flow tool says its own. */
 	const flags = $derived.by(() => {
@@ -74,7 +77,13 @@
 	});
 
 	/** What is written shows at once; a reload cannot lose it once this returns, and it is on the disk when it resolves. */
-	async function write(into: VisitLog, op: 'set' | 'strike', path: string, value: unknown, was: string | null): Promise<void> {
+	async function write(
+		into: VisitLog,
+		op: 'set' | 'strike',
+		path: string,
+		value: unknown,
+		was: string | null
+	): Promise<void> {
 		const held = app.hold({ visitId: into.visitId, path, op, value, was });
 		into.foresee(held);
 		try {
@@ -117,7 +126,9 @@
 	const ready = $derived(instrumentsLastUsed().then((lastUsed) => ({ lastUsed, step: params.step })));
 
 	const awaited = $derived(
-		(outcome?.clocks ?? []).filter((c) => c.kind === 'wait').map(({ id, label, due_ms }) => ({ id: `${params.visit} ${id}`, label, due_ms }))
+		(outcome?.clocks ?? [])
+			.filter((c) => c.kind === 'wait')
+			.map(({ id, label, due_ms }) => ({ id: `${params.visit} ${id}`, label, due_ms }))
 	);
 	$effect(() => app.alarms.await(awaited)); // the phone's own bell
 	const rung = $derived(awaited.filter((a) => app.alarms.ringing.has(a.id)));
@@ -125,12 +136,16 @@
 	const stepOfWait = (id: string) =>
 		log.steps.find(
 			({ step: s }) =>
-				id.endsWith(`waits/${s.id}`) || (s.tool === 'titration' && id.includes('titrations/')) || (s.tool === 'flow' && id.endsWith('waits/flume'))
+				id.endsWith(`waits/${s.id}`) ||
+				(s.tool === 'titration' && id.includes('titrations/')) ||
+				(s.tool === 'flow' && id.endsWith('waits/flume'))
 		)?.step;
 	const otherKits = $derived(
 		(outcome?.clocks ?? []).flatMap((c) => {
 			const other = c.kind === 'wait' ? stepOfWait(c.id) : undefined;
-			return other && other.id !== params.step ? [{ id: other.id, title: c.label, left_ms: c.due_ms - shown.now_ms }] : [];
+			return other && other.id !== params.step
+				? [{ id: other.id, title: c.label, left_ms: c.due_ms - shown.now_ms }]
+				: [];
 		})
 	);
 
@@ -145,7 +160,13 @@
 	}
 	let isPanelOpen = $state(false);
 	/** Doubts that the arrival says where the hand is. */
-	const SAID_AT_THE_TAP: readonly Flag['code'][] = ['over-wading-limit', 'waded-over-limit', 'waded-untried', 'life-jacket', 'nobody-waits'];
+	const SAID_AT_THE_TAP: readonly Flag['code'][] = [
+		'over-wading-limit',
+		'waded-over-limit',
+		'waded-untried',
+		'life-jacket',
+		'nobody-waits'
+	];
 </script>
 
 <svelte:head><title>{step?.title ?? 'Visit'} · {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
@@ -160,18 +181,29 @@
 	{#if log.entries && log.drafts && outcome && satchel && ordered && step && log.card}
 		<div class="run">
 			<Rope
-				knots={log.steps.map((s, i) => ({ id: s.step.id, title: s.step.title, state: outcome.steps[i]?.state ?? 'open', href: hrefOf(s.step.id) }))}
+				knots={log.steps.map((s, i) => ({
+					id: s.step.id,
+					title: s.step.title,
+					state: outcome.steps[i]?.state ?? 'open',
+					href: hrefOf(s.step.id)
+				}))}
 				current={params.step}
 			/>
 			<main class:wide={step.tool === 'flow'}>
 				{#each rung as bell (bell.id)}
 					<p class="say ask bell" role="alert">
 						<b>{bell.label}: the time has come.</b>
-						{#if stepOfWait(bell.id)}<a class="act main" href={hrefOf(stepOfWait(bell.id)?.id ?? '')} onclick={() => app.alarms.hear(bell.id)}>Read it</a>{/if}
+						{#if stepOfWait(bell.id)}<a
+								class="act main"
+								href={hrefOf(stepOfWait(bell.id)?.id ?? '')}
+								onclick={() => app.alarms.hear(bell.id)}>Read it</a
+							>{/if}
 						<button type="button" class="act plain" onclick={() => app.alarms.hear(bell.id)}>Heard</button>
 					</p>
 				{/each}
-				{#if log.isBlind}<p class="say"><b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.</p>{/if}
+				{#if log.isBlind}<p class="say">
+						<b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.
+					</p>{/if}
 				<StepHead
 					{ordered}
 					number={index + 1}
@@ -181,7 +213,10 @@
 					{ahead}
 					takenBy={sheet.steps?.[step.id]?.takenBy}
 					{me}
-					ontake={(isMine) => (isMine ? void hand.set(`steps/${step.id}/takenBy`, me) : hand.strike(`steps/${step.id}/takenBy`, 'given back'))}
+					ontake={(isMine) =>
+						isMine
+							? void hand.set(`steps/${step.id}/takenBy`, me)
+							: hand.strike(`steps/${step.id}/takenBy`, 'given back')}
 				/>
 				{#await ready then { lastUsed, step: readyStep }}
 					{#key readyStep}
@@ -206,11 +241,16 @@
 					{/key}
 				{/await}
 				{#if step.tool !== 'flow' && step.tool !== 'leave'}
-					<Doubts flags={step.tool === 'arrive' ? flags.filter((f) => !SAID_AT_THE_TAP.includes(f.code)) : flags} onretype={retype} />
+					<Doubts
+						flags={step.tool === 'arrive' ? flags.filter((f) => !SAID_AT_THE_TAP.includes(f.code)) : flags}
+						onretype={retype}
+					/>
 				{/if}
 				<Remark {hand} stepId={step.id} />
 				{#if after}
-					<a class="act next" class:main={isTied} href={hrefOf(after.id)}>{isTied ? 'Go on' : 'Leave it for now'}: {inSentence(after.title)}</a>
+					<a class="act next" class:main={isTied} href={hrefOf(after.id)}
+						>{isTied ? 'Go on' : 'Leave it for now'}: {inSentence(after.title)}</a
+					>
 				{:else if isTied}
 					<a class="act next main" href="/sample">Back to the round</a>
 				{/if}
@@ -239,7 +279,9 @@
 	{:else if log.entries?.length === 0}
 		<main class="alone">
 			<h1>This visit is not on this device</h1>
-			<p>It may have been opened on another one and not been sent yet. <a href="/sample">Back to the visits kept here</a></p>
+			<p>
+				It may have been opened on another one and not been sent yet. <a href="/sample">Back to the visits kept here</a>
+			</p>
 		</main>
 	{:else if log.entries && !ordered && log.steps.length}
 		<main class="alone">

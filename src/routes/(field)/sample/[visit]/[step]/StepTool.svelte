@@ -53,7 +53,22 @@
 	import { stamp } from '$lib/ui/sample/hand';
 	import { roundAhead } from './round-ahead';
 
-	let { step, card, app, log, satchel, outcome, hand, flags, lastUsed, otherKits, hrefOf, onset, onstrike, onretype }: Props = $props();
+	let {
+		step,
+		card,
+		app,
+		log,
+		satchel,
+		outcome,
+		hand,
+		flags,
+		lastUsed,
+		otherKits,
+		hrefOf,
+		onset,
+		onstrike,
+		onretype
+	}: Props = $props();
 
 	/** What was found of a parameter in the way of this step; what follows from it where it is the reported one. */
 	function foundHere(way: Way, parameter: ParameterCode): Result[] {
@@ -65,7 +80,15 @@
 	const me = $derived(satchel.member.initials);
 	const timeZone = $derived(satchel.program.timeZone);
 	const isOnPaper = $derived(log.opening?.isOnPaper === true);
-	const common = $derived({ lines: hand.lines, drafts: hand.drafts, ondraft: hand.draft, onkeep: onset, onstrike, initialsOf: hand.initialsOf, timeZone });
+	const common = $derived({
+		lines: hand.lines,
+		drafts: hand.drafts,
+		ondraft: hand.draft,
+		onkeep: onset,
+		onstrike,
+		initialsOf: hand.initialsOf,
+		timeZone
+	});
 	const exactly_ms = () => hand.exactly_ms();
 
 	/** Instruments that measure this, the one used last on this device first. */
@@ -85,20 +108,31 @@
 	);
 
 	const planned = $derived(
-		(satchel.rounds.find((r) => r.id === log.opening?.roundId)?.quality ?? []).filter((q) => q.siteId === log.site?.id).map((q) => q.kind)
+		(satchel.rounds.find((r) => r.id === log.opening?.roundId)?.quality ?? [])
+			.filter((q) => q.siteId === log.site?.id)
+			.map((q) => q.kind)
 	);
-	const techniqueOf: Partial<Record<string, Technique>> = { pole: 'pole', bridge: 'bridge-bucket', syringe: 'syringe', bank: 'bank' };
+	const techniqueOf: Partial<Record<string, Technique>> = {
+		pole: 'pole',
+		bridge: 'bridge-bucket',
+		syringe: 'syringe',
+		bank: 'bank'
+	};
 
 	/** In a section the doubt is about a vertical; its depth or its speed is meant. */
 	function retypeInSection(flag: Flag, { value, unit }: { value: number; unit: Unit }) {
 		const field =
-			(flag.code === 'unit-slip' && flag.evidence.place) || (flag.code === 'unit-slip' && flag.evidence.parameter === 'Depth' ? 'depth_m' : 'velocity_m_s');
+			(flag.code === 'unit-slip' && flag.evidence.place) ||
+			(flag.code === 'unit-slip' && flag.evidence.parameter === 'Depth' ? 'depth_m' : 'velocity_m_s');
 		onretype(`${flag.path}/${field}`, unit === 'm' || unit === 'm_s' ? value : { value, unit });
 	}
 	async function position(): Promise<boolean> {
 		if (log.site?.latitude == null || log.site.longitude == null) return false;
 		const here = hand;
-		const found = await findPosition({ latitude: log.site.latitude, longitude: log.site.longitude }, satchel.program.isDemo);
+		const found = await findPosition(
+			{ latitude: log.site.latitude, longitude: log.site.longitude },
+			satchel.program.isDemo
+		);
 		if (!found) return false;
 		await here.setAll({ 'arrival/position': found, 'arrival/confirmedBy': 'position' });
 		return true;
@@ -117,7 +151,11 @@
 	async function leave() {
 		const now = stamp(hand);
 		// from paper the time of leaving is typed like all else; what is noted now is that the copy is whole
-		const noted = isOnPaper ? { [`copies/${me}/doneAt`]: now } : sheet.leaving?.at === undefined ? { 'leaving/at': now } : {};
+		const noted = isOnPaper
+			? { [`copies/${me}/doneAt`]: now }
+			: sheet.leaving?.at === undefined
+				? { 'leaving/at': now }
+				: {};
 		await hand.setAll({ 'leaving/checked': true, ...noted });
 	}
 	/** Where a figure is asked for, and where one stands: from the bank one place will do. */
@@ -169,9 +207,17 @@
 	/>
 {:else if step.tool === 'form'}
 	{#await import('$lib/ui/sample/FormTool.svelte') then { default: FormTool }}
-		<FormTool form={step.form} answers={sheet[step.form]} usual={step.form === 'conditions' ? (log.site?.usualAnswers ?? {}) : {}} {hand} />
+		<FormTool
+			form={step.form}
+			answers={sheet[step.form]}
+			usual={step.form === 'conditions' ? (log.site?.usualAnswers ?? {}) : {}}
+			{hand}
+		/>
 	{/await}
-	{#await import('$lib/ui/sample/PhotoPanel.svelte') then { default: PhotoPanel }}<PhotoPanel {...photos} of={step.form} />{/await}
+	{#await import('$lib/ui/sample/PhotoPanel.svelte') then { default: PhotoPanel }}<PhotoPanel
+			{...photos}
+			of={step.form}
+		/>{/await}
 {:else if step.tool === 'reading'}
 	<ReadingTool
 		{...common}
@@ -179,7 +225,9 @@
 		unit={step.unit}
 		{slots}
 		instruments={instrumentsFor(step.parameter)}
-		meter={step.settled && port && canListen(step.parameter) ? { port, rest: step.settled, now_ms: exactly_ms } : undefined}
+		meter={step.settled && port && canListen(step.parameter)
+			? { port, rest: step.settled, now_ms: exactly_ms }
+			: undefined}
 	/>
 	{#if step.parameter === 'conductivity'}
 		<Chips
@@ -277,7 +325,13 @@
 	/>
 	{#if Object.keys(sheet.bottles ?? {}).length}
 		{#await import('$lib/ui/sample/CustodyPanel.svelte') then { default: CustodyPanel }}
-			<CustodyPanel custody={sheet.custody} people={satchel.people} me={satchel.member.name} {hand} newId={() => v7()} />
+			<CustodyPanel
+				custody={sheet.custody}
+				people={satchel.people}
+				me={satchel.member.name}
+				{hand}
+				newId={() => v7()}
+			/>
 		{/await}
 	{/if}
 {/if}

@@ -17,7 +17,12 @@ export function roundAhead(app: FieldApp, log: VisitLog, sheet: Sheet): RestOfRo
 			if (opening.roundId !== round.id || !left) return [];
 			const filled = app.bounds.find((b) => b.path === 'bottles/bacteria/filledAt' && b.visitId === e.visitId);
 			return [
-				{ siteId: opening.siteId, startedAt: opening.startedAt, leftAt: String(left.value), bottleAt: filled === undefined ? undefined : String(filled.value) }
+				{
+					siteId: opening.siteId,
+					startedAt: opening.startedAt,
+					leftAt: String(left.value),
+					bottleAt: filled === undefined ? undefined : String(filled.value)
+				}
 			];
 		});
 	const here = {
@@ -31,6 +36,9 @@ export function roundAhead(app: FieldApp, log: VisitLog, sheet: Sheet): RestOfRo
 	const limit_h = log.card?.holding.bacteria_h;
 	const own_ms = here.bottleAt === undefined ? Infinity : Date.parse(here.bottleAt);
 	const first_ms = Math.min(own_ms, trip?.first?.filledAt_ms ?? Infinity);
-	const deadline = trip && limit_h !== undefined && Number.isFinite(first_ms) ? labDeadline(own_ms < Infinity ? own_ms : first_ms, limit_h, trip) : null;
+	const deadline =
+		trip && limit_h !== undefined && Number.isFinite(first_ms)
+			? labDeadline(own_ms < Infinity ? own_ms : first_ms, limit_h, trip)
+			: null;
 	return restOfRound(round, [...others, here], app.now_ms, satchel.program.timeZone, nameOf, deadline);
 }

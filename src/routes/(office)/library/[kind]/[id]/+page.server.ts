@@ -25,7 +25,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const isNew = params.id === 'new' && kind.name !== 'program';
 	if (!row && !(isNew && mayKeep)) error(404, `There is no such ${kind.one} here.`);
 	const asked = Id.safeParse(url.searchParams.get('before'));
-	const before = row && mayKeep && asked.success ? await textsBefore(database(), member, kind, row.id, asked.data, library) : null;
+	const before =
+		row && mayKeep && asked.success ? await textsBefore(database(), member, kind, row.id, asked.data, library) : null;
 	const texts = row ? writeRow(kind, row, lookup) : {};
 	if (!mayKeep) delete texts['email'];
 	return {
@@ -38,7 +39,10 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		today: todayOf(member, serverNow_ms()),
 		// what typing is checked against; whoever may only read needs none of it
 		library: mayKeep ? library : emptyLibrary(),
-		late: row && mayKeep && kind.name === 'people' ? ((await waitingLateLines(database(), member.programId)).find((l) => l.memberId === row.id) ?? null) : null,
+		late:
+			row && mayKeep && kind.name === 'people'
+				? ((await waitingLateLines(database(), member.programId)).find((l) => l.memberId === row.id) ?? null)
+				: null,
 		access: row && mayKeep && kind.name === 'people' ? await accessOf(database(), member.programId, row.id) : [],
 		audit: row && mayKeep ? await auditOf(database(), member, kind, row.id, library) : []
 	};
@@ -62,10 +66,19 @@ export const actions: Actions = {
 		const kind = theKind(params.kind);
 		const texts = textsFrom(await request.formData());
 		const tooLong = Object.keys(texts).find((name) => !Text.safeParse(texts[name]).success);
-		if (tooLong) return fail(400, { texts: null, objections: [{ field: tooLong, why: 'That is too long to be kept.' }] });
-		const kept = await keepTexts(database(), member, kind, params.id === 'new' ? null : params.id, texts, serverNow_ms());
+		if (tooLong)
+			return fail(400, { texts: null, objections: [{ field: tooLong, why: 'That is too long to be kept.' }] });
+		const kept = await keepTexts(
+			database(),
+			member,
+			kind,
+			params.id === 'new' ? null : params.id,
+			texts,
+			serverNow_ms()
+		);
 		if (!kept.ok) return fail(400, { texts, objections: kept.objections });
-		if (params.id === 'new') redirect(303, kind.name === 'people' ? `/library/people/${kept.id}` : `/library/${kind.name}`);
+		if (params.id === 'new')
+			redirect(303, kind.name === 'people' ? `/library/people/${kept.id}` : `/library/${kind.name}`);
 		return { said: 'Kept.' };
 	},
 	remove: async ({ locals, params }) => {
@@ -78,7 +91,8 @@ export const actions: Actions = {
 	},
 	late: async ({ locals, params, request }) => {
 		const member = locals.member!;
-		if (!can(member, 'keep-library') || params.kind !== 'people') error(403, 'Only a coordinator decides on late lines.');
+		if (!can(member, 'keep-library') || params.kind !== 'people')
+			error(403, 'Only a coordinator decides on late lines.');
 		if (!Id.safeParse(params.id).success) error(404, 'There is no such person here.');
 		const isTaken = (await request.formData()).get('take') === 'yes';
 		const { accepted, refused } = await decideLateLines(database(), member, params.id, isTaken, serverNow_ms());

@@ -16,7 +16,8 @@
 
 <main class="page">
 	<p class="small">
-		<a href="/library">Library</a>{#if kind.name !== 'program'}&nbsp;› <a href="/library/{kind.name}">{kind.many}</a>{/if}
+		<a href="/library">Library</a>{#if kind.name !== 'program'}&nbsp;› <a href="/library/{kind.name}">{kind.many}</a
+			>{/if}
 	</p>
 	<h1 class="ruled">{title}</h1>
 	{#if data.isBefore}<p class="say ask">As it was before that change. Nothing is put back until you keep it.</p>{/if}
@@ -36,11 +37,14 @@
 			<section id="late">
 				<h2>Lines that came after leaving</h2>
 				<p>
-					{data.late.lines === 1 ? 'One line' : `${data.late.lines} lines`} of {data.late.visits === 1 ? 'one visit' : `${data.late.visits} visits`}, dated from
-					before. They are kept beside the logbook. Ask when they were written before you take them in.
+					{data.late.lines === 1 ? 'One line' : `${data.late.lines} lines`} of {data.late.visits === 1
+						? 'one visit'
+						: `${data.late.visits} visits`}, dated from before. They are kept beside the logbook. Ask when they were
+					written before you take them in.
 				</p>
 				<form method="POST" action="?/late">
-					<button class="act" name="take" value="yes">Take them in</button> <button class="act plain" name="take" value="no">Leave them out</button>
+					<button class="act" name="take" value="yes">Take them in</button>
+					<button class="act plain" name="take" value="no">Leave them out</button>
 				</form>
 			</section>
 		{/if}
@@ -48,8 +52,19 @@
 			<section>
 				<h2>Signing in</h2>
 				{#if form?.join}
-					<p>Give this address to {data.texts['name']}, by hand or in a message of your own. It is good for a week, once, to choose a password.</p>
-					<p><input class="input-line" readonly value={form.join} aria-label="Address for choosing a password" onfocus={(e) => e.currentTarget.select()} /></p>
+					<p>
+						Give this address to {data.texts['name']}, by hand or in a message of your own. It is good for a week, once,
+						to choose a password.
+					</p>
+					<p>
+						<input
+							class="input-line"
+							readonly
+							value={form.join}
+							aria-label="Address for choosing a password"
+							onfocus={(e) => e.currentTarget.select()}
+						/>
+					</p>
 				{:else}
 					<form method="POST" action="?/join"><button class="act plain">Make a link to choose a password</button></form>
 				{/if}

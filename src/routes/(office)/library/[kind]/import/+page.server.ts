@@ -37,15 +37,38 @@ export const actions: Actions = {
 	default: async ({ locals, params, request }) => {
 		const kind = theKind(params.kind);
 		const form = await request.formData();
-		const asked = Asked.safeParse({ text: form.get('text') ?? '', defaults: form.get('defaults') ?? '{}', confirmed: form.get('confirmed') });
+		const asked = Asked.safeParse({
+			text: form.get('text') ?? '',
+			defaults: form.get('defaults') ?? '{}',
+			confirmed: form.get('confirmed')
+		});
 		if (!asked.success) return fail(400, { why: asked.error.issues[0]!.message });
 		if (kind.name === 'program') return fail(400, { why: 'A program is not brought in from a file.' });
 		const read = await beside('read-file', asked.data.text, kind.name);
 		if ('why' in read) return fail(400, { why: read.why });
 		try {
-			const done = await importFile(database(), locals.member!, kind, { rows: read.rows, ...asked.data }, serverNow_ms());
-			const lines = done.plan.lines.map(({ line, name, verdict, changes, why }) => ({ line, name, verdict, changes, why }));
-			return { lines, unknown: done.plan.unknown, missing: done.plan.missing, fingerprint: done.fingerprint, written: done.written, why: done.why };
+			const done = await importFile(
+				database(),
+				locals.member!,
+				kind,
+				{ rows: read.rows, ...asked.data },
+				serverNow_ms()
+			);
+			const lines = done.plan.lines.map(({ line, name, verdict, changes, why }) => ({
+				line,
+				name,
+				verdict,
+				changes,
+				why
+			}));
+			return {
+				lines,
+				unknown: done.plan.unknown,
+				missing: done.plan.missing,
+				fingerprint: done.fingerprint,
+				written: done.written,
+				why: done.why
+			};
 		} catch (trouble) {
 			if (trouble instanceof RangeError) return fail(400, { why: `${trouble.message} Nothing was written.` });
 			throw trouble;

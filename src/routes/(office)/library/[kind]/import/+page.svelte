@@ -24,7 +24,9 @@
 	const lookup = $derived(lookupIn(data.library));
 	const optionsOf = (name: string) => {
 		const field = kind.fields[name]!;
-		return field.options ?? field.refers?.flatMap((k) => data.library[k].map((row) => lookup.nameOf([k], row.id))) ?? null;
+		return (
+			field.options ?? field.refers?.flatMap((k) => data.library[k].map((row) => lookup.nameOf([k], row.id))) ?? null
+		);
 	};
 	const lines = $derived(form && 'lines' in form ? (form.lines ?? []) : []);
 	const writable = $derived(lines.filter((l) => l.verdict === 'new' || l.verdict === 'changed').length);
@@ -71,8 +73,14 @@
 		</label>
 		{#if tooLarge}<p class="why" role="alert">{tooLarge}</p>{/if}
 		<label for="text">or paste its rows, headings first</label>
-		<textarea id="text" name="text" rows="4" class="input-line" spellcheck="false" bind:value={text} placeholder={Object.keys(kind.fields).join(',')}
-		></textarea>
+		<textarea
+			id="text"
+			name="text"
+			rows="4"
+			class="input-line"
+			spellcheck="false"
+			bind:value={text}
+			placeholder={Object.keys(kind.fields).join(',')}></textarea>
 		{#if asked.length}
 			<fieldset>
 				<legend>Where the file says nothing</legend>
@@ -80,10 +88,14 @@
 					{#each asked as name (name)}
 						{@const options = optionsOf(name)}
 						<label>
-							<span class="small">{kind.fields[name]?.label}{kind.fields[name]?.unit ? `, ${kind.fields[name]?.unit}` : ''}</span>
+							<span class="small"
+								>{kind.fields[name]?.label}{kind.fields[name]?.unit ? `, ${kind.fields[name]?.unit}` : ''}</span
+							>
 							{#if options}
 								<select class="input-line" bind:value={defaults[name]}
-									><option value="">leave it, and refuse the row</option>{#each options as option (option)}<option>{option}</option>{/each}</select
+									><option value="">leave it, and refuse the row</option>{#each options as option (option)}<option
+											>{option}</option
+										>{/each}</select
 								>
 							{:else}<input class="input-line" bind:value={defaults[name]} />{/if}
 						</label>
@@ -93,7 +105,9 @@
 		{/if}
 		<input type="hidden" name="defaults" value={JSON.stringify(defaults)} />
 		<div class="deeds">
-			<button class="act" class:main={!writable || form?.written != null} disabled={text === '' || isReading}>{isReading ? 'Reading' : 'Look at it'}</button>
+			<button class="act" class:main={!writable || form?.written != null} disabled={text === '' || isReading}
+				>{isReading ? 'Reading' : 'Look at it'}</button
+			>
 			{#if writable && form?.written == null}
 				<button class="act main" name="confirmed" value={form?.fingerprint}
 					>Write {writable} {writable === 1 ? 'row' : 'rows'}{refused ? `, leave out ${refused}` : ''}</button

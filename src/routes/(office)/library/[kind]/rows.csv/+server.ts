@@ -7,6 +7,9 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ locals, params }) => {
 	const kind = theKind(params.kind);
 	return new Response(asCsv(kind, await loadLibrary(database(), locals.member!.programId)), {
-		headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${kind.name}.csv"` }
+		headers: {
+			'content-type': 'text/csv; charset=utf-8',
+			'content-disposition': `attachment; filename="${kind.name}.csv"`
+		}
 	});
 };

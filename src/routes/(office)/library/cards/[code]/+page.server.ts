@@ -25,21 +25,31 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	};
 };
 
-const Given = z.object({ on: z.coerce.number().int().positive(), texts: z.record(z.string(), z.string().max(4000, 'That is too long.')) });
+const Given = z.object({
+	on: z.coerce.number().int().positive(),
+	texts: z.record(z.string(), z.string().max(4000, 'That is too long.'))
+});
 
 const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record<string, string>) => {
 	if (!can(locals.member!, 'keep-library')) error(403, 'Only a coordinator changes the library.');
 	const given = Given.safeParse({ on, texts });
-	if (!given.success) return fail(400, { texts, why: given.error.issues.map((i) => ({ path: String(i.path.at(-1)), why: i.message })) });
+	if (!given.success)
+		return fail(400, { texts, why: given.error.issues.map((i) => ({ path: String(i.path.at(-1)), why: i.message })) });
 	const kept = await keepVersion(database(), locals.member!, code, given.data.on, given.data.texts, serverNow_ms());
 	if (!kept.ok) return fail(400, { texts, why: kept.why });
-	const moved = kept.roundsMoved ? ` ${kept.roundsMoved} planned ${kept.roundsMoved === 1 ? 'round goes' : 'rounds go'} over to it.` : '';
-	return { said: `Kept as version ${kept.version}, in use from now on.${moved} Visits keep the version they were made with.` };
+	const moved = kept.roundsMoved
+		? ` ${kept.roundsMoved} planned ${kept.roundsMoved === 1 ? 'round goes' : 'rounds go'} over to it.`
+		: '';
+	return {
+		said: `Kept as version ${kept.version}, in use from now on.${moved} Visits keep the version they were made with.`
+	};
 };
 
 export const actions: Actions = {
 	keep: async ({ locals, params, request }) => {
-		const { on, ...texts } = Object.fromEntries([...(await request.formData())].filter((f): f is [string, string] => typeof f[1] === 'string'));
+		const { on, ...texts } = Object.fromEntries(
+			[...(await request.formData())].filter((f): f is [string, string] => typeof f[1] === 'string')
+		);
 		return keep(locals, params.code, on, texts);
 	},
 	import: async ({ locals, params, request }) => {

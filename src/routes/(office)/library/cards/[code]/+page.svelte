@@ -26,7 +26,9 @@
 						<table>
 							<thead><tr><th>Setting</th><th>now</th><th>then</th></tr></thead>
 							<tbody
-								>{#each form.preview.changes as c (c.label)}<tr><td>{c.label}</td><td>{c.from}</td><td><b>{c.to}</b></td></tr>{/each}</tbody
+								>{#each form.preview.changes as c (c.label)}<tr
+										><td>{c.label}</td><td>{c.from}</td><td><b>{c.to}</b></td></tr
+									>{/each}</tbody
 							>
 						</table>
 						<p>
@@ -36,7 +38,11 @@
 						</p>
 						<form method="POST" action="?/keep">
 							<input type="hidden" name="on" value={form.preview.on} />
-							{#each Object.entries(form.preview.texts) as [path, text] (path)}<input type="hidden" name={path} value={text} />{/each}
+							{#each Object.entries(form.preview.texts) as [path, text] (path)}<input
+									type="hidden"
+									name={path}
+									value={text}
+								/>{/each}
 							<button class="act main">Keep it as version {form.preview.on + 1}</button>
 							<a class="act plain" href="/library/cards/{data.code}">Leave it</a>
 						</form>
@@ -57,8 +63,14 @@
 						<b>{v.version}</b>
 						<span>{i === 0 ? 'in use since' : 'from'} {v.since.slice(0, 10)}{v.by ? `, ${v.by}` : ''}</span>
 						<span class="small">
-							<a href="/library/cards/{data.code}/settings.csv?version={v.version}" download aria-label="Version {v.version} as CSV">CSV</a>
-							{#if i > 0}<a href="/library/cards?a={data.code}+{v.version}&b={data.code}+{data.version}#compare">beside {data.version}</a>{/if}
+							<a
+								href="/library/cards/{data.code}/settings.csv?version={v.version}"
+								download
+								aria-label="Version {v.version} as CSV">CSV</a
+							>
+							{#if i > 0}<a href="/library/cards?a={data.code}+{v.version}&b={data.code}+{data.version}#compare"
+									>beside {data.version}</a
+								>{/if}
 						</span>
 					</li>
 				{/each}

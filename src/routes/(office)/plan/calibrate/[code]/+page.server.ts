@@ -14,12 +14,17 @@ export const actions: Actions = {
 	default: async ({ locals, params, request }) => {
 		const instrument = await calibrationsOf(database(), locals.member!.programId, params.code);
 		if (!instrument) error(404, 'There is no instrument of that code in your program.');
-		const given = Object.fromEntries([...(await request.formData())].filter((f): f is [string, string] => typeof f[1] === 'string'));
+		const given = Object.fromEntries(
+			[...(await request.formData())].filter((f): f is [string, string] => typeof f[1] === 'string')
+		);
 		const parameter = given['parameter'] ?? '';
 		const typed = Calibrated.safeParse(given);
 		if (!typed.success) return fail(400, { parameter, given, why: typed.error.issues.map((i) => i.message).join(' ') });
-		if (!instrument.due.some((d) => d.parameter === parameter)) return fail(400, { parameter, given, why: 'This instrument does not measure that.' });
+		if (!instrument.due.some((d) => d.parameter === parameter))
+			return fail(400, { parameter, given, why: 'This instrument does not measure that.' });
 		const done = await calibrate(database(), locals.member!, instrument.id, parameter, typed.data, serverNow_ms());
-		return done.ok ? { parameter, passed: done.passed, said: done.said } : fail(400, { parameter, given, why: done.why });
+		return done.ok
+			? { parameter, passed: done.passed, said: done.said }
+			: fail(400, { parameter, given, why: done.why });
 	}
 };

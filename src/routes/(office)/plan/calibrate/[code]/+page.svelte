@@ -10,7 +10,8 @@
 	const SETTLE_min = 10;
 	const { timeZone } = $derived(data.program);
 	const named = (code: string) => (isParameterCode(code) ? parameters[code].name : code);
-	const given = (parameter: string, field: string) => (form?.parameter === parameter && 'given' in form ? (form.given?.[field] ?? '') : '');
+	const given = (parameter: string, field: string) =>
+		form?.parameter === parameter && 'given' in form ? (form.given?.[field] ?? '') : '';
 
 	/* The sleeve's clock survives a reload: it is kept by the instrument's code. */
 	const clockKey = $derived(`keen-riffle-sleeve ${data.instrument.code}`);
@@ -47,9 +48,9 @@
 			<h2 class="ruled">{named(due.parameter)}</h2>
 			<p class="small">
 				{#if due.last}
-					Last {sayDay(due.last.at_ms, timeZone)}, {sayTime(due.last.at_ms, timeZone)}: {due.last.passed ? 'passed' : 'did not pass'}{due.last.note
-						? `; ${due.last.note}`
-						: ''}.
+					Last {sayDay(due.last.at_ms, timeZone)}, {sayTime(due.last.at_ms, timeZone)}: {due.last.passed
+						? 'passed'
+						: 'did not pass'}{due.last.note ? `; ${due.last.note}` : ''}.
 				{:else}Never yet.{/if}
 				{due.limit_days === null ? 'Checked when in doubt.' : `Counts for ${counted(due.limit_days, 'day')}.`}
 			</p>
@@ -59,7 +60,9 @@
 					<p class="say {form.passed ? 'ask' : 'spoils'}" role="status">
 						<b>{form.passed ? 'Passed.' : 'It does not pass.'}</b>
 						{data.instrument.code}
-						{form.said}. {form.passed ? '' : 'Clean it, wait, and try again, or take another instrument. What was read is kept.'}
+						{form.said}. {form.passed
+							? ''
+							: 'Clean it, wait, and try again, or take another instrument. What was read is kept.'}
 					</p>
 				{/if}
 			{/if}
@@ -72,13 +75,22 @@
 				<input type="hidden" name="parameter" value={due.parameter} />
 				<input type="hidden" name="way" value={due.way} />
 				{#if due.way === 'sleeve'}
-					<p class="how">Probe in the moist, vented sleeve, not under water. {SETTLE_min} minutes to settle, out of the sun. Then read percent.</p>
+					<p class="how">
+						Probe in the moist, vented sleeve, not under water. {SETTLE_min} minutes to settle, out of the sun. Then read
+						percent.
+					</p>
 					<p class="acts">
-						<button type="button" class="act plain" onclick={start}>{since_ms === null ? 'It is in the sleeve now' : 'Start the ten minutes anew'}</button>
+						<button type="button" class="act plain" onclick={start}
+							>{since_ms === null ? 'It is in the sleeve now' : 'Start the ten minutes anew'}</button
+						>
 						{#if inSleeve_min !== null}
-							<span role="timer">{inSleeve_min >= SETTLE_min ? 'Settled.' : `${Math.ceil(SETTLE_min - inSleeve_min)} min to go.`}</span>
+							<span role="timer"
+								>{inSleeve_min >= SETTLE_min ? 'Settled.' : `${Math.ceil(SETTLE_min - inSleeve_min)} min to go.`}</span
+							>
 						{/if}
-						{#if data.program.isDemo}<button type="button" class="act plain" onclick={() => (meterOn_ms = Date.now())}>Simulated meter</button>{/if}
+						{#if data.program.isDemo}<button type="button" class="act plain" onclick={() => (meterOn_ms = Date.now())}
+								>Simulated meter</button
+							>{/if}
 						{#if shown !== null}
 							<span><b class="figure">{shown.toFixed(1)} %</b> simulated</span>
 							<button type="button" class="act plain" onclick={() => (reading = shown.toFixed(1))}>Take it</button>
@@ -86,11 +98,23 @@
 					</p>
 					<div class="fields">
 						<label
-							>Its 100 % is <select class="input-line" name="percentOf" value={given(due.parameter, 'percentOf') || 'sea-level'}
-								><option value="sea-level">air at sea level</option><option value="local">air where it is</option></select
+							>Its 100 % is <select
+								class="input-line"
+								name="percentOf"
+								value={given(due.parameter, 'percentOf') || 'sea-level'}
+								><option value="sea-level">air at sea level</option><option value="local">air where it is</option
+								></select
 							></label
 						>
-						<label>Reading, % <input class="input-line" name="reading_percent" inputmode="decimal" required bind:value={reading} /></label>
+						<label
+							>Reading, % <input
+								class="input-line"
+								name="reading_percent"
+								inputmode="decimal"
+								required
+								bind:value={reading}
+							/></label
+						>
 						<label
 							>Temperature in the sleeve, °C <input
 								class="input-line"
@@ -100,20 +124,37 @@
 								value={given(due.parameter, 'temperature_C')}
 							/></label
 						>
-						<label>Pressure here, kPa <input class="input-line" name="pressure_kPa" inputmode="decimal" value={given(due.parameter, 'pressure_kPa')} /></label>
-						<label>or height here, m <input class="input-line" name="elevation_m" inputmode="decimal" value={given(due.parameter, 'elevation_m')} /></label>
+						<label
+							>Pressure here, kPa <input
+								class="input-line"
+								name="pressure_kPa"
+								inputmode="decimal"
+								value={given(due.parameter, 'pressure_kPa')}
+							/></label
+						>
+						<label
+							>or height here, m <input
+								class="input-line"
+								name="elevation_m"
+								inputmode="decimal"
+								value={given(due.parameter, 'elevation_m')}
+							/></label
+						>
 						<label
 							>Minutes in the sleeve <input
 								class="input-line"
 								name="settled_min"
 								inputmode="decimal"
 								required
-								value={given(due.parameter, 'settled_min') || (inSleeve_min === null ? '' : String(Math.floor(inSleeve_min)))}
+								value={given(due.parameter, 'settled_min') ||
+									(inSleeve_min === null ? '' : String(Math.floor(inSleeve_min)))}
 							/></label
 						>
 					</div>
 				{:else if due.way === 'standard'}
-					<p class="how">Probe rinsed in the standard, then in fresh standard, no bubble in its cell. Read it when it stands still.</p>
+					<p class="how">
+						Probe rinsed in the standard, then in fresh standard, no bubble in its cell. Read it when it stands still.
+					</p>
 					<div class="fields">
 						<label
 							>Standard, µS/cm <input
@@ -124,20 +165,67 @@
 								value={given(due.parameter, 'standard') || '1413'}
 							/></label
 						>
-						<label>Reading, µS/cm <input class="input-line" name="reading" inputmode="decimal" required value={given(due.parameter, 'reading')} /></label>
+						<label
+							>Reading, µS/cm <input
+								class="input-line"
+								name="reading"
+								inputmode="decimal"
+								required
+								value={given(due.parameter, 'reading')}
+							/></label
+						>
 					</div>
 				{:else if due.way === 'thermometer'}
 					<p class="how">Both in the same stirred water, side by side, until neither moves.</p>
 					<div class="fields">
-						<label>This one, °C <input class="input-line" name="reading_C" inputmode="decimal" required value={given(due.parameter, 'reading_C')} /></label>
-						<label>The other one, °C <input class="input-line" name="other_C" inputmode="decimal" required value={given(due.parameter, 'other_C')} /></label>
+						<label
+							>This one, °C <input
+								class="input-line"
+								name="reading_C"
+								inputmode="decimal"
+								required
+								value={given(due.parameter, 'reading_C')}
+							/></label
+						>
+						<label
+							>The other one, °C <input
+								class="input-line"
+								name="other_C"
+								inputmode="decimal"
+								required
+								value={given(due.parameter, 'other_C')}
+							/></label
+						>
 					</div>
 				{:else}
 					<p class="how">Rinse between buffers; buffers at one temperature. Two are enough, three are better.</p>
 					<div class="fields">
-						<label>In buffer 4 <input class="input-line" name="low" inputmode="decimal" required value={given(due.parameter, 'low')} /></label>
-						<label>In buffer 7 <input class="input-line" name="middle" inputmode="decimal" required value={given(due.parameter, 'middle')} /></label>
-						<label>In buffer 10, if there is one <input class="input-line" name="high" inputmode="decimal" value={given(due.parameter, 'high')} /></label>
+						<label
+							>In buffer 4 <input
+								class="input-line"
+								name="low"
+								inputmode="decimal"
+								required
+								value={given(due.parameter, 'low')}
+							/></label
+						>
+						<label
+							>In buffer 7 <input
+								class="input-line"
+								name="middle"
+								inputmode="decimal"
+								required
+								value={given(due.parameter, 'middle')}
+							/></label
+						>
+						<label
+							>In buffer 10, if there is one <input
+								class="input-line"
+								name="high"
+								inputmode="decimal"
+								value={given(due.parameter, 'high')}
+							/></label
+						>
 					</div>
 				{/if}
 				<button class="act main">Judge and keep</button>

@@ -30,8 +30,16 @@
 		if (holding_min === least_min) return 'left of the first bottle’s time when the last plate is poured';
 		return closing_min === least_min ? 'left before the lab closes' : 'left of the daylight at the last site';
 	});
-	const isBest = $derived(data.best !== null && plan !== null && asked !== null && plan.slack.least_min >= data.best.plan.slack.least_min && tried === null);
-	const isChanged = $derived(tried !== null && (tried.start_min !== round.start_min || tried.order.join() !== round.order.join()));
+	const isBest = $derived(
+		data.best !== null &&
+			plan !== null &&
+			asked !== null &&
+			plan.slack.least_min >= data.best.plan.slack.least_min &&
+			tried === null
+	);
+	const isChanged = $derived(
+		tried !== null && (tried.start_min !== round.start_min || tried.order.join() !== round.order.join())
+	);
 	const mayMove = $derived(data.mayPlan && !round.soFar && round.refusedBecause === null);
 
 	function reorder(from: number, to: number) {
@@ -50,7 +58,12 @@
 
 	async function keep() {
 		if (!tried) return;
-		const answer = await changePlan({ change: 'start', roundId: round.id, minute: tried.start_min, siteIds: tried.order.map((i) => question.stops[i]!.id) });
+		const answer = await changePlan({
+			change: 'start',
+			roundId: round.id,
+			minute: tried.start_min,
+			siteIds: tried.order.map((i) => question.stops[i]!.id)
+		});
 		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
 		if (!answer.ok) return;
 		await invalidateAll();
@@ -63,9 +76,17 @@
 <main class="page">
 	<header class="top">
 		<h1>{round.name}</h1>
-		<span>{sayPlanDay(round.day)}, {round.crewIds.map((id) => data.people[id]?.name.split(' ')[0] ?? '?').join(' and ')}</span>
+		<span
+			>{sayPlanDay(round.day)}, {round.crewIds
+				.map((id) => data.people[id]?.name.split(' ')[0] ?? '?')
+				.join(' and ')}</span
+		>
 		<span class="small">
-			{data.best === null ? '' : data.best.isExact ? 'best order and start found exactly' : 'a good order, not every one was weighed'}{round.guesses
+			{data.best === null
+				? ''
+				: data.best.isExact
+					? 'best order and start found exactly'
+					: 'a good order, not every one was weighed'}{round.guesses
 				? `; ${round.guesses === 1 ? 'one drive is' : `${round.guesses} drives are`} guessed from position`
 				: ''}
 		</span>
@@ -76,7 +97,8 @@
 		<section aria-label="The day">
 			{#if !data.rest && asked === null && plan}
 				<p class="say spoils">
-					<b>So planned, a site is reached after the time in which it may be visited.</b> What is drawn is the best day; keep it, or start at another time.
+					<b>So planned, a site is reached after the time in which it may be visited.</b> What is drawn is the best day; keep
+					it, or start at another time.
 				</p>
 			{/if}
 			{#if plan}
@@ -91,13 +113,20 @@
 					onorder={reorder}
 				/>
 				<p class="small">
-					Leaves {round.depot} at {sayMinute(plan.start_min)}. Minutes on site are those of past visits{round.sites.some((s) => s.visitLearnedFrom === 0)
+					Leaves {round.depot} at {sayMinute(plan.start_min)}. Minutes on site are those of past visits{round.sites.some(
+						(s) => s.visitLearnedFrom === 0
+					)
 						? ', an hour where there are none'
-						: ''}. {#if mayMove}Drag a stop sideways to start earlier or later, up or down to change the order; or choose it and use the arrow keys.{/if}
+						: ''}. {#if mayMove}Drag a stop sideways to start earlier or later, up or down to change the order; or
+						choose it and use the arrow keys.{/if}
 				</p>
 				{#if mayMove}
 					{#key round.sites.map((s) => s.id).join()}
-						<RoundSites sites={round.couldGoTo} chosen={round.sites.map((s) => s.id)} onkeep={(ids) => void pickSites(ids)} />
+						<RoundSites
+							sites={round.couldGoTo}
+							chosen={round.sites.map((s) => s.id)}
+							onkeep={(ids) => void pickSites(ids)}
+						/>
 					{/key}
 				{/if}
 				<p class="papers">
@@ -116,7 +145,10 @@
 		</section>
 		<section aria-label="What it means" class="means">
 			{#if round.isLabShut}
-				<p class="say spoils"><b>{round.lab} takes no bottles that day.</b> Move the round, or leave the bottles at home: nothing below counts their time.</p>
+				<p class="say spoils">
+					<b>{round.lab} takes no bottles that day.</b> Move the round, or leave the bottles at home: nothing below counts
+					their time.
+				</p>
 			{:else if slack !== null && plan}
 				<p class="slack" class:spoiled={slack < 0}>
 					<b class="big-figure">{slack < 0 ? '−' : ''}{sayMinutes(slack)}</b>
@@ -132,13 +164,20 @@
 				</p>
 			{:else if data.best && !isBest && plan}
 				<p class="say ask">
-					<b>Start at {sayMinute(data.best.plan.start_min)}: {data.best.plan.stops.map((s) => nameOf(s.id)).join(', ')}.</b>
-					That leaves {sayMinutes(data.best.plan.slack.least_min)}{data.best.plan.slack.least_min < 0 ? ' too little' : ''}, not {slack !== null && slack < 0
-						? '−'
-						: ''}{sayMinutes(slack ?? 0)}.
+					<b
+						>Start at {sayMinute(data.best.plan.start_min)}: {data.best.plan.stops
+							.map((s) => nameOf(s.id))
+							.join(', ')}.</b
+					>
+					That leaves {sayMinutes(data.best.plan.slack.least_min)}{data.best.plan.slack.least_min < 0
+						? ' too little'
+						: ''}, not {slack !== null && slack < 0 ? '−' : ''}{sayMinutes(slack ?? 0)}.
 				</p>
 				{#if mayMove}
-					<button class="act" type="button" onclick={() => (tried = { order: data.best!.plan.order, start_min: data.best!.plan.start_min })}
+					<button
+						class="act"
+						type="button"
+						onclick={() => (tried = { order: data.best!.plan.order, start_min: data.best!.plan.start_min })}
 						>Show that order</button
 					>
 				{/if}
@@ -174,7 +213,11 @@
 				</p>
 			{/if}
 			{#if data.remedies.length && !data.rest}
-				<h2 class="ruled">{(data.best?.plan.slack.least_min ?? -1) < 0 ? 'No order works. What would' : 'The slack is thin. What would help'}</h2>
+				<h2 class="ruled">
+					{(data.best?.plan.slack.least_min ?? -1) < 0
+						? 'No order works. What would'
+						: 'The slack is thin. What would help'}
+				</h2>
 				<ul>
 					{#each data.remedies as remedy, i (i)}<li>{sayRemedy(remedy, nameOf)}</li>{/each}
 				</ul>

@@ -10,8 +10,16 @@ const MOST_POINTS = 100_000;
 
 /** Every result of the span the site page shows, rejected ones left out, for what is worked out on the page. */
 export const GET: RequestHandler = async ({ locals, params, url }) => {
-	const { site, parameter, span, acceptedOnly } = await askedOf(database(), locals.member!, params.code, url, serverNow_ms());
-	const points = parameter ? await pointsOf(database(), locals.member!.programId, site.id, parameter, span, acceptedOnly, MOST_POINTS) : [];
+	const { site, parameter, span, acceptedOnly } = await askedOf(
+		database(),
+		locals.member!,
+		params.code,
+		url,
+		serverNow_ms()
+	);
+	const points = parameter
+		? await pointsOf(database(), locals.member!.programId, site.id, parameter, span, acceptedOnly, MOST_POINTS)
+		: [];
 	return json(
 		points
 			.filter((p) => p.status !== 'rejected' && !p.isSimulated)

@@ -10,8 +10,16 @@ const MOST_ROWS = 100_000;
 
 /** What the site page shows, as CSV: one row a result, the unit in the header, "below" and "above" in a column of their own. */
 export const GET: RequestHandler = async ({ locals, params, url }) => {
-	const { site, parameter, span, acceptedOnly } = await askedOf(database(), locals.member!, params.code, url, serverNow_ms());
-	const points = parameter ? await pointsOf(database(), locals.member!.programId, site.id, parameter, span, acceptedOnly, MOST_ROWS) : [];
+	const { site, parameter, span, acceptedOnly } = await askedOf(
+		database(),
+		locals.member!,
+		params.code,
+		url,
+		serverNow_ms()
+	);
+	const points = parameter
+		? await pointsOf(database(), locals.member!.programId, site.id, parameter, span, acceptedOnly, MOST_ROWS)
+		: [];
 	const unit = parameter ? parameters[parameter].unit : 'value';
 	const rows = points.map((p) => ({
 		site: site.code,
@@ -42,6 +50,9 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		'found_by'
 	];
 	return new Response(stringify(rows, { header: true, columns, bom: true }), {
-		headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${site.code}-${parameter ?? 'nothing'}.csv"` }
+		headers: {
+			'content-type': 'text/csv; charset=utf-8',
+			'content-disposition': `attachment; filename="${site.code}-${parameter ?? 'nothing'}.csv"`
+		}
 	});
 };

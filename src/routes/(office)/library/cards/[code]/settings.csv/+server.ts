@@ -10,6 +10,9 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const version = asked === null ? versions?.[0] : versions?.find((v) => String(v.version) === asked);
 	if (!version) error(404, 'There is no such version of a card in your program.');
 	return new Response(settingsAsCsv(version.card), {
-		headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${params.code}-${version.version}.csv"` }
+		headers: {
+			'content-type': 'text/csv; charset=utf-8',
+			'content-disposition': `attachment; filename="${params.code}-${version.version}.csv"`
+		}
 	});
 };

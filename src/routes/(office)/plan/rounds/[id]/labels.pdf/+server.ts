@@ -12,9 +12,12 @@ import type { RequestHandler } from './$types';
 /** Bottle labels of a round, to be stuck on before anything is filled. */
 export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const stock = z.enum(labelStocks).catch('sheet').parse(url.searchParams.get('stock'));
-	const round = z.uuid().safeParse(params.id).success ? await loadRoundDay(database(), locals.member!, params.id, serverNow_ms()) : null;
+	const round = z.uuid().safeParse(params.id).success
+		? await loadRoundDay(database(), locals.member!, params.id, serverNow_ms())
+		: null;
 	if (!round) error(404, 'There is no such round in your program’s plan.');
-	if (!can(locals.member!, 'see-round', { round })) error(403, 'The labels of a round are for its own team, and for those who answer for all.');
+	if (!can(locals.member!, 'see-round', { round }))
+		error(403, 'The labels of a round are for its own team, and for those who answer for all.');
 	const labels = labelsOf(round);
 	if (labels.length === 0) error(404, 'This round’s card asks for no bottle.');
 	const pdf = await beside(

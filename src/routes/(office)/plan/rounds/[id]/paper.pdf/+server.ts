@@ -17,10 +17,14 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const what = z.enum(['round', 'field', 'custody']).catch('round').parse(url.searchParams.get('what'));
 	const db = database();
-	const round = z.uuid().safeParse(params.id).success ? await loadRoundDay(db, member, params.id, serverNow_ms()) : null;
-	if (round && !can(member, 'see-round', { round })) error(403, 'The papers of a round are for its own team, and for those who answer for all.');
+	const round = z.uuid().safeParse(params.id).success
+		? await loadRoundDay(db, member, params.id, serverNow_ms())
+		: null;
+	if (round && !can(member, 'see-round', { round }))
+		error(403, 'The papers of a round are for its own team, and for those who answer for all.');
 	const plan = round && followOrder(round.question, round.order, round.start_min);
-	if (!round || !plan) error(404, 'There is no such round in your program’s plan, or no site of it can be reached in time.');
+	if (!round || !plan)
+		error(404, 'There is no such round in your program’s plan, or no site of it can be reached in time.');
 	const people = await peopleOf(db, member.programId);
 	const order = orderSteps(round.card);
 	const pdf = await beside(what, {
