@@ -50,6 +50,12 @@ describe('rights', () => {
 	it.each<[Role, string, 'set' | 'strike', boolean]>([
 		['monitor', 'reviews/e-coli', 'set', false],
 		['reviewer', 'reviews/e-coli', 'set', true],
+		['monitor', 'verdicts/e-coli/plates', 'set', false],
+		['bench', 'verdicts/e-coli/plates', 'set', false],
+		['bench', 'reported/e-coli', 'set', false],
+		['monitor', 'reported/e-coli', 'set', false],
+		['reviewer', 'verdicts/e-coli/plates', 'set', true],
+		['reviewer', 'reported/e-coli', 'set', true],
 		['reviewer', 'arrival/depth_m', 'set', false],
 		['reviewer', 'arrival/depth_m', 'strike', true],
 		['bench', 'bottles/b/results/e-coli', 'set', true],
