@@ -21,15 +21,13 @@ export interface AProgram {
 export async function aProgram(): Promise<AProgram> {
 	const db = database();
 	const programId = v7();
-	await db
-		.insert(t.program)
-		.values({
-			id: programId,
-			code: programId,
-			name: 'Test streams',
-			timeZone: 'Etc/UTC',
-			settings: { thresholds: [] }
-		});
+	await db.insert(t.program).values({
+		id: programId,
+		code: programId,
+		name: 'Test streams',
+		timeZone: 'Etc/UTC',
+		settings: { thresholds: [] }
+	});
 	await db.insert(t.logbookTip).values({ programId });
 	const teams: [string, string] = [v7(), v7()];
 	await db.insert(t.team).values(teams.map((id, i) => ({ programId, id, name: `team ${i}` })));
@@ -59,21 +57,19 @@ export async function aProgram(): Promise<AProgram> {
 	const streamId = v7();
 	const siteId = v7();
 	await db.insert(t.stream).values({ programId, id: streamId, name: 'Stream', length_km: 9 });
-	await db
-		.insert(t.site)
-		.values({
-			programId,
-			id: siteId,
-			streamId,
-			code: 'S1',
-			name: 'Site 1',
-			about: '',
-			hazards: '',
-			river_km: 2,
-			elevation_m: 200,
-			latitude: 0,
-			longitude: 0
-		});
+	await db.insert(t.site).values({
+		programId,
+		id: siteId,
+		streamId,
+		code: 'S1',
+		name: 'Site 1',
+		about: '',
+		hazards: '',
+		river_km: 2,
+		elevation_m: 200,
+		latitude: 0,
+		longitude: 0
+	});
 	const cardId = v7();
 	const cardVersionId = v7();
 	await db.insert(t.methodCard).values({ programId, id: cardId, code: 'stream-visit' });

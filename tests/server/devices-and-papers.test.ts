@@ -54,16 +54,14 @@ describe('calibrating', () => {
 	it('of oxygen in the sleeve knows what the meter calls 100 %', async () => {
 		const { who } = await aPlan();
 		const id = v7();
-		await db
-			.insert(instrument)
-			.values({
-				programId: who.programId,
-				id,
-				code: 'O-1',
-				kind: 'multimeter',
-				serialNumber: '1',
-				measures: { 'dissolved-oxygen': { low: 0, high: 20 } }
-			});
+		await db.insert(instrument).values({
+			programId: who.programId,
+			id,
+			code: 'O-1',
+			kind: 'multimeter',
+			serialNumber: '1',
+			measures: { 'dissolved-oxygen': { low: 0, high: 20 } }
+		});
 		const at = { way: 'sleeve', reading_percent: '100', temperature_C: '15', elevation_m: '1000', settled_min: '12' };
 		expect(await calibrate(db, who, id, 'dissolved-oxygen', Calibrated.parse(at), now_ms)).toMatchObject({
 			passed: false

@@ -155,16 +155,14 @@ describe('one thing of the library', () => {
 			ok: false,
 			why: 'It is named by site S1. Change those first.'
 		});
-		await db
-			.insert(visit)
-			.values({
-				programId,
-				id: v7(),
-				siteId,
-				cardVersionId,
-				openedBy: members.monitor.id,
-				startedAt: new Date(now_ms)
-			});
+		await db.insert(visit).values({
+			programId,
+			id: v7(),
+			siteId,
+			cardVersionId,
+			openedBy: members.monitor.id,
+			startedAt: new Date(now_ms)
+		});
 		expect(await removeRow(db, who, the('sites'), siteId, now_ms)).toMatchObject({
 			ok: false,
 			why: expect.stringMatching(/has a past.*Say since when/)
@@ -361,17 +359,15 @@ describe('method cards', () => {
 			{ ...planned, id: ahead, startsAt: new Date(now_ms + 86_400_000) },
 			{ ...planned, id: begun, startsAt: new Date(now_ms + 3_600_000) }
 		]);
-		await db
-			.insert(visit)
-			.values({
-				programId,
-				id: v7(),
-				siteId,
-				cardVersionId,
-				roundId: begun,
-				openedBy: members.monitor.id,
-				startedAt: new Date(now_ms)
-			});
+		await db.insert(visit).values({
+			programId,
+			id: v7(),
+			siteId,
+			cardVersionId,
+			roundId: begun,
+			openedBy: members.monitor.id,
+			startedAt: new Date(now_ms)
+		});
 		const both = await Promise.all(
 			[1, 2].map((h) => keepVersion(db, who, 'stream-visit', 1, { 'holding.bacteria_h': String(3 + h) }, now_ms))
 		);

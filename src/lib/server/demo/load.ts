@@ -342,16 +342,14 @@ function linesOf({ chance, now_ms, writers }: Cast, round: RoundPlan): Entry[] {
 async function fullVisitsNow(tx: Db, { programId, sites: all, writers, now_ms }: Cast): Promise<void> {
 	const [cardId, versionId] = [v7(), v7()];
 	await tx.insert(methodCard).values({ programId, id: cardId, code: fullVisit.code });
-	await tx
-		.insert(methodCardVersion)
-		.values({
-			programId,
-			id: versionId,
-			cardId,
-			version: fullVisit.version,
-			body: fullVisit,
-			inUseSince: new Date(now_ms - 100 * DAY_ms)
-		});
+	await tx.insert(methodCardVersion).values({
+		programId,
+		id: versionId,
+		cardId,
+		version: fullVisit.version,
+		body: fullVisit,
+		inUseSince: new Date(now_ms - 100 * DAY_ms)
+	});
 	const lines = visitsUnderWay({ sites: all, writers, cardVersionId: versionId, now_ms });
 	const openers = new Map(lines.filter((l) => l.path === 'opening').map((l) => [l.visitId, l.by]));
 	for (const isOpener of [true, false])

@@ -35,13 +35,11 @@ export function readSettings(text: string): SettingsFile | { why: string } {
 		return { why: 'A file of settings has the headings “setting” and “value”, as one that was taken out here.' };
 	if (rows.length > MOST_SETTINGS)
 		return { why: `${rows.length} rows; no card has more than ${MOST_SETTINGS} settings.` };
-	const given = rows
-		.slice(1)
-		.map(({ record, info }) => ({
-			path: unescaped(record[path] ?? ''),
-			text: unescaped(record[value] ?? ''),
-			line: info.lines
-		}));
+	const given = rows.slice(1).map(({ record, info }) => ({
+		path: unescaped(record[path] ?? ''),
+		text: unescaped(record[value] ?? ''),
+		line: info.lines
+	}));
 	return {
 		texts: Object.fromEntries(given.map((g) => [g.path, g.text])),
 		lines: Object.fromEntries(given.map((g) => [g.path, g.line]))

@@ -131,18 +131,16 @@ async function addVersion(
 	await tx
 		.insert(methodCardVersion)
 		.values({ programId: who.programId, id, cardId, version: card.version, body: card, inUseSince: at });
-	await tx
-		.insert(audit)
-		.values({
-			programId: who.programId,
-			id: v7(),
-			at,
-			byMemberId: who.id,
-			what: 'cards',
-			rowId: cardId,
-			before,
-			after: card
-		});
+	await tx.insert(audit).values({
+		programId: who.programId,
+		id: v7(),
+		at,
+		byMemberId: who.id,
+		what: 'cards',
+		rowId: cardId,
+		before,
+		after: card
+	});
 	return id;
 }
 

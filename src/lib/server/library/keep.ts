@@ -184,18 +184,16 @@ async function keepColumns(tx: Db, who: Membership, kind: Kind, old: Row | null,
 }
 
 const note = (tx: Db, who: Membership, kind: Kind, before: Row | null, after: Row | null, now_ms: number) =>
-	tx
-		.insert(audit)
-		.values({
-			programId: who.programId,
-			id: v7(),
-			at: new Date(now_ms),
-			byMemberId: who.id,
-			what: kind.name,
-			rowId: (after ?? before)!.id,
-			before,
-			after
-		});
+	tx.insert(audit).values({
+		programId: who.programId,
+		id: v7(),
+		at: new Date(now_ms),
+		byMemberId: who.id,
+		what: kind.name,
+		rowId: (after ?? before)!.id,
+		before,
+		after
+	});
 
 export interface AuditLine {
 	id: string;

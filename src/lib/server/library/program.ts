@@ -57,15 +57,13 @@ export function beginProgram(db: Db, given: Beginning): Promise<boolean> {
 		await tx.execute('lock table program in exclusive mode');
 		if ((await tx.select({ id: program.id }).from(program).limit(1)).length) return false;
 		const programId = v7();
-		await tx
-			.insert(program)
-			.values({
-				id: programId,
-				code: 'first',
-				name: given.program,
-				timeZone: given.timeZone,
-				settings: { thresholds: [] }
-			});
+		await tx.insert(program).values({
+			id: programId,
+			code: 'first',
+			name: given.program,
+			timeZone: given.timeZone,
+			settings: { thresholds: [] }
+		});
 		await tx.insert(logbookTip).values({ programId });
 		const userId = await addUser(tx, given);
 		await tx

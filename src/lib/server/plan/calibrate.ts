@@ -115,18 +115,16 @@ export async function calibrate(
 			why: 'Type the pressure here, or the height of this place: what the probe should read follows from it.'
 		};
 	const { passed, said } = judged(typed);
-	await db
-		.insert(calibration)
-		.values({
-			programId: member.programId,
-			id: v7(),
-			instrumentId,
-			parameter,
-			at: new Date(now_ms),
-			byMemberId: member.id,
-			passed,
-			note: said
-		});
+	await db.insert(calibration).values({
+		programId: member.programId,
+		id: v7(),
+		instrumentId,
+		parameter,
+		at: new Date(now_ms),
+		byMemberId: member.id,
+		passed,
+		note: said
+	});
 	return { ok: true, passed, said };
 }
 

@@ -211,15 +211,13 @@ async function takeRounds(
 }
 
 const note = (tx: Db, who: Membership, rowId: string, before: object | null, after: object | null, now_ms: number) =>
-	tx
-		.insert(audit)
-		.values({
-			programId: who.programId,
-			id: v7(),
-			at: new Date(now_ms),
-			byMemberId: who.id,
-			what: 'round',
-			rowId,
-			before,
-			after
-		});
+	tx.insert(audit).values({
+		programId: who.programId,
+		id: v7(),
+		at: new Date(now_ms),
+		byMemberId: who.id,
+		what: 'round',
+		rowId,
+		before,
+		after
+	});

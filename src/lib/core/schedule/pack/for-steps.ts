@@ -1,8 +1,12 @@
 import type { GaugingMethod } from '../../logbook';
 import type { MethodCard, Step } from '../../method';
-import type { PackLine } from './pack-list';
 
-type Line = Pick<PackLine, 'id' | 'what' | 'count' | 'because'>;
+interface Line {
+	id: string;
+	what: string;
+	count: number;
+	because: string;
+}
 type Asks<T extends Step['tool']> = (step: Extract<Step, { tool: T }>, sites: number) => readonly Line[];
 
 const one = (id: string, what: string, because: string): Line => ({ id, what, count: 1, because });
