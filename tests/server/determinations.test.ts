@@ -142,6 +142,44 @@ describe('determinations', () => {
 	});
 });
 
+describe('names of determinations', () => {
+	it('are never cut: bottles whose long names differ at their end are kept apart, on the server too', async () => {
+		const program = await aProgram();
+		const { monitor, bench } = program.members;
+		const visitId = v7({ msecs: now_ms });
+		const write = aDevice(monitor, visitId);
+		const long = (end: string) => `${'n'.repeat(63)}${end}`;
+		const opened = await send(monitor, [
+			write('opening', anOpening(program)),
+			...['a', 'b'].map((end) => write(`bottles/${long(end)}/kind`, 'nutrients'))
+		]);
+		const lab = aDevice(bench, visitId, now_ms + 60_000);
+		const found = await send(
+			bench,
+			['a', 'b'].map((end, i) => lab(`bottles/${long(end)}/results/nitrate`, { value: 1 + i, unit: 'mg_L_N' }))
+		);
+		expect([opened.refused, found.refused]).toEqual([[], []]);
+		expect((await kept(db, program.programId)).map((d) => [d.from, d.value])).toEqual([
+			[`bottles.${long('a')}`, 1],
+			[`bottles.${long('b')}`, 2]
+		]);
+		const said = {
+			parameter: 'nitrate',
+			verdict: 'reject',
+			reason: 'another bottle',
+			judged: '2.00 mg/L as N'
+		} as const;
+		const answer = await judgeResult(
+			db,
+			program.members.reviewer,
+			visitId,
+			{ ...said, from: `bottles.${long('b')}` },
+			now_ms
+		);
+		expect(answer.ok || answer.why).toBe(true);
+	});
+});
+
 describe('a database of the version before', () => {
 	it('comes over: nothing of its logbook changes, its figures and words on them stand, and what was not kept is there', async () => {
 		const here = new URL(process.env['DATABASE_URL']!);
@@ -161,6 +199,8 @@ describe('a database of the version before', () => {
 			);
 			await migrateDatabase(pool, folder);
 			await pool.query(readFileSync('tests/server/dumps/before-determinations.sql', 'utf8'));
+			await pool.query(`insert into audit (program_id, id, at, by_member_id, what, row_id, before, after)
+				select program_id, id, now(), id, 'sites', id, null, '{"code": "S1", "leave": "asked", "leaveUntil": "2026-06-01"}' from member limit 1`);
 			const older = drizzle(pool, { schema });
 			const lines = await older.select().from(entry).orderBy(entry.seq);
 			await migrateDatabase(pool, 'src/lib/server/db/migrations');
@@ -170,15 +210,19 @@ describe('a database of the version before', () => {
 			expect((await kept(older, programId)).map((r) => [r.parameter, r.way, r.value, r.isReported, r.status])).toEqual([
 				['dissolved-oxygen', 'meter', 9.1, true, 'waiting'],
 				['oxygen-saturation', 'derived', expect.any(Number), true, 'waiting'],
-				['water-temperature', 'meter', 9, true, 'accepted'],
+				['water-temperature', 'thermometer', 9, true, 'accepted'],
 				['dissolved-oxygen', 'meter', 10.8, true, 'qualified'],
 				['dissolved-oxygen', 'titration', 2.5, false, 'waiting'],
 				['oxygen-saturation', 'derived', expect.any(Number), true, 'waiting'],
-				['water-temperature', 'meter', 10, true, 'waiting']
+				['water-temperature', 'thermometer', 10, true, 'waiting']
 			]);
 			expect(await older.select().from(review)).toHaveLength(2);
 			expect(await older.select().from(entry).orderBy(entry.seq)).toEqual(lines);
 			expect(await bringOver(older, now_ms)).toBe(0);
+			// a site's past is read by the names that its fields have now
+			expect(await older.select({ before: schema.audit.before, after: schema.audit.after }).from(schema.audit)).toEqual(
+				[{ before: null, after: { code: 'S1', permission: 'asked', permissionUntil: '2026-06-01' } }]
+			);
 		} finally {
 			await pool.end();
 			rmSync(folder, { recursive: true });

@@ -1,4 +1,4 @@
-import { ways, type Way } from '../quality';
+import { ways } from '../quality';
 import type { Finding } from './outcome';
 
 /*
@@ -7,18 +7,15 @@ import type { Finding } from './outcome';
  */
 
 /**
- * Which way of a parameter is reported before which, the first that there is: an accredited lab before what is done at a table
+ * Where a finding stands in the order of reporting, the lowest first: an accredited lab before what is done at a table
  * or at the stream; for flow a section before what needs a coefficient; a meter before drops that are counted, and both before
  * a colour that is compared; what follows from another figure comes last. A meter whose calibration is out stands back behind
  * the titration.
  */
-const reportOrder: readonly Way[] = ways;
-
-/** Where a finding stands in that order; the lowest is reported. */
 export function rankOf({ way }: Pick<Finding, 'way'>, isCalibrationOut: boolean): number {
-	const rank = reportOrder.indexOf(way);
-	return way === 'meter' && isCalibrationOut ? reportOrder.indexOf('titration') + 0.5 : rank;
+	const rank = ways.indexOf(way);
+	return way === 'meter' && isCalibrationOut ? ways.indexOf('titration') + 0.5 : rank;
 }
 
 /** What tells the determinations of one parameter apart, for ever: the place in the sheet where each comes from, as one word. */
-export const sourceOf = (place: string): string => place.replaceAll('/', '.').slice(0, 64);
+export const sourceOf = (place: string): string => place.replaceAll('/', '.');

@@ -3,7 +3,7 @@ import { aLine } from '../../../../tests/a-line';
 import { flagSentence } from '../interpret';
 import { fold, whyRefused } from '../logbook';
 import { fullVisit, streamVisit, type MethodCard } from '../method';
-import { evaluate, judgedText, type Context, type Result } from '.';
+import { doubtsAbout, evaluate, judgedText, type Context, type Result } from '.';
 
 const start = Date.UTC(2026, 4, 14, 9);
 const probe = {
@@ -151,5 +151,15 @@ describe('a colour kit and the lab', () => {
 			['meter', 1],
 			['kit', 1]
 		]);
+	});
+	it('have their own doubts, each at its own figure', () => {
+		const outcome = see({ ...strip, 'readings/nitrate/mid': { value: 30, unit: 'mg_L_N' } }, {}, fullVisit);
+		const [meter, kitFigure] = outcome.determinations.filter((d) => d.parameter === 'nitrate') as [Result, Result];
+		const about = (d: Result) => doubtsAbout(d, outcome).map((f) => f.path);
+		expect(about(meter).length + about(kitFigure).length).toBe(
+			outcome.flags.filter((f) => f.parameter === 'nitrate').length
+		);
+		expect(about(kitFigure)).toContain(`readings/nitrate/${kit.id}`);
+		expect(about(meter)).not.toContain(`readings/nitrate/${kit.id}`);
 	});
 });

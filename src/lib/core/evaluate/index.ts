@@ -14,7 +14,7 @@ export type {
 	StepState,
 	VerticalView
 } from './outcome';
-export { judgedText, undoubted, verdictPath } from './reviews';
+export { doubtsAbout, judgedText, undoubted, verdictPath } from './reviews';
 export { earlierDuplicates } from './earlier-duplicates';
 export { pathsOf, slotsAsked } from './steps';
 export { titrated } from './titrations';

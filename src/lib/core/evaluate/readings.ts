@@ -128,7 +128,8 @@ function findingOf(
 function wayOf(code: ParameterCode, isOffChart: boolean): Way {
 	if (isOffChart) return 'kit';
 	if (code === 'tube-depth') return 'tube';
-	return code === 'disc-depth' ? 'disc' : 'meter';
+	if (code === 'disc-depth') return 'disc';
+	return code.endsWith('-temperature') ? 'thermometer' : 'meter';
 }
 
 /** Half of the wider step to a neighbouring block of the card's chart, in the parameter's own unit; null where the figure is not off a chart. */

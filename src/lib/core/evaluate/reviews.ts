@@ -111,7 +111,24 @@ export function concerns(flag: Flag, result: Pick<Finding, 'parameter' | 'parent
 	if (isAboutPeople(flag)) return false;
 	if (flag.parameter !== null)
 		return flag.parameter === result.parameter || result.parents.includes(flag.parameter as ParameterCode);
-	return flag.path === result.place || flag.path.startsWith(`${result.place}/`);
+	return liesAt(flag, result);
+}
+
+const liesAt = ({ path }: Flag, { place }: Pick<Finding, 'place'>) => path === place || path.startsWith(`${place}/`);
+
+/**
+ * The doubts about one determination: those at the place that it comes from, however near another's lies; those about its parameter
+ * as such stand with the reported one.
+ */
+export function doubtsAbout(
+	result: Result,
+	{ determinations, flags }: { determinations: readonly Result[]; flags: readonly Flag[] }
+): Flag[] {
+	const same = determinations.filter((d) => d.parameter === result.parameter);
+	const nearest = (flag: Flag) =>
+		same.filter((d) => liesAt(flag, d)).sort((a, b) => b.place.length - a.place.length)[0] ??
+		same.find((d) => d.isReported);
+	return flags.filter((f) => f.parameter === result.parameter && nearest(f)?.from === result.from);
 }
 
 /** Results that wait for a word and that nothing is doubtful about, neither them nor what they were worked out from. */

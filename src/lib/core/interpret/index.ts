@@ -1,7 +1,7 @@
 // doubts in words
 export { flagSentence } from './words/flags';
 export { wayWords } from './words/way';
-export { wayChanges, waysCounted, type WayChange } from './way-changes';
+export { changesDrawn, wayChanges, waysCounted } from './way-changes';
 // time in words
 export { instantOfTime, isoDay, sayDay, sayDuration, sayTime } from './words/time';
 // choices, values and limits in words

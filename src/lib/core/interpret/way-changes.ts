@@ -22,6 +22,15 @@ export const wayChanges = (points: readonly PointOfWay[]): WayChange[] =>
 		return before && before.way !== way ? [{ at_ms, from: before.way, to: way }] : [];
 	});
 
+/** More upright lines than these hide the figures; where ways take turns, a line for each turn says nothing either. */
+const MOST_DRAWN = 8;
+
+/** The changes that a chart marks: all of them, or none where they are too many. */
+export function changesDrawn(points: readonly PointOfWay[]): WayChange[] {
+	const changes = wayChanges(points);
+	return changes.length <= MOST_DRAWN ? changes : [];
+}
+
 /** How the points of a series were found, the most frequent way first. */
 export function waysCounted(points: readonly PointOfWay[]): { way: Way; points: number }[] {
 	const counts = new Map<Way, number>();

@@ -2,7 +2,7 @@
 export { Entry, whyUnfit } from './entry';
 export { instantOf, tick } from './clock';
 // the sheet and its places
-export { SheetId } from './leaf';
+export { SourceId } from './leaf';
 export { Opening, Verdict, verdicts, type Sheet } from './sheet';
 export type { AccessWay, Danger, Position } from './branches/arrival';
 export { seenBlind, typesBlind, wholeCopies } from './blind';

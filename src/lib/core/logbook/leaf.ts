@@ -12,6 +12,17 @@ export const SheetId = z
 	.string()
 	.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'an id has letters, digits, dots, dashes or underscores, at most 64');
 
+/**
+ * Where in a sheet a determination comes from, as one word: a place of it with dots between. Long enough for every place, for a
+ * name that was cut could be another's.
+ */
+export const SourceId = z
+	.string()
+	.regex(
+		/^[A-Za-z0-9][A-Za-z0-9_.-]{0,199}$/,
+		'a source has letters, digits, dots, dashes or underscores, at most 200'
+	);
+
 /** Years beyond these are a clock that is wrong, and not every store keeps them. */
 export const isOfThisCentury = (instant: string): boolean => instant >= '2000' && instant < '2101';
 

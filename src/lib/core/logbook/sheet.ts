@@ -6,7 +6,7 @@ import { bottles, custody } from './branches/bottles';
 import { disc, titrations, waits } from './branches/field-tests';
 import { gaugings } from './branches/gaugings';
 import { copies, photos } from './branches/paper';
-import { count, Instant, leaf, measure, SheetId, temperature_C, Text, Word, YesNo } from './leaf';
+import { count, Instant, leaf, measure, SheetId, SourceId, temperature_C, Text, Word, YesNo } from './leaf';
 
 /*
  * The one schema of a visit's sheet, its larger branches in files of their own. Which paths an entry may write, and what may
@@ -41,7 +41,7 @@ export type Verdict = z.infer<typeof Verdict>;
 
 /** Which determination of a parameter a reviewer wants reported, by where in the sheet it comes from. */
 const Choice = z.strictObject({
-	from: SheetId,
+	from: SourceId,
 	reason: Text.trim().min(1, 'say why this one').max(500, 'at most 500 letters')
 });
 
@@ -102,7 +102,7 @@ export const SheetSchema = z.object({
 	/** As it was once: the word on whichever figure of the parameter was reported then. */
 	reviews: z.partialRecord(z.enum(parameterCodes), leaf(Verdict)).optional(),
 	/** The word on each determination, by where in the sheet it comes from. */
-	verdicts: z.partialRecord(z.enum(parameterCodes), z.record(SheetId, leaf(Verdict))).optional(),
+	verdicts: z.partialRecord(z.enum(parameterCodes), z.record(SourceId, leaf(Verdict))).optional(),
 	reported: z.partialRecord(z.enum(parameterCodes), leaf(Choice)).optional()
 });
 

@@ -56,6 +56,8 @@ export const Step = z.discriminatedUnion('tool', [
 		tool: z.literal('kit'),
 		parameter: z.enum(parameterCodes),
 		unit: z.enum(unitCodes),
+		/** What starts its clock: a strip's dip, or the last of its reagents. */
+		begins: z.enum(['dip', 'reagents']).optional(),
 		waits: z.array(z.object({ what: Word, for_s: z.number().positive().max(3600) })).min(1),
 		/** The colour changes further; it is read within so many seconds. */
 		readWithin_s: z.number().positive().max(3600),

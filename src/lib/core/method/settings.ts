@@ -29,6 +29,7 @@ const wadingWords: Record<string, string> = {
 	lifeJacket_m: 'life jacket from, m',
 	product_m2_s: 'depth × speed at most, m²/s'
 };
+const kitBegins = { dip: 'when it is dipped', reagents: 'when the last reagent is in' };
 /** What each wading school starts with when a card changes to it. */
 const wadingStart: Record<string, MethodCard['wading']> = {
 	'depth-and-velocity': { school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 },
@@ -157,6 +158,9 @@ function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
 			return [
 				...common,
 				unit('unit', 'chart in', step.unit),
+				...(step.begins === undefined
+					? []
+					: [oneOf(step.title, at('begins'), 'its clock starts', step.begins, kitBegins)]),
 				line(step.title, at('waits'), 'waits, s', step.waits.map((w) => `${w.what}: ${w.for_s}`).join('; ')),
 				number(step.title, at('readWithin_s'), 'then read within, s', step.readWithin_s),
 				line(step.title, at('chart'), 'blocks of the chart', step.chart.map((b) => `${b.word}: ${b.value}`).join('; '))

@@ -1,4 +1,7 @@
-/** How a figure was found. Stored with it: a change of way in a series can look like a trend. */
+/**
+ * How a figure was found, in the order in which those of one parameter are reported (`evaluate/determination.ts` says why). Stored with
+ * the figure: a change of way in a series can look like a trend.
+ */
 export const ways = [
 	'lab',
 	'plates',
@@ -8,6 +11,7 @@ export const ways = [
 	'sweep',
 	'float',
 	'meter',
+	'thermometer',
 	'titration',
 	'disc',
 	'tube',

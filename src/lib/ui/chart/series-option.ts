@@ -1,4 +1,4 @@
-import { wayChanges, wayWords, type Threshold } from '$lib/core/interpret';
+import { changesDrawn, wayWords, type Threshold } from '$lib/core/interpret';
 import type { Way } from '$lib/core/quality';
 import type { Parameter } from '$lib/core/quantity';
 
@@ -50,7 +50,7 @@ const changesOfWay = (points: readonly ChartPoint[], colours: ChartColours) => (
 	symbol: 'none',
 	lineStyle: { color: colours.ink2, type: 'dashed', width: 1 },
 	label: { formatter: '{b}', position: 'insideEndTop', color: colours.ink2, fontSize: 12 },
-	data: wayChanges(points).map(({ at_ms, to }) => ({ name: `by ${wayWords[to]}`, xAxis: at_ms }))
+	data: changesDrawn(points).map(({ at_ms, to }) => ({ name: `by ${wayWords[to]}`, xAxis: at_ms }))
 });
 
 /** A series as a drawing: results as marks in time order, non-detects as open marks at their limit, a use's bands behind. */

@@ -29,8 +29,7 @@
 
 	let { step, others, isOnPaper, hand, hrefOf, onstart }: Props = $props();
 
-	/** A strip goes into the water; anything else begins when what is added is in. */
-	const isDipped = $derived(/water|dip/i.test(step.waits[0]?.what ?? ''));
+	const startWords = { dip: 'Dipped: start the clock', reagents: 'Reagents in: start the clock' } as const;
 
 	const wait = $derived(`waits/${step.id}`);
 	const path = $derived(colourPath(step));
@@ -83,7 +82,7 @@
 	<p>The colour that the sheet says:</p>
 {:else if stage === null || gone_s === null}
 	<button type="button" class="act main big" onclick={start}
-		>{isDipped ? 'Dipped: start the clock' : 'Reagents in: start the clock'}</button
+		>{step.begins ? startWords[step.begins] : 'Start the clock'}</button
 	>
 	<p class="small">
 		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after

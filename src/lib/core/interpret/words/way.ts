@@ -10,6 +10,7 @@ export const wayWords: Record<Way, string> = {
 	sweep: 'a sweep',
 	float: 'floats',
 	meter: 'a meter',
+	thermometer: 'a thermometer',
 	titration: 'titration',
 	disc: 'a disc',
 	tube: 'a tube',

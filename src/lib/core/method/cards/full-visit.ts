@@ -89,6 +89,7 @@ export const fullVisit: MethodCard = {
 			tags: ['unhurried', 'in-water'],
 			parameter: 'ph',
 			unit: 'pH',
+			begins: 'dip',
 			waits: [
 				{ what: 'in the water', for_s: 1 },
 				{ what: 'colour comes', for_s: 14 }
@@ -107,6 +108,7 @@ export const fullVisit: MethodCard = {
 			tags: ['unhurried', 'in-water'],
 			parameter: 'nitrate',
 			unit: 'mg_L_N',
+			begins: 'dip',
 			waits: [
 				{ what: 'in the water', for_s: 2 },
 				{ what: 'colour comes', for_s: 68 }
@@ -126,6 +128,7 @@ export const fullVisit: MethodCard = {
 			tags: ['unhurried', 'in-water'],
 			parameter: 'nitrite',
 			unit: 'mg_L_N',
+			begins: 'dip',
 			waits: [
 				{ what: 'in the water', for_s: 2 },
 				{ what: 'colour comes', for_s: 43 }
@@ -145,6 +148,7 @@ export const fullVisit: MethodCard = {
 			caution: 'reagents',
 			parameter: 'phosphate',
 			unit: 'mg_L_P',
+			begins: 'reagents',
 			waits: [
 				{ what: 'mix', for_s: 30 },
 				{ what: 'blue comes', for_s: 600 }

@@ -55,8 +55,8 @@ export const site = pgTable(
 		directions: text().notNull().default(''),
 		access: text().notNull().default(''),
 		/** The landowner's permission to go there, and the day it ends. */
-		permission: text('leave').notNull().default('not needed'),
-		permissionUntil: text('leave_until'),
+		permission: text().notNull().default('not needed'),
+		permissionUntil: text('permission_until'),
 		landmarks: text().notNull().default(''),
 		photoPoint: text('photo_point').notNull().default(''),
 		upstream: text().notNull().default(''),
@@ -77,7 +77,7 @@ export const site = pgTable(
 		unique().on(t.programId, t.code),
 		foreignKey({ columns: [t.programId, t.streamId], foreignColumns: [stream.programId, stream.id] }),
 		check('river_km_not_negative', sql`${t.river_km} >= 0`),
-		check('leave_known', sql`${t.permission} in ('not needed', 'given', 'asked', 'refused')`),
+		check('permission_known', sql`${t.permission} in ('not needed', 'given', 'asked', 'refused')`),
 		check('tide_whole', sql`(${t.lowWaterAt} is null) = (${t.tideReach_min} is null)`),
 		check('visits_begin_in_order', sql`${t.opens_min} < ${t.closes_min}`),
 		check(

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import {
+		changesDrawn,
 		counted,
 		sayDay,
 		saySure,
@@ -31,7 +32,8 @@
 	const verdict = $derived(
 		lastFigure && last && data.threshold ? verdictOn(lastFigure, last.uncertainty, limits, data.threshold) : null
 	);
-	const ways = $derived(waysCounted(points.filter((p) => p.status !== 'rejected')));
+	const good = $derived(points.filter((p) => p.status !== 'rejected' && !p.isSimulated));
+	const ways = $derived(waysCounted(good));
 	const here = $derived(data.onStream.findIndex((s) => s.id === data.site.id));
 
 	const address = (change: Record<string, string>) => {
@@ -173,8 +175,10 @@
 			</p>
 			{#if ways.length > 1}
 				<p class="small">
-					Found by {ways.map((w) => `${wayWords[w.way]} (${w.points})`).join(', ')}. Dashed lines mark a change of way:
-					a step or a trend there may come from it, not from the stream.
+					Found by {ways.map((w) => `${wayWords[w.way]} (${w.points})`).join(', ')}.
+					{#if changesDrawn(good).length}Dashed lines mark a change of way: a step or a trend there may come from it,
+						not from the stream.
+					{:else}They take turns: a difference between neighbours may come from the way, not from the stream.{/if}
 				</p>
 			{/if}
 			<noscript><p>The chart needs scripts; <a href={address({ view: 'table' })}>the table</a> does not.</p></noscript>

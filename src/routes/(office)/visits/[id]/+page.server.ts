@@ -1,7 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { undoubted } from '$lib/core/evaluate';
-import { SheetId, typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
+import { SourceId, typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
 import { sectionUnits } from '$lib/core/method';
 import { parameterCodes } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
@@ -23,7 +23,7 @@ import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 import { logLines } from './lines';
 
-const which = { parameter: z.enum(parameterCodes), from: SheetId.optional() };
+const which = { parameter: z.enum(parameterCodes), from: SourceId.optional() };
 
 const Judged = z
 	.object({

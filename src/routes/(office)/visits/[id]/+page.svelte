@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { accessWords } from '$lib/core/logbook';
 	import { enhance } from '$app/forms';
-	import { judgedText, type Result } from '$lib/core/evaluate';
+	import { doubtsAbout, judgedText } from '$lib/core/evaluate';
 	import { flagSentence, inSentence, sayDay, sayTime } from '$lib/core/interpret';
 	import { shownUnit } from '$lib/core/method';
 	import { convert, significant, units } from '$lib/core/quantity';
-	import { weightOf, type Flag } from '$lib/core/quality';
+	import { weightOf } from '$lib/core/quality';
 	import { inColumn } from '$lib/ui/gauge/as-read';
 	import CrossSection from '$lib/ui/gauge/CrossSection.svelte';
 	import AsSeen from '$lib/ui/review/AsSeen.svelte';
@@ -22,15 +22,6 @@
 	const general = $derived(
 		outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter))
 	);
-	/** The doubts about a determination; those about its parameter as such stand with the reported one. */
-	const flagsOf = (result: Result) => {
-		const same = outcome.determinations.filter((d) => d.parameter === result.parameter);
-		const isAt = (f: Flag, { place }: Result) => f.path === place || f.path.startsWith(`${place}/`);
-		return outcome.flags.filter(
-			(f) =>
-				f.parameter === result.parameter && (isAt(f, result) || (result.isReported && !same.some((d) => isAt(f, d))))
-		);
-	};
 	const refused = $derived(
 		form?.why === undefined ? null : { why: form.why, at: form.at ?? '', reason: form.reason ?? '' }
 	);
@@ -84,7 +75,7 @@
 				{#each outcome.determinations as result (`${result.parameter} ${result.from}`)}
 					<ResultLine
 						{result}
-						flags={flagsOf(result)}
+						flags={doubtsAbout(result, outcome)}
 						threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
 						unit={shownUnit(data.card, result.parameter)}
 						judged={judgedText(result)}

@@ -1,7 +1,7 @@
 <script module lang="ts">
 	import type { Outcome, Result } from '$lib/core/evaluate';
 	import type { MethodCard, Step } from '$lib/core/method';
-	import type { Flag, Way } from '$lib/core/quality';
+	import type { Flag } from '$lib/core/quality';
 	import type { Satchel } from '$lib/core/satchel';
 	import type { FieldApp } from '$lib/field/field-app.svelte';
 	import type { VisitLog } from '$lib/field/visit-log.svelte';
@@ -70,9 +70,9 @@
 		onretype
 	}: Props = $props();
 
-	/** What was found of a parameter in the way of this step; what follows from it where it is the reported one. */
-	function foundHere(way: Way, parameter: ParameterCode): Result[] {
-		const own = outcome.determinations.filter((d) => d.parameter === parameter && d.way === way);
+	/** What was found of a parameter at a place of the sheet; what follows from it where it is the reported one. */
+	function foundAt(place: string, parameter: ParameterCode): Result[] {
+		const own = outcome.determinations.filter((d) => d.parameter === parameter && d.place === place);
 		const following = own.some((d) => d.isReported) ? outcome.results.filter((r) => r.parents.includes(parameter)) : [];
 		return [...own, ...following];
 	}
@@ -249,7 +249,7 @@
 					? (['conductance25', 'salinity'] as const)
 					: [])
 		]}
-		results={foundHere('meter', step.parameter)}
+		results={foundAt(`readings/${step.parameter}`, step.parameter)}
 		reported={outcome.results}
 		thresholds={satchel.thresholds}
 		{card}
@@ -260,7 +260,7 @@
 	{/await}
 	<MeansNow
 		parameters={[step.parameter]}
-		results={foundHere('kit', step.parameter).filter((d) => d.place === colourPath(step))}
+		results={foundAt(colourPath(step), step.parameter)}
 		reported={outcome.results}
 		thresholds={satchel.thresholds}
 		{card}
@@ -271,7 +271,7 @@
 	{/await}
 	<MeansNow
 		parameters={['dissolved-oxygen', 'oxygen-saturation']}
-		results={foundHere('titration', 'dissolved-oxygen')}
+		results={foundAt('titrations', 'dissolved-oxygen')}
 		reported={outcome.results}
 		thresholds={satchel.thresholds}
 		{card}
