@@ -12,7 +12,10 @@ const coreImports = (foldersUp) => ({
 		{
 			patterns: [
 				{ regex: '^(?!\\.{1,2}/|zod$|@stdlib/)', message: 'core imports only core, zod and stdlib' },
-				{ regex: `^(\\.\\./){${foldersUp},}[a-z-]+/.+`, message: 'enter another subject by its index' }
+				{
+					regex: `^(\\.\\./){${foldersUp},}(?!subjects/)[a-z-]+/.+`,
+					message: 'enter another part of core by its index'
+				}
 			]
 		}
 	]
@@ -111,7 +114,21 @@ export default ts.config(
 			]
 		}
 	},
-	// a file in a folder within a subject goes up one more to leave it
+	// what a step is, its subject knows: nobody else asks for its tool by name
+	{
+		files: ['src/**/*.{ts,svelte}'],
+		ignores: ['src/**/*.test.ts', 'src/lib/core/subjects/**'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: "BinaryExpression[left.property.name='tool'][right.type='Literal']",
+					message: 'ask the subject (stepsOf, kindOf), not the name of a tool'
+				}
+			]
+		}
+	},
+	// a file in a folder within a part of core goes up one more to leave it
 	{ files: ['src/lib/core/*/*/**/*.ts'], ignores: ['src/lib/core/**/*.test.ts'], rules: coreImports(2) },
 	{
 		files: ['**/*.js', '**/*.mjs', '**/*.cjs', '*.config.ts', 'src/service-worker.ts'],

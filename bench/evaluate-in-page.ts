@@ -1,4 +1,4 @@
-import { evaluate } from '../src/lib/core/evaluate';
+import { evaluate } from '../src/lib/core/visit';
 import { fold } from '../src/lib/core/logbook';
 import { streamVisit } from '../src/lib/core/method';
 import { context, fullSheet } from './full-sheet';

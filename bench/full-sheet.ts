@@ -1,4 +1,4 @@
-import type { Context } from '../src/lib/core/evaluate';
+import type { Context } from '../src/lib/core/subjects/context';
 import type { Entry } from '../src/lib/core/logbook';
 import { parameterCodes, parameters } from '../src/lib/core/quantity';
 import { aLine } from '../tests/a-line';

@@ -7,7 +7,7 @@ import { join, relative } from 'node:path';
 import { format, resolveConfig } from 'prettier';
 import ts from 'typescript';
 import { Limits, limitsOf, orderSteps, streamVisit, type MethodCard } from '../src/lib/core/method';
-import { sayLimit } from '../src/lib/core/interpret';
+import { sayLimit } from '../src/lib/core/safety';
 import { parameters, units, type Parameter } from '../src/lib/core/quantity';
 
 const project = new URL('..', import.meta.url).pathname;

@@ -13,6 +13,27 @@ import * as statistics from '../../src/lib/core/statistics';
 
 type AnyFunction = (input: never) => object;
 
+/*
+ * The reference files write m/s and m³/s as `_ms` and `_m3s`; the code writes `_m_s` and `_m3_s`, for `_ms` is milliseconds there.
+ */
+export const inCode = (name: string) => name.replace(/_m3s$/, '_m3_s').replace(/(velocity\w*)_ms$/i, '$1_m_s');
+const inReference = (name: string) => name.replace(/_m3_s$/, '_m3s').replace(/(velocity\w*)_m_s$/i, '$1_ms');
+
+function renamed(value: unknown, name: (key: string) => string): unknown {
+	if (Array.isArray(value)) return value.map((v) => renamed(v, name));
+	if (typeof value !== 'object' || value === null) return value;
+	return Object.fromEntries(Object.entries(value).map(([key, v]) => [name(key), renamed(v, name)]));
+}
+
+/** Functions under the names that the reference files use for their input and output. */
+const asReferenced = (functions: Record<string, AnyFunction>): Record<string, AnyFunction> =>
+	Object.fromEntries(
+		Object.entries(functions).map(([fn, call]) => [
+			fn,
+			(input: never) => renamed(call(renamed(input, inCode) as never), inReference) as object
+		])
+	);
+
 export const contract: Record<string, Record<string, AnyFunction>> = {
 	oxygen: {
 		dissolvedOxygenSaturation: oxygen.dissolvedOxygenSaturation,
@@ -31,7 +52,7 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		turbidityFromTube: clarity.turbidityFromTube,
 		tubeDepthFromTurbidity: clarity.tubeDepthFromTurbidity
 	},
-	discharge: {
+	discharge: asReferenced({
 		midSectionDischarge: discharge.midSectionDischarge,
 		meanSectionDischarge: discharge.meanSectionDischarge,
 		meanDepthDischarge: discharge.meanDepthDischarge,
@@ -43,7 +64,7 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		flumeDischarge: discharge.flumeDischarge,
 		volumetricDischarge: discharge.volumetricDischarge,
 		load: discharge.load
-	},
+	}),
 	bacteria: {
 		poissonInterval: bacteria.poissonInterval,
 		cfuPer100mL: bacteria.cfuPer100mL,
@@ -78,7 +99,7 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		regressionOnOrderStatistics: statistics.regressionOnOrderStatistics,
 		maximumLikelihoodLognormal: statistics.maximumLikelihoodLognormal
 	},
-	statistics: {
+	statistics: asReferenced({
 		quantile: statistics.quantile,
 		robustCv: statistics.robustCv,
 		linearRegression: statistics.linearRegression,
@@ -86,7 +107,7 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		mannWhitney: statistics.mannWhitney,
 		pairedWilcoxon: statistics.pairedWilcoxon,
 		upstreamDownstreamLoads: nutrients.upstreamDownstreamLoads
-	},
+	}),
 	interobserver: {
 		cohenKappa: statistics.cohenKappa,
 		weightedKappa: statistics.weightedKappa,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { contract } from './contract';
+import { contract, inCode } from './contract';
 import { readReferenceFolder } from './reference-file';
 
 /*
@@ -28,7 +28,7 @@ function replaced(value: unknown, [key, ...rest]: Path, by: unknown): unknown {
 }
 
 /** Names by which a place may be called: the last key of the path that is a word. */
-const nameOf = (path: Path) => path.findLast((k) => typeof k === 'string') as string;
+const nameOf = (path: Path) => inCode(path.findLast((k) => typeof k === 'string') as string);
 
 /** Numbers that a function does not look at in some case: the contract says so. */
 const notLookedAt = new Set([

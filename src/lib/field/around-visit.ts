@@ -1,6 +1,6 @@
 import type { Trip } from '$lib/core/custody';
-import type { Context } from '$lib/core/evaluate';
-import { type Opening } from '$lib/core/logbook';
+import type { Context } from '$lib/core/subjects/context';
+import { type Opening } from '$lib/core/subjects/whole-visit/branch';
 import type { Satchel } from '$lib/core/satchel';
 import type { KeptEntry } from './store';
 

@@ -1,6 +1,9 @@
 import { liveQuery } from 'dexie';
 import { untrack } from 'svelte';
-import { evaluate, gaugingViews, type Context, type GaugingView, type Outcome } from '$lib/core/evaluate';
+import { evaluate, type Outcome } from '$lib/core/visit';
+import { gaugingViews } from '$lib/core/subjects/gauging/section';
+import { type GaugingView } from '$lib/core/subjects/gauging/view';
+import { type Context } from '$lib/core/subjects/context';
 import { fold, foldOnto, seenBlind, tick, typesBlind, whyUnfit, type Folded } from '$lib/core/logbook';
 import { aroundVisit, type OtherBottles } from './around-visit';
 import { heldLines, type HeldLine } from './held';

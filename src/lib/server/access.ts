@@ -1,4 +1,5 @@
 import type { Entry } from '../core/logbook';
+import { writerOf } from '../core/subjects/branches';
 import type { Role } from './db/schema';
 
 /*
@@ -95,17 +96,16 @@ const isOwn = (member: Member, visit: VisitSubject) =>
  * field's; a coordinator does everything.
  */
 function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
-	const isReview = /^(reviews|verdicts|reported)\//.test(path);
-	const isLab = /^(bottles\/[^/]+\/(results\/|(atLabAt|platedAt)$)|plates\/|titrations\/|custody\/)/.test(path);
+	const writer = writerOf(path);
 	switch (member.role) {
 		case 'coordinator':
 			return true;
 		case 'reviewer':
-			return isReview || op === 'strike';
+			return writer === 'reviewer' || op === 'strike';
 		case 'bench':
-			return isLab;
+			return writer === 'bench';
 		case 'monitor':
-			return !isReview && (visit === undefined || isOwn(member, visit));
+			return writer !== 'reviewer' && (visit === undefined || isOwn(member, visit));
 		case 'viewer':
 			return false;
 	}

@@ -1,5 +1,5 @@
 import type { ParameterCode } from '../quantity';
-import type { Preservative } from '../logbook';
+import type { Preservative } from '../subjects/bottle/branch';
 
 /** What an analysis asks of its bottle. Hours count from filling; the lab's own rules come first. */
 export interface AnalysisRule {

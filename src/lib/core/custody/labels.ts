@@ -1,4 +1,4 @@
-import type { BottleKind } from '../logbook';
+import type { BottleKind } from '../subjects/bottle/branch';
 
 /** What a bottle is filled for. */
 export type SampleRole = 'routine' | 'duplicate' | 'blank';

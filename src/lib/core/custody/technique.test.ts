@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { techniques } from '../logbook';
+import { techniques } from '../subjects/bottle/branch';
 import { fillingGuide } from './technique';
 
 const of = (more: Partial<Parameters<typeof fillingGuide>[0]>) =>

@@ -1,4 +1,4 @@
-import type { BottleKind, Technique } from '../logbook';
+import type { BottleKind, Technique } from '../subjects/bottle/branch';
 import type { SampleRole } from './labels';
 
 interface Filling {

@@ -5,9 +5,9 @@ describe('a composite across the stream', () => {
 	it('takes more where more flows, and all together what was asked for', () => {
 		const volumes = compositeVolumes({
 			verticals: [
-				{ depth_m: 0.1, velocity_ms: 0.2 },
-				{ depth_m: 0.3, velocity_ms: 0.4 },
-				{ depth_m: 0.2, velocity_ms: 0.3 }
+				{ depth_m: 0.1, velocity_m_s: 0.2 },
+				{ depth_m: 0.3, velocity_m_s: 0.4 },
+				{ depth_m: 0.2, velocity_m_s: 0.3 }
 			],
 			total_mL: 1000
 		});
@@ -17,8 +17,8 @@ describe('a composite across the stream', () => {
 		expect(
 			compositeVolumes({
 				verticals: [
-					{ depth_m: 1, velocity_ms: 0 },
-					{ depth_m: 2, velocity_ms: 0 }
+					{ depth_m: 1, velocity_m_s: 0 },
+					{ depth_m: 2, velocity_m_s: 0 }
 				],
 				total_mL: 500
 			})
@@ -29,8 +29,8 @@ describe('a composite across the stream', () => {
 	});
 	it.each([
 		[{ verticals: [], total_mL: 100 }, /at least one/],
-		[{ verticals: [{ depth_m: 1, velocity_ms: 1 }], total_mL: 0 }, /total_mL/],
-		[{ verticals: [{ depth_m: -1, velocity_ms: 1 }], total_mL: 1 }, /depth_m/]
+		[{ verticals: [{ depth_m: 1, velocity_m_s: 1 }], total_mL: 0 }, /total_mL/],
+		[{ verticals: [{ depth_m: -1, velocity_m_s: 1 }], total_mL: 1 }, /depth_m/]
 	])('refuses %o', (given, why) => {
 		expect(() => compositeVolumes(given)).toThrow(why);
 	});

@@ -8,13 +8,13 @@ export function compositeVolumes({
 	verticals,
 	total_mL
 }: {
-	verticals: readonly { depth_m: number; velocity_ms: number }[];
+	verticals: readonly { depth_m: number; velocity_m_s: number }[];
 	total_mL: number;
 }): number[] {
 	const total = positive('total_mL', total_mL);
 	const flows = listOf('verticals', verticals, (place, vertical) => {
-		const { depth_m, velocity_ms } = vertical as { depth_m: number; velocity_ms: number };
-		return atLeast(`${place}.depth_m`, depth_m, 0) * atLeast(`${place}.velocity_ms`, velocity_ms, 0);
+		const { depth_m, velocity_m_s } = vertical as { depth_m: number; velocity_m_s: number };
+		return atLeast(`${place}.depth_m`, depth_m, 0) * atLeast(`${place}.velocity_m_s`, velocity_m_s, 0);
 	});
 	if (flows.length === 0) throw new RangeError('a composite needs at least one vertical');
 	const sum = flows.reduce((all, q) => all + q, 0);

@@ -43,11 +43,11 @@ export function floatDischarge(run: {
 	const meanVelocity = times(surface, given(coefficient));
 	const step = times(meanVelocity, meanOf(areas.map((a) => given(a, 'm²')) as [Given, ...Given[]]));
 	return {
-		surfaceVelocity_ms: surface.number,
-		runVelocitySd_ms: standardDeviation(velocities),
-		meanVelocity_ms: meanVelocity.number,
+		surfaceVelocity_m_s: surface.number,
+		runVelocitySd_m_s: standardDeviation(velocities),
+		meanVelocity_m_s: meanVelocity.number,
 		area_m2: mean(areas)!,
-		discharge_m3s: step.number,
+		discharge_m3_s: step.number,
 		working: { step, unit: 'm³/s' } satisfies Working
 	};
 }

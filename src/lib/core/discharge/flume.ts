@@ -19,7 +19,7 @@ export function flumeDischarge(reading: {
 	const head = atLeast('head_m', reading.head_m, 0);
 	const tail = reading.tailDepth_m == null ? null : atLeast('tailDepth_m', reading.tailDepth_m, 0);
 	const limit = atLeast('submergenceLimit', orDefault(reading.submergenceLimit, 0.5), 0);
-	const discharge_m3s = positive('coefficient', reading.coefficient) * head ** positive('exponent', reading.exponent);
+	const discharge_m3_s = positive('coefficient', reading.coefficient) * head ** positive('exponent', reading.exponent);
 	const lowest = reading.minimumHead_m == null ? null : atLeast('minimumHead_m', reading.minimumHead_m, 0);
 	const highest = reading.maximumHead_m == null ? null : atLeast('maximumHead_m', reading.maximumHead_m, 0);
 	const submergence = tail === null || head === 0 ? null : tail / head;
@@ -27,5 +27,5 @@ export function flumeDischarge(reading: {
 	if (submergence !== null && submergence >= limit) reasons.push('submerged');
 	if (lowest !== null && head < lowest) reasons.push('belowRange');
 	if (highest !== null && head > highest) reasons.push('aboveRange');
-	return { discharge_m3s, submergence, valid: reasons.length === 0, reasons };
+	return { discharge_m3_s, submergence, valid: reasons.length === 0, reasons };
 }

@@ -26,3 +26,5 @@ export { load } from './load';
 // ratings of flumes, and what a float's speed is worth
 export { FlumeLaw, FlumeRating, USUAL_SUBMERGENCE } from './flume-rating';
 export { FLOAT_COEFFICIENT_GIVE, floatCoefficient } from './float-coefficient';
+// a tape that hangs through
+export { sagTooLong_percent } from './tape-sag';

@@ -3,11 +3,11 @@ import { stations, type Section } from './section';
 import { midSectionDischarge, total } from './velocity-area';
 
 export interface InterpolatedVariance {
-	discharge_m3s: number;
+	discharge_m3_s: number;
 	/** Verticals that have a vertical on either side: those that can be guessed from their neighbours. */
 	verticalsUsed: number;
 	depthSd_m: number | null;
-	velocitySd_ms: number | null;
+	velocitySd_m_s: number | null;
 	relativeUncertainty: number | null;
 	/** Two standard uncertainties, in percent. */
 	expandedPercent: number | null;
@@ -24,57 +24,57 @@ export type SectionWithFractions = Section & { systematicFraction?: number | nul
  */
 export function iveUncertainty(section: SectionWithFractions): InterpolatedVariance {
 	const { systematic, widthFraction } = fractionsOf(section);
-	const { discharge_m3s, panels } = midSectionDischarge(section);
+	const { discharge_m3_s, panels } = midSectionDischarge(section);
 	const { b, d, v } = stations(section);
 	const n = section.verticals.length;
 	const verticalsUsed = Math.max(0, n - 2);
 	if (verticalsUsed === 0)
 		return {
-			discharge_m3s,
+			discharge_m3_s,
 			verticalsUsed,
 			depthSd_m: null,
-			velocitySd_ms: null,
+			velocitySd_m_s: null,
 			relativeUncertainty: null,
 			expandedPercent: null,
 			varianceShares: null
 		};
 
-	const spread = { depthSd_m: interpolationSd(b, d), velocitySd_ms: interpolationSd(b, v) };
+	const spread = { depthSd_m: interpolationSd(b, d), velocitySd_m_s: interpolationSd(b, v) };
 	const variances = panels
 		.slice(1, -1)
 		.map((p, i) =>
-			varianceOf({ width_m: p.width_m, depth_m: d[i + 1]!, velocity_ms: v[i + 1]! }, spread, widthFraction)
+			varianceOf({ width_m: p.width_m, depth_m: d[i + 1]!, velocity_m_s: v[i + 1]! }, spread, widthFraction)
 		);
 	const variance = total(variances);
-	const relativeUncertainty = relativeFrom(variance, discharge_m3s, systematic);
+	const relativeUncertainty = relativeFrom(variance, discharge_m3_s, systematic);
 	return {
-		discharge_m3s,
+		discharge_m3_s,
 		verticalsUsed,
 		...spread,
 		relativeUncertainty,
 		expandedPercent: relativeUncertainty === null ? null : 200 * relativeUncertainty,
-		varianceShares: discharge_m3s === 0 || variance === 0 ? null : variances.map((t) => t / variance)
+		varianceShares: discharge_m3_s === 0 || variance === 0 ? null : variances.map((t) => t / variance)
 	};
 }
 
 export interface Spread {
 	depthSd_m: number;
-	velocitySd_ms: number;
+	velocitySd_m_s: number;
 }
 
 /** One vertical's share of the variance of the discharge: its width, depth and velocity each uncertain by themselves. */
 export function varianceOf(
-	panel: { width_m: number; depth_m: number; velocity_ms: number },
+	panel: { width_m: number; depth_m: number; velocity_m_s: number },
 	spread: Spread,
 	widthFraction: number
 ): number {
-	const { width_m: w, depth_m: d, velocity_ms: v } = panel;
-	return (w * d * v * widthFraction) ** 2 + (w * v * spread.depthSd_m) ** 2 + (w * d * spread.velocitySd_ms) ** 2;
+	const { width_m: w, depth_m: d, velocity_m_s: v } = panel;
+	return (w * d * v * widthFraction) ** 2 + (w * v * spread.depthSd_m) ** 2 + (w * d * spread.velocitySd_m_s) ** 2;
 }
 
 /** One relative standard uncertainty from the variance that the verticals cause; null when the discharge is 0. */
-export const relativeFrom = (variance: number, discharge_m3s: number, systematic: number): number | null =>
-	discharge_m3s === 0 ? null : Math.sqrt(systematic ** 2 + variance / discharge_m3s ** 2);
+export const relativeFrom = (variance: number, discharge_m3_s: number, systematic: number): number | null =>
+	discharge_m3_s === 0 ? null : Math.sqrt(systematic ** 2 + variance / discharge_m3_s ** 2);
 
 /** The fractions of a section, checked, with the estimator's own where none are given. */
 export const fractionsOf = (section: SectionWithFractions) => ({

@@ -20,18 +20,18 @@ export function isoUncertainty(section: Section<Vertical & { points: number }> &
 		['systematicPercent', 'widthPercent', 'depthPercent', 'calibrationPercent', 'exposurePercent'] as const
 	).map((name) => atLeast(name, section[name], 0)) as [number, number, number, number, number];
 	const verticals = orderedVerticals(section);
-	const { discharge_m3s, panels } = midSectionDischarge(section);
+	const { discharge_m3_s, panels } = midSectionDischarge(section);
 	const scatter = verticals.reduce((sum, { points }, i) => {
-		const q = panels[i + 1]!.discharge_m3s;
+		const q = panels[i + 1]!.discharge_m3_s;
 		return sum + q ** 2 * (ub ** 2 + ud ** 2 + pointsPercent(points) ** 2 + (uc ** 2 + ue ** 2) / points);
 	}, 0);
 	const verticalsPercent = numberOfVerticalsPercent(verticals.length);
 	const uncertaintyPercent =
-		verticalsPercent === null || discharge_m3s === 0
+		verticalsPercent === null || discharge_m3_s === 0
 			? null
-			: Math.sqrt(verticalsPercent ** 2 + us ** 2 + scatter / discharge_m3s ** 2);
+			: Math.sqrt(verticalsPercent ** 2 + us ** 2 + scatter / discharge_m3_s ** 2);
 	return {
-		discharge_m3s,
+		discharge_m3_s,
 		verticalsPercent,
 		uncertaintyPercent,
 		expandedPercent: uncertaintyPercent === null ? null : 2 * uncertaintyPercent

@@ -24,12 +24,12 @@ export interface NextVertical {
  */
 export function nextBestVertical(section: SectionWithFractions, known?: InterpolatedVariance): NextVertical | null {
 	const now = known ?? iveUncertainty(section);
-	const { expandedPercent: nowPercent, depthSd_m, velocitySd_ms, discharge_m3s } = now;
-	if (nowPercent === null || depthSd_m === null || velocitySd_ms === null) return null;
+	const { expandedPercent: nowPercent, depthSd_m, velocitySd_m_s, discharge_m3_s } = now;
+	if (nowPercent === null || depthSd_m === null || velocitySd_m_s === null) return null;
 	const { systematic, widthFraction } = fractionsOf(section);
 	const { b, d, v } = stations(section);
 	const term = (i: number, width_m: number) =>
-		varianceOf({ width_m, depth_m: d[i]!, velocity_ms: v[i]! }, { depthSd_m, velocitySd_ms }, widthFraction);
+		varianceOf({ width_m, depth_m: d[i]!, velocity_m_s: v[i]! }, { depthSd_m, velocitySd_m_s }, widthFraction);
 	const width = (i: number) => (b[i + 1]! - b[i - 1]!) / 2;
 	const last = b.length - 2;
 	let variance = 0;
@@ -38,14 +38,14 @@ export function nextBestVertical(section: SectionWithFractions, known?: Interpol
 	let best: NextVertical | null = null;
 	for (let i = 1; i < last; i++) {
 		const gap = b[i + 1]! - b[i]!;
-		const added = { width_m: gap / 2, depth_m: (d[i]! + d[i + 1]!) / 2, velocity_ms: (v[i]! + v[i + 1]!) / 2 };
+		const added = { width_m: gap / 2, depth_m: (d[i]! + d[i + 1]!) / 2, velocity_m_s: (v[i]! + v[i + 1]!) / 2 };
 		const narrower = [i, i + 1].map((k) => ({ k, from: width(k), to: width(k) - gap / 4 }));
 		const thenVariance =
 			narrower.reduce((sum, { k, from, to }) => sum - term(k, from) + term(k, to), variance) +
-			varianceOf(added, { depthSd_m, velocitySd_ms }, widthFraction);
+			varianceOf(added, { depthSd_m, velocitySd_m_s }, widthFraction);
 		const thenDischarge =
-			narrower.reduce((q, { k, from, to }) => q + (to - from) * d[k]! * v[k]!, discharge_m3s) +
-			added.width_m * added.depth_m * added.velocity_ms;
+			narrower.reduce((q, { k, from, to }) => q + (to - from) * d[k]! * v[k]!, discharge_m3_s) +
+			added.width_m * added.depth_m * added.velocity_m_s;
 		const then = relativeFrom(thenVariance, thenDischarge, systematic);
 		if (then !== null && 200 * then < (best?.thenPercent ?? nowPercent - LEAST_GAIN_PERCENT))
 			best = { distance_m: b[i]! + gap / 2, nowPercent, thenPercent: 200 * then };

@@ -5,7 +5,7 @@ export interface Vertical {
 	distance_m: number;
 	depth_m: number;
 	/** Mean in the vertical; negative where the water runs back. */
-	velocity_ms: number;
+	velocity_m_s: number;
 }
 
 /** Where the water meets its two banks. A steep bank has a depth, and passes a fraction of its neighbour's velocity. */
@@ -39,7 +39,7 @@ export function orderedVerticals<V extends Vertical>({ edges, verticals }: Secti
 	for (const vertical of verticals) {
 		finite('distance_m', vertical.distance_m);
 		atLeast('depth_m', vertical.depth_m, 0);
-		finite('velocity_ms', vertical.velocity_ms);
+		finite('velocity_m_s', vertical.velocity_m_s);
 	}
 	const ordered = [...verticals].sort((a, b) => a.distance_m - b.distance_m);
 	for (const [i, { distance_m }] of ordered.entries()) {
@@ -58,13 +58,13 @@ export function stations(section: Section): Stations {
 		depth: atLeast(`${side}Depth_m`, orDefault(edges[`${side}Depth_m`], 0), 0),
 		velocity:
 			inRange(`${side}VelocityFraction`, orDefault(edges[`${side}VelocityFraction`], 0), 0, 1) *
-			(neighbour?.velocity_ms ?? 0)
+			(neighbour?.velocity_m_s ?? 0)
 	});
 	const start = edge('start', verticals[0]);
 	const end = edge('end', verticals.at(-1));
 	return {
 		b: [edges.startDistance_m, ...verticals.map((p) => p.distance_m), edges.endDistance_m],
 		d: [start.depth, ...verticals.map((p) => p.depth_m), end.depth],
-		v: [start.velocity, ...verticals.map((p) => p.velocity_ms), end.velocity]
+		v: [start.velocity, ...verticals.map((p) => p.velocity_m_s), end.velocity]
 	};
 }

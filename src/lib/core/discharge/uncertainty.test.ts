@@ -6,17 +6,17 @@ const edges = { startDistance_m: 0, endDistance_m: 10 };
 /** A stream of one depth and one velocity, but for what is changed. */
 const even = (n: number, change: (v: Vertical, i: number) => Partial<Vertical> = () => ({})): Vertical[] =>
 	Array.from({ length: n }, (_, i) => {
-		const vertical = { distance_m: ((i + 1) * 10) / (n + 1), depth_m: 0.5, velocity_ms: 0.4 };
+		const vertical = { distance_m: ((i + 1) * 10) / (n + 1), depth_m: 0.5, velocity_m_s: 0.4 };
 		return { ...vertical, ...change(vertical, i) };
 	});
 
 describe('interpolated variance', () => {
 	it('of an even stream leaves only what is systematic and the widths', () => {
-		const { depthSd_m, velocitySd_ms, relativeUncertainty, verticalsUsed } = iveUncertainty({
+		const { depthSd_m, velocitySd_m_s, relativeUncertainty, verticalsUsed } = iveUncertainty({
 			edges,
 			verticals: even(9)
 		});
-		expect([depthSd_m, velocitySd_ms, verticalsUsed]).toEqual([expect.closeTo(0, 12), expect.closeTo(0, 12), 7]);
+		expect([depthSd_m, velocitySd_m_s, verticalsUsed]).toEqual([expect.closeTo(0, 12), expect.closeTo(0, 12), 7]);
 		// nine panels of one ninth each, width uncertain by 0.5 %: 0.005/√9, with 1 % systematic
 		expect(relativeUncertainty).toBeCloseTo(Math.hypot(0.01, 0.005 / 3), 9);
 	});
@@ -33,7 +33,7 @@ describe('interpolated variance', () => {
 	it('shares the variance out among the verticals', () => {
 		const { varianceShares } = iveUncertainty({
 			edges,
-			verticals: even(7, (_, i) => (i === 3 ? { velocity_ms: 0.9 } : {}))
+			verticals: even(7, (_, i) => (i === 3 ? { velocity_m_s: 0.9 } : {}))
 		});
 		expect(varianceShares!.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
 		expect(Math.max(...varianceShares!)).toBe(varianceShares![3]);
@@ -46,7 +46,7 @@ describe('interpolated variance', () => {
 		expect(iveUncertainty({ edges, verticals: even(n) })).toMatchObject({
 			verticalsUsed: 0,
 			depthSd_m: null,
-			velocitySd_ms: null,
+			velocitySd_m_s: null,
 			relativeUncertainty: null,
 			expandedPercent: null,
 			varianceShares: null
@@ -66,7 +66,7 @@ describe('interpolated variance', () => {
 				const verticals = depths.map((d, i) => ({
 					distance_m: i + 1,
 					depth_m: d / 100,
-					velocity_ms: ((d * 7) % 50) / 100 + 0.1
+					velocity_m_s: ((d * 7) % 50) / 100 + 0.1
 				}));
 				const bank = { startDistance_m: 0, endDistance_m: depths.length + 1 };
 				const here = iveUncertainty({ edges: bank, verticals });
@@ -79,7 +79,7 @@ describe('interpolated variance', () => {
 					verticals: verticals.map((v) => ({
 						distance_m: 10 * v.distance_m,
 						depth_m: 10 * v.depth_m,
-						velocity_ms: 3 * v.velocity_ms
+						velocity_m_s: 3 * v.velocity_m_s
 					}))
 				});
 				expect(mirrored.expandedPercent).toBeCloseTo(here.expandedPercent!, 8);
@@ -116,9 +116,9 @@ describe('the components of ISO 748', () => {
 	it('add up in quadrature, panel by panel', () => {
 		const n = 10;
 		const got = isoUncertainty({ edges, verticals: pointed(n, 2), ...components });
-		const { panels, discharge_m3s } = midSectionDischarge({ edges, verticals: even(n) });
+		const { panels, discharge_m3_s } = midSectionDischarge({ edges, verticals: even(n) });
 		const each = 0.5 ** 2 + 0.5 ** 2 + 3.5 ** 2 + (1 + 9) / 2;
-		const scatter = panels.reduce((sum, p) => sum + (p.discharge_m3s / discharge_m3s) ** 2 * each, 0);
+		const scatter = panels.reduce((sum, p) => sum + (p.discharge_m3_s / discharge_m3_s) ** 2 * each, 0);
 		expect(got.uncertaintyPercent).toBeCloseTo(Math.sqrt(4.5 ** 2 + 1 + scatter), 9);
 		expect(got.expandedPercent).toBeCloseTo(2 * got.uncertaintyPercent!, 12);
 	});
@@ -137,7 +137,7 @@ describe('the components of ISO 748', () => {
 			uncertaintyPercent: null,
 			expandedPercent: null
 		});
-		const still = pointed(6).map((v) => ({ ...v, velocity_ms: 0 }));
+		const still = pointed(6).map((v) => ({ ...v, velocity_m_s: 0 }));
 		expect(isoUncertainty({ edges, verticals: still, ...components })).toMatchObject({
 			verticalsPercent: 6.9,
 			uncertaintyPercent: null

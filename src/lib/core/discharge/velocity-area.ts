@@ -4,7 +4,7 @@ import { stations, type Section } from './section';
 export interface Panel {
 	width_m: number;
 	area_m2: number;
-	discharge_m3s: number;
+	discharge_m3_s: number;
 	/** Share of the whole, with its sign; null when the whole is 0. */
 	percent: number | null;
 }
@@ -12,8 +12,8 @@ export interface Panel {
 export interface Gauging<P extends Panel = Panel> {
 	width_m: number;
 	area_m2: number;
-	discharge_m3s: number;
-	meanVelocity_ms: number | null;
+	discharge_m3_s: number;
+	meanVelocity_m_s: number | null;
 	meanDepth_m: number;
 	panels: P[];
 }
@@ -27,14 +27,14 @@ export function midSectionDischarge(section: Section): Gauging<MidPanel> {
 	const last = b.length - 1;
 	const panels = b.map((distance_m, i) => {
 		const width_m = (b[Math.min(i + 1, last)]! - b[Math.max(i - 1, 0)]!) / 2;
-		const [depth_m, velocity_ms] = [d[i]!, v[i]!];
+		const [depth_m, velocity_m_s] = [d[i]!, v[i]!];
 		return {
 			distance_m,
 			width_m,
 			depth_m,
-			velocity_ms,
+			velocity_m_s,
 			area_m2: width_m * depth_m,
-			discharge_m3s: panelStep({ width_m, depth_m, velocity_ms }).number
+			discharge_m3_s: panelStep({ width_m, depth_m, velocity_m_s }).number
 		};
 	});
 	return gauging(b[last]! - b[0]!, panels);
@@ -56,7 +56,7 @@ export function meanSectionDischarge(
 			toDistance_m,
 			width_m,
 			area_m2,
-			discharge_m3s: (area_m2 * (v[i]! + v[i + 1]!)) / 2
+			discharge_m3_s: (area_m2 * (v[i]! + v[i + 1]!)) / 2
 		};
 	});
 	return gauging(b.at(-1)! - b[0]!, panels);
@@ -79,22 +79,22 @@ export function meanDepthDischarge({ edges, verticals, depthDivisor }: Section &
 	return {
 		width_m: width.number,
 		meanDepth_m: meanDepth.number,
-		meanVelocity_ms: meanVelocity.number,
+		meanVelocity_m_s: meanVelocity.number,
 		area_m2: area.number,
-		discharge_m3s: step.number,
+		discharge_m3_s: step.number,
 		working: { step, unit: 'm³/s' } satisfies Working
 	};
 }
 
-export type MidPanel = Panel & { distance_m: number; depth_m: number; velocity_ms: number };
+export type MidPanel = Panel & { distance_m: number; depth_m: number; velocity_m_s: number };
 
 /** What one panel carries: its width × depth × velocity. */
-const panelStep = (p: Pick<MidPanel, 'width_m' | 'depth_m' | 'velocity_ms'>) =>
-	times(given(p.width_m, 'm'), given(p.depth_m, 'm'), given(p.velocity_ms, 'm/s'));
+const panelStep = (p: Pick<MidPanel, 'width_m' | 'depth_m' | 'velocity_m_s'>) =>
+	times(given(p.width_m, 'm'), given(p.depth_m, 'm'), given(p.velocity_m_s, 'm/s'));
 
 /** How a mid-section gauging comes about: what each panel carries, added up. Panels that carry nothing are left out; null where none does. */
 export function midSectionWorking({ panels }: Gauging<MidPanel>): Working | null {
-	const [first, ...rest] = panels.filter((p) => p.discharge_m3s !== 0).map(panelStep);
+	const [first, ...rest] = panels.filter((p) => p.discharge_m3_s !== 0).map(panelStep);
 	return first ? { step: plus(first, ...rest), unit: 'm³/s' } : null;
 }
 
@@ -102,13 +102,16 @@ export const total = (numbers: readonly number[]): number => numbers.reduce((sum
 
 function gauging<P extends Omit<Panel, 'percent'>>(width_m: number, panels: P[]): Gauging<P & Panel> {
 	const area_m2 = total(panels.map((p) => p.area_m2));
-	const discharge_m3s = total(panels.map((p) => p.discharge_m3s));
+	const discharge_m3_s = total(panels.map((p) => p.discharge_m3_s));
 	return {
 		width_m,
 		area_m2,
-		discharge_m3s,
-		meanVelocity_ms: area_m2 === 0 ? null : discharge_m3s / area_m2,
+		discharge_m3_s,
+		meanVelocity_m_s: area_m2 === 0 ? null : discharge_m3_s / area_m2,
 		meanDepth_m: area_m2 / width_m,
-		panels: panels.map((p) => ({ ...p, percent: discharge_m3s === 0 ? null : (100 * p.discharge_m3s) / discharge_m3s }))
+		panels: panels.map((p) => ({
+			...p,
+			percent: discharge_m3_s === 0 ? null : (100 * p.discharge_m3_s) / discharge_m3_s
+		}))
 	};
 }

@@ -4,11 +4,11 @@ const schools = ['onePoint', 'twoPoint', 'threePoint', 'fivePoint', 'surface'] a
 
 export interface PointReadings {
 	method: (typeof schools)[number];
-	velocity02_ms?: number | null;
-	velocity06_ms?: number | null;
-	velocity08_ms?: number | null;
-	velocitySurface_ms?: number | null;
-	velocityBed_ms?: number | null;
+	velocity02_m_s?: number | null;
+	velocity06_m_s?: number | null;
+	velocity08_m_s?: number | null;
+	velocitySurface_m_s?: number | null;
+	velocityBed_m_s?: number | null;
 	coefficient?: number | null;
 }
 
@@ -17,20 +17,23 @@ export interface PointReadings {
  * ISO 748:2007; the surface school reduces one reading by a coefficient (0.85 where none is given).
  * Negative readings count. RangeError when a reading the school needs is missing, or the school is unknown.
  */
-export function verticalVelocity(readings: PointReadings): { velocity_ms: number; points: number } {
+export function verticalVelocity(readings: PointReadings): { velocity_m_s: number; points: number } {
 	const at = (place: '02' | '06' | '08' | 'Surface' | 'Bed') =>
-		finite(`velocity${place}_ms`, readings[`velocity${place}_ms`]);
+		finite(`velocity${place}_m_s`, readings[`velocity${place}_m_s`]);
 	switch (readings.method) {
 		case 'onePoint':
-			return { velocity_ms: at('06'), points: 1 };
+			return { velocity_m_s: at('06'), points: 1 };
 		case 'twoPoint':
-			return { velocity_ms: (at('02') + at('08')) / 2, points: 2 };
+			return { velocity_m_s: (at('02') + at('08')) / 2, points: 2 };
 		case 'threePoint':
-			return { velocity_ms: (at('02') + 2 * at('06') + at('08')) / 4, points: 3 };
+			return { velocity_m_s: (at('02') + 2 * at('06') + at('08')) / 4, points: 3 };
 		case 'fivePoint':
-			return { velocity_ms: 0.1 * (at('Surface') + 3 * at('02') + 3 * at('06') + 2 * at('08') + at('Bed')), points: 5 };
+			return {
+				velocity_m_s: 0.1 * (at('Surface') + 3 * at('02') + 3 * at('06') + 2 * at('08') + at('Bed')),
+				points: 5
+			};
 		case 'surface':
-			return { velocity_ms: at('Surface') * finite('coefficient', orDefault(readings.coefficient, 0.85)), points: 1 };
+			return { velocity_m_s: at('Surface') * finite('coefficient', orDefault(readings.coefficient, 0.85)), points: 1 };
 		default:
 			throw new RangeError(`method must be one of ${schools.join(', ')}: ${String(readings.method)}`);
 	}

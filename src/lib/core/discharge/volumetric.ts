@@ -13,12 +13,12 @@ export function volumetricDischarge({ fills }: { fills: readonly { volume_L: num
 	if (steps.length === 0) throw new RangeError('a bucket gauging needs at least one fill');
 	const step = meanOf(steps as [Step, ...Step[]]);
 	const rates = steps.map((s) => s.number);
-	const discharge_m3s = step.number;
-	const sd_m3s = standardDeviation(rates);
+	const discharge_m3_s = step.number;
+	const sd_m3_s = standardDeviation(rates);
 	return {
-		discharge_m3s,
-		sd_m3s,
-		coefficientOfVariationPercent: sd_m3s === null || discharge_m3s === 0 ? null : (100 * sd_m3s) / discharge_m3s,
+		discharge_m3_s,
+		sd_m3_s,
+		coefficientOfVariationPercent: sd_m3_s === null || discharge_m3_s === 0 ? null : (100 * sd_m3_s) / discharge_m3_s,
 		repeats: rates.length,
 		working: { step, unit: 'm³/s' } satisfies Working
 	};

@@ -12,11 +12,11 @@ import {
 
 describe('velocity in a vertical', () => {
 	const all = {
-		velocitySurface_ms: 0.6,
-		velocity02_ms: 0.5,
-		velocity06_ms: 0.4,
-		velocity08_ms: 0.3,
-		velocityBed_ms: 0.1
+		velocitySurface_m_s: 0.6,
+		velocity02_m_s: 0.5,
+		velocity06_m_s: 0.4,
+		velocity08_m_s: 0.3,
+		velocityBed_m_s: 0.1
 	};
 
 	// ISO 748:2007, 7.1.5, worked by hand
@@ -26,20 +26,20 @@ describe('velocity in a vertical', () => {
 		['threePoint', (0.5 + 0.8 + 0.3) / 4, 3],
 		['fivePoint', 0.1 * (0.6 + 1.5 + 1.2 + 0.6 + 0.1), 5],
 		['surface', 0.51, 1]
-	])('%s', (method, velocity_ms, points) => {
-		expect(verticalVelocity({ method, ...all })).toEqual({ velocity_ms: expect.closeTo(velocity_ms, 12), points });
+	])('%s', (method, velocity_m_s, points) => {
+		expect(verticalVelocity({ method, ...all })).toEqual({ velocity_m_s: expect.closeTo(velocity_m_s, 12), points });
 	});
 
 	it('of a school whose reading is missing is refused, by name', () => {
-		expect(() => verticalVelocity({ method: 'twoPoint', velocity02_ms: 0.3 })).toThrow(/velocity08_ms/);
+		expect(() => verticalVelocity({ method: 'twoPoint', velocity02_m_s: 0.3 })).toThrow(/velocity08_m_s/);
 		expect(() => verticalVelocity({ method: 'sixPoint' as never, ...all })).toThrow(
 			/onePoint, twoPoint, threePoint, fivePoint, surface: sixPoint/
 		);
 	});
 
 	it('may run backwards, and takes the program’s coefficient', () => {
-		expect(verticalVelocity({ method: 'onePoint', velocity06_ms: -0.1 }).velocity_ms).toBe(-0.1);
-		expect(verticalVelocity({ method: 'surface', velocitySurface_ms: 1, coefficient: 0.8 }).velocity_ms).toBe(0.8);
+		expect(verticalVelocity({ method: 'onePoint', velocity06_m_s: -0.1 }).velocity_m_s).toBe(-0.1);
+		expect(verticalVelocity({ method: 'surface', velocitySurface_m_s: 1, coefficient: 0.8 }).velocity_m_s).toBe(0.8);
 	});
 });
 
@@ -103,16 +103,16 @@ describe('floats', () => {
 	it('averaged as times or as velocities differ, as the schools do', () => {
 		const byTimes = floatDischarge(run);
 		const byVelocities = floatDischarge({ ...run, averaging: 'velocities' });
-		expect(byTimes.surfaceVelocity_ms).toBeCloseTo(10 / 22.5, 12);
-		expect(byVelocities.surfaceVelocity_ms).toBeCloseTo(0.45, 12);
+		expect(byTimes.surfaceVelocity_m_s).toBeCloseTo(10 / 22.5, 12);
+		expect(byVelocities.surfaceVelocity_m_s).toBeCloseTo(0.45, 12);
 		expect(byTimes.area_m2).toBe(0.5);
-		expect(byTimes.meanVelocity_ms).toBeCloseTo((10 / 22.5) * 0.85, 12);
-		expect(byTimes.discharge_m3s).toBeCloseTo((10 / 22.5) * 0.85 * 0.5, 12);
+		expect(byTimes.meanVelocity_m_s).toBeCloseTo((10 / 22.5) * 0.85, 12);
+		expect(byTimes.discharge_m3_s).toBeCloseTo((10 / 22.5) * 0.85 * 0.5, 12);
 	});
 
 	it('show how far apart the runs were, where there were two', () => {
-		expect(floatDischarge(run).runVelocitySd_ms).toBeCloseTo(0.1 / Math.SQRT2, 12); // of 0.5 and 0.4
-		expect(floatDischarge({ ...run, runTimes_s: [20] }).runVelocitySd_ms).toBeNull();
+		expect(floatDischarge(run).runVelocitySd_m_s).toBeCloseTo(0.1 / Math.SQRT2, 12); // of 0.5 and 0.4
+		expect(floatDischarge({ ...run, runTimes_s: [20] }).runVelocitySd_m_s).toBeNull();
 	});
 
 	it.each([
@@ -140,14 +140,14 @@ describe('a flume', () => {
 		expect(flumeDischarge({ ...rating, head_m, tailDepth_m })).toMatchObject({
 			reasons,
 			valid,
-			discharge_m3s: expect.closeTo(0.4 * head_m ** 1.5, 12)
+			discharge_m3_s: expect.closeTo(0.4 * head_m ** 1.5, 12)
 		});
 	});
 
 	it('without a tail, or dry, has no submergence to speak of', () => {
 		expect(flumeDischarge({ ...rating, head_m: 0.2 })).toMatchObject({ submergence: null, valid: true });
 		expect(flumeDischarge({ coefficient: 0.4, exponent: 1.5, head_m: 0, tailDepth_m: 0.1 })).toMatchObject({
-			discharge_m3s: 0,
+			discharge_m3_s: 0,
 			submergence: null,
 			valid: true
 		});
@@ -169,14 +169,14 @@ describe('a bucket', () => {
 				{ volume_L: 10, time_s: 5 }
 			]
 		});
-		expect(flow).toMatchObject({ discharge_m3s: 0.0015, repeats: 2 });
-		expect(flow.sd_m3s).toBeCloseTo(0.001 / Math.SQRT2, 12);
+		expect(flow).toMatchObject({ discharge_m3_s: 0.0015, repeats: 2 });
+		expect(flow.sd_m3_s).toBeCloseTo(0.001 / Math.SQRT2, 12);
 		expect(flow.coefficientOfVariationPercent).toBeCloseTo(100 / Math.SQRT2 / 1.5, 9);
 	});
 
 	it('filled once, or never, says no more than it knows', () => {
 		expect(volumetricDischarge({ fills: [{ volume_L: 10, time_s: 5 }] })).toMatchObject({
-			sd_m3s: null,
+			sd_m3_s: null,
 			coefficientOfVariationPercent: null
 		});
 		expect(
@@ -186,7 +186,7 @@ describe('a bucket', () => {
 					{ volume_L: 0, time_s: 6 }
 				]
 			})
-		).toMatchObject({ discharge_m3s: 0, sd_m3s: 0, coefficientOfVariationPercent: null });
+		).toMatchObject({ discharge_m3_s: 0, sd_m3_s: 0, coefficientOfVariationPercent: null });
 		expect(() => volumetricDischarge({ fills: [] })).toThrow(/at least one fill/);
 		expect(() => volumetricDischarge({ fills: [{ volume_L: 5, time_s: 0 }] })).toThrow(/fills\[0\]\.time_s/);
 	});
@@ -194,11 +194,11 @@ describe('a bucket', () => {
 
 describe('a load', () => {
 	it('is 86.4 × concentration × discharge, and stays a limit where the concentration is one', () => {
-		expect(load({ concentration_mgL: 2, discharge_m3s: 0.5 })).toMatchObject({
+		expect(load({ concentration_mgL: 2, discharge_m3_s: 0.5 })).toMatchObject({
 			load_kgDay: expect.closeTo(86.4, 12),
 			qualifier: null
 		});
-		expect(load({ concentration_mgL: 2, discharge_m3s: 0.5, qualifier: '<' }).qualifier).toBe('<');
-		expect(() => load({ concentration_mgL: -1, discharge_m3s: 0.5 })).toThrow(/concentration_mgL/);
+		expect(load({ concentration_mgL: 2, discharge_m3_s: 0.5, qualifier: '<' }).qualifier).toBe('<');
+		expect(() => load({ concentration_mgL: -1, discharge_m3_s: 0.5 })).toThrow(/concentration_mgL/);
 	});
 });

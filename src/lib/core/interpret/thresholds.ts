@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Limits95 } from './words/value';
+import type { Limits95 } from '../wording';
 import { amount, figureIn, parameterCodes, parameters, type Figure } from '../quantity';
 
 /**

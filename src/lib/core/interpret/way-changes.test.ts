@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Way } from '../quality';
+import type { Way } from '../quantity';
 import { changesDrawn, wayChanges, waysCounted } from '.';
 
 const series = (...ways: Way[]) => ways.map((way, i) => ({ at_ms: 1000 * i, way }));

@@ -1,4 +1,4 @@
-import type { Way } from '../quality';
+import type { Way } from '../quantity';
 
 export interface PointOfWay {
 	at_ms: number;

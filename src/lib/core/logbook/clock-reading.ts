@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { isInstant } from './clock';
-import { isOfThisCentury } from './leaf';
+import { isOfThisCentury } from '../leaf';
 
 /** A hybrid clock's reading as it comes from outside. */
 export const ClockReading = z

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Figure, isParameterCode, whyImpossible } from '../quantity';
-import type { LeafKind } from './leaf';
+import type { LeafKind } from '../leaf';
 import { SheetSchema } from './sheet';
 
 /** A place in the sheet that an entry may write. */

@@ -1,3 +1,4 @@
+import { contradictionsIn } from '../subjects/step-settings';
 import { ABSOLUTE } from '../safety';
 import type { MethodCard } from './card';
 import { limitsOf } from './limits';
@@ -57,20 +58,8 @@ export function contradictions(card: MethodCard): Contradiction[] {
 			'wading.product_m2_s',
 			`Depth × speed of ${card.wading.product_m2_s} m²/s is more than trained crews stand in; ${ABSOLUTE.product_m2_s} is the most, 0.6 for most adults.`
 		);
-	for (const step of card.steps) {
-		if (step.tool === 'tube')
-			say(
-				step.minimumDepth_cm >= step.tubeLength_cm,
-				`steps.${step.id}.minimumDepth_cm`,
-				`The tube is ${step.tubeLength_cm} cm long and reads from ${step.minimumDepth_cm} cm on: nothing could be read.`
-			);
-		if (step.tool === 'flow')
-			say(
-				step.leastVerticals * step.shareLimit_percent < 100,
-				`steps.${step.id}.shareLimit_percent`,
-				`${step.leastVerticals} verticals of at most ${step.shareLimit_percent} % each cannot carry the whole flow.`
-			);
-	}
+	for (const step of card.steps)
+		for (const { path, why } of contradictionsIn(step)) found.push({ path: `steps.${step.id}.${path}`, why });
 	const order = orderSteps(card);
 	if ('cycle' in order)
 		found.push({

@@ -10,9 +10,9 @@ import {
 	settingsOf,
 	shippedCards,
 	withSettings,
-	type MethodCard,
-	type Step
+	type MethodCard
 } from '.';
+import { type Step } from '../subjects/steps';
 
 const step = (id: string): Step => fullVisit.steps.find((s) => s.id === id)!;
 const order = () => {

@@ -1,6 +1,5 @@
 // the card
-export { MethodCard, OrderRule, shownUnit, Step } from './card';
-export { sectionUnits, type SectionUnits } from './section-units';
+export { MethodCard, OrderRule, shownUnit } from './card';
 // the order of its steps
 export { comesFirst, orderSteps, pairsOf, type OrderedStep, type StepOrder } from './order';
 // shipped cards
@@ -10,5 +9,5 @@ export { shippedCards } from './cards/schools';
 // numbers on which programs differ
 export { Limits, limitsOf } from './limits';
 // what may be set in it, and what contradicts itself
-export { compareCards, settingsOf, withSettings, type Difference, type Setting } from './settings';
+export { compareCards, settingsOf, withSettings, type Difference } from './settings';
 export { contradictions, type Contradiction } from './contradictions';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { orderSteps, pairsOf, streamVisit, type OrderRule, type Step } from '.';
+import { orderSteps, pairsOf, streamVisit, type OrderRule } from '.';
+import { type Step } from '../subjects/steps';
 
 const step = (id: string, ...tags: string[]): Step => ({ id, tool: 'leave', title: id, how: id, tags });
 const ids = (card: { steps: Step[]; rules: OrderRule[] }) => {

@@ -1,4 +1,5 @@
-import type { MethodCard, OrderRule, Step } from './card';
+import type { Step } from '../subjects/steps';
+import type { MethodCard, OrderRule } from './card';
 
 export interface OrderedStep {
 	step: Step;

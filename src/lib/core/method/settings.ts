@@ -1,23 +1,11 @@
-import { arithmeticWords, gaugingWords, schoolWords, techniqueWords } from '../logbook';
-import { areAlike, parameters, unitCodes, units, type Unit } from '../quantity';
-
-import { MethodCard, type Step } from './card';
+import { parameters } from '../quantity';
+import { unitOptions, type Setting } from '../subjects/setting';
+import { settingsOfStep } from '../subjects/step-settings';
+import { kindOf, stepsOf, type Step } from '../subjects/steps';
+import { MethodCard } from './card';
 import { contradictions, type Contradiction } from './contradictions';
 import { Limits, limitsOf } from './limits';
 
-/** One thing that a program may set in a card, in its text form; `path` says where it stands. */
-export interface Setting {
-	path: string;
-	/** The heading that it stands under. */
-	group: string;
-	label: string;
-	text: string;
-	control: 'number' | 'line' | 'lines' | 'one';
-	options?: readonly { code: string; word: string }[];
-}
-
-const unitOptions = (like: Unit) =>
-	unitCodes.filter((u) => areAlike(like, u)).map((code) => ({ code, word: units[code].symbol || code }));
 const wadingSchools = [
 	{ code: 'depth-and-velocity', word: 'depth or speed: groups and beginners' },
 	{ code: 'depth-only', word: 'depth alone, a life jacket from a lesser depth' },
@@ -29,7 +17,6 @@ const wadingWords: Record<string, string> = {
 	lifeJacket_m: 'life jacket from, m',
 	product_m2_s: 'depth × speed at most, m²/s'
 };
-const kitBegins = { dip: 'when it is dipped', reagents: 'when the last reagent is in' };
 /** What each wading school starts with when a card changes to it. */
 const wadingStart: Record<string, MethodCard['wading']> = {
 	'depth-and-velocity': { school: 'depth-and-velocity', depth_m: 0.3, velocity_m_s: 0.3 },
@@ -58,7 +45,7 @@ export function settingsOf(card: MethodCard): Setting[] {
 	return [
 		line('The card', 'title', 'Title', card.title),
 		line('The card', 'summary', 'In a sentence', card.summary, 'lines'),
-		...card.steps.flatMap((step) => stepSettings(step, line, number)),
+		...card.steps.flatMap(stepSettings),
 		line(
 			'Order',
 			'rules',
@@ -93,7 +80,7 @@ export function settingsOf(card: MethodCard): Setting[] {
 						)
 					]
 		),
-		...(card.steps.some((s) => s.tool === 'flow')
+		...(stepsOf(card, 'flow').length > 0
 			? [
 					line(
 						'Flume',
@@ -109,99 +96,21 @@ export function settingsOf(card: MethodCard): Setting[] {
 	];
 }
 
-type Line = (group: string, path: string, label: string, text: string, control?: Setting['control']) => Setting;
-type NumberLine = (group: string, path: string, label: string, value: number | undefined) => Setting;
-
-function stepSettings(step: Step, line: Line, number: NumberLine): Setting[] {
-	const at = (key: string) => `steps.${step.id}.${key}`;
-	const unit = (key: string, label: string, value: Unit): Setting => ({
-		...line(step.title, at(key), label, value, 'one'),
-		options: unitOptions(value)
-	});
-	const oneOf = (
-		group: string,
-		path: string,
-		label: string,
-		value: string,
-		words: Readonly<Record<string, string>>
-	): Setting => ({
-		...line(group, path, label, value, 'one'),
-		options: Object.entries(words).map(([code, word]) => ({ code, word }))
-	});
-	const common = [
-		line(step.title, at('title'), 'Title', step.title),
-		line(step.title, at('how'), 'How', step.how, 'lines'),
-		line(step.title, at('costIfMissing'), 'What leaving without it costs', step.costIfMissing ?? '', 'lines')
-	];
-	switch (step.tool) {
-		case 'reading':
-			return [
-				...common,
-				unit('unit', 'asked in', step.unit),
-				line(step.title, at('slots'), 'places', step.slots.map((s) => `${s.id}: ${s.label}`).join('; ')),
-				number(
-					step.title,
-					at('spreadLimit'),
-					`readings may lie apart, ${units[parameters[step.parameter].unit].symbol}`,
-					step.spreadLimit
-				)
-			];
-		case 'bottle':
-			return [
-				...common,
-				...(step.bottle.kind === 'bacteria'
-					? []
-					: [number(step.title, at('rinses'), 'rinsed with stream water, times', step.rinses ?? 3)]),
-				oneOf(step.title, at('technique'), 'filled', step.technique ?? 'hand', techniqueWords)
-			];
-		case 'kit':
-			return [
-				...common,
-				unit('unit', 'chart in', step.unit),
-				...(step.begins === undefined
-					? []
-					: [oneOf(step.title, at('begins'), 'its clock starts', step.begins, kitBegins)]),
-				line(step.title, at('waits'), 'waits, s', step.waits.map((w) => `${w.what}: ${w.for_s}`).join('; ')),
-				number(step.title, at('readWithin_s'), 'then read within, s', step.readWithin_s),
-				line(step.title, at('chart'), 'blocks of the chart', step.chart.map((b) => `${b.word}: ${b.value}`).join('; '))
-			];
-		case 'titration':
-			return [
-				...common,
-				line(step.title, at('bottles'), 'bottles', step.bottles.map((b) => `${b.id}: ${b.label}`).join('; ')),
-				number(step.title, at('mgLPerDrop'), 'a drop is worth, mg/L', step.mgLPerDrop),
-				number(step.title, at('settle_s'), 'floc settles, s', step.settle_s),
-				number(step.title, at('within_h'), 'titrated within, h', step.within_h)
-			];
-		case 'disc':
-			return [...common, unit('unit', 'line marked in', step.unit)];
-		case 'tube':
-			return [
-				...common,
-				number(step.title, at('tubeLength_cm'), 'length of the tube, cm', step.tubeLength_cm),
-				number(step.title, at('minimumDepth_cm'), 'least that can be read, cm', step.minimumDepth_cm)
-			];
-		case 'flow':
-			return [
-				...common,
-				unit('tapeUnit', 'tape and rod in', step.tapeUnit ?? 'm'),
-				unit('velocityUnit', 'velocity in', step.velocityUnit ?? 'm_s'),
-				oneOf(step.title, at('method'), 'measured by', step.method ?? 'verticals', gaugingWords),
-				oneOf(step.title, at('school'), 'velocity read at', step.school ?? 'one-point', schoolWords),
-				oneOf(step.title, at('arithmetic'), 'worked out by', step.arithmetic ?? 'mid-section', arithmeticWords),
-				number(step.title, at('leastVerticals'), 'verticals, at least', step.leastVerticals),
-				number(
-					step.title,
-					at('shareLimit_percent'),
-					'of the flow in one vertical, at most, %',
-					step.shareLimit_percent
-				),
-				number(step.title, at('enough_percent'), 'uncertainty that is enough, %', step.enough_percent)
-			];
-		default:
-			return common;
-	}
-}
+/** What may be set in a step: what every step has, then what its subject knows. */
+const stepSettings = (step: Step): Setting[] =>
+	[
+		{ path: 'title', label: 'Title', text: step.title, control: 'line' as const },
+		{ path: 'how', label: 'How', text: step.how, control: 'lines' as const },
+		{
+			path: 'costIfMissing',
+			label: 'What leaving without it costs',
+			text: step.costIfMissing ?? '',
+			control: 'lines' as const,
+			isOptional: true
+		},
+		{ path: 'tags', label: 'Tags, by which rules speak of it', text: step.tags.join(', '), control: 'line' as const },
+		...settingsOfStep(step)
+	].map((setting) => ({ ...setting, path: `steps.${step.id}.${setting.path}`, group: step.title }));
 
 /** A card with settings changed, or what forbids it, each with the path of its setting. Settings not given stay. */
 export function withSettings(
@@ -238,44 +147,48 @@ export function withSettings(
 	return against.length ? { why: against } : { card: parsed.data };
 }
 
-/** Settings that need not be said. */
-const MAY_BE_EMPTY = /(spreadLimit|costIfMissing|floatCoefficient|flumeName)$/;
+/** Settings of a card as a whole that need not be said. */
+const MAY_BE_EMPTY = /(floatCoefficient|flumeName)$/;
 
-function readSetting({ control, options, label, path }: Setting, text: string): { value: unknown } | { why: string } {
-	if (control === 'number') {
-		if (text === '') return MAY_BE_EMPTY.test(path) ? { value: undefined } : { why: `Say a number for: ${label}.` };
-		const value = Number(text.replace(',', '.'));
-		return Number.isFinite(value) ? { value } : { why: `“${text}” is not a number.` };
-	}
+function readSetting(setting: Setting, text: string): { value: unknown } | { why: string } {
+	const { control, options, label, path } = setting;
+	const isOptional = setting.isOptional === true || MAY_BE_EMPTY.test(path);
+	if (text === '' && isOptional) return { value: undefined };
+	if (control === 'number') return readNumber(label, text);
 	if (options) return options.some((o) => o.code === text) ? { value: text } : { why: `“${text}” cannot stand here.` };
 	if (path === 'rules') return readRules(text);
-	if (path.endsWith('.slots') || path.endsWith('.bottles')) {
-		const named = pairsIn(text);
-		return named
-			? { value: named.map(([id, word]) => ({ id, label: word })) }
-			: { why: 'Write them as “left: left bank; right: right bank”.' };
-	}
-	if (path.endsWith('.waits') || path.endsWith('.chart')) {
-		const named = pairsIn(text)?.map(([word, amount]) => [word, Number(amount.replace(',', '.'))] as const);
-		if (!named?.every(([, n]) => Number.isFinite(n)))
-			return { why: 'Write them as “dip: 1; wait: 60”, each with a number.' };
-		return {
-			value: named.map(([word, n]) => (path.endsWith('.waits') ? { what: word, for_s: n } : { word, value: n }))
-		};
-	}
-	if (MAY_BE_EMPTY.test(path)) return { value: text === '' ? undefined : text };
+	if (path.endsWith('.tags')) return { value: text.split(/\s*,\s*/).filter(Boolean) };
+	if (setting.pair) return readPairs(setting.pair, text);
 	return text === '' ? { why: `${label} is missing.` } : { value: text };
 }
 
-/** “left: left bank; right: right bank” in pairs; null where it is not that. */
-function pairsIn(text: string): (readonly [string, string])[] | null {
+function readNumber(label: string, text: string): { value: unknown } | { why: string } {
+	if (text === '') return { why: `Say a number for: ${label}.` };
+	const value = Number(text.replace(',', '.'));
+	return Number.isFinite(value) ? { value } : { why: `“${text}” is not a number.` };
+}
+
+/** “left: left bank; right: right bank” as things with two keys each. */
+function readPairs(
+	{ keys, isAmount }: NonNullable<Setting['pair']>,
+	text: string
+): { value: unknown } | { why: string } {
+	const [first, second] = keys;
 	const pairs = text
 		.split(/\s*;\s*/)
 		.filter(Boolean)
 		.map((s) => /^([^:]+):\s*(.+)$/.exec(s));
-	return pairs.length && pairs.every((p) => p !== null)
-		? pairs.map((p) => [p[1]!.trim(), p[2]!.trim()] as const)
-		: null;
+	const values = pairs.map((p) => {
+		const amount = isAmount ? Number(p?.[2]?.replace(',', '.')) : p?.[2]?.trim();
+		return { [first]: p?.[1]?.trim(), [second]: amount };
+	});
+	const isWhole = values.length > 0 && pairs.every((p) => p !== null) && values.every((v) => !Number.isNaN(v[second]));
+	if (isWhole) return { value: values };
+	return {
+		why: isAmount
+			? 'Write them as “dip: 1; wait: 60”, each with a number.'
+			: 'Write them as “left: left bank; right: right bank”.'
+	};
 }
 
 function readRules(text: string): { value: unknown } | { why: string } {

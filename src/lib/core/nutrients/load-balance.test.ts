@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { upstreamDownstreamLoads } from '.';
 
-const at = (concentration_mgL: number, discharge_m3s: number, sd = 0) => ({
+const at = (concentration_mgL: number, discharge_m3_s: number, sd = 0) => ({
 	concentration_mgL,
 	concentrationSd_mgL: sd,
-	discharge_m3s,
-	dischargeSd_m3s: 0
+	discharge_m3_s,
+	dischargeSd_m3_s: 0
 });
 
 describe('loads up and down a reach', () => {
@@ -13,7 +13,7 @@ describe('loads up and down a reach', () => {
 		const got = upstreamDownstreamLoads({ upstream: at(1, 0.1), downstream: at(2, 0.2), tributaries: [at(1, 0.05)] });
 		expect(got.upstreamLoad_kgDay).toBeCloseTo(8.64, 12); // 86.4 × 1 × 0.1
 		expect(got.gain_kgDay).toBeCloseTo(34.56 - 8.64 - 4.32, 12);
-		expect(got.flowGain_m3s).toBeCloseTo(0.05, 12);
+		expect(got.flowGain_m3_s).toBeCloseTo(0.05, 12);
 		expect(got.inflowConcentration_mgL).toBeCloseTo(5, 9); // 21.6 / (86.4 × 0.05)
 	});
 
@@ -36,8 +36,8 @@ describe('loads up and down a reach', () => {
 			upstreamDownstreamLoads({
 				upstream: at(1, 1),
 				downstream: at(2, 1),
-				tributaries: [{ ...at(1, 1), dischargeSd_m3s: NaN }]
+				tributaries: [{ ...at(1, 1), dischargeSd_m3_s: NaN }]
 			})
-		).toThrow(/tributaries\[0\]\.dischargeSd_m3s/);
+		).toThrow(/tributaries\[0\]\.dischargeSd_m3_s/);
 	});
 });

@@ -4,8 +4,8 @@ import { atLeast, finite, listOf, orDefault } from '../quantity';
 export interface LoadStation {
 	concentration_mgL: number;
 	concentrationSd_mgL: number;
-	discharge_m3s: number;
-	dischargeSd_m3s: number;
+	discharge_m3_s: number;
+	dischargeSd_m3_s: number;
 }
 
 /**
@@ -24,7 +24,7 @@ export function upstreamDownstreamLoads(reach: {
 	const tributaryLoad_kgDay = tributaries.reduce((sum, t) => sum + t.load, 0);
 	const gain_kgDay = down.load - up.load - tributaryLoad_kgDay;
 	const gainSd_kgDay = Math.hypot(up.sd, down.sd, ...tributaries.map((t) => t.sd));
-	const flowGain_m3s = tributaries.reduce((flow, t) => flow - t.discharge, down.discharge - up.discharge);
+	const flowGain_m3_s = tributaries.reduce((flow, t) => flow - t.discharge, down.discharge - up.discharge);
 	return {
 		upstreamLoad_kgDay: up.load,
 		upstreamSd_kgDay: up.sd,
@@ -36,8 +36,8 @@ export function upstreamDownstreamLoads(reach: {
 		gainLower95_kgDay: gain_kgDay - 1.96 * gainSd_kgDay,
 		gainUpper95_kgDay: gain_kgDay + 1.96 * gainSd_kgDay,
 		distinguishable: Math.abs(gain_kgDay) > 1.96 * gainSd_kgDay,
-		flowGain_m3s,
-		inflowConcentration_mgL: flowGain_m3s > 1e-12 ? gain_kgDay / (KG_PER_DAY * flowGain_m3s) : null
+		flowGain_m3_s,
+		inflowConcentration_mgL: flowGain_m3_s > 1e-12 ? gain_kgDay / (KG_PER_DAY * flowGain_m3_s) : null
 	};
 }
 
@@ -47,7 +47,7 @@ function loadOf(place: string, entry: unknown): { load: number; sd: number; disc
 	const station = (entry ?? {}) as Partial<LoadStation>;
 	const c = atLeast(`${place}.concentration_mgL`, station.concentration_mgL, 0);
 	const sc = atLeast(`${place}.concentrationSd_mgL`, station.concentrationSd_mgL, 0);
-	const q = finite(`${place}.discharge_m3s`, station.discharge_m3s);
-	const sq = atLeast(`${place}.dischargeSd_m3s`, station.dischargeSd_m3s, 0);
+	const q = finite(`${place}.discharge_m3_s`, station.discharge_m3_s);
+	const sq = atLeast(`${place}.dischargeSd_m3_s`, station.dischargeSd_m3_s, 0);
 	return { load: KG_PER_DAY * c * q, sd: KG_PER_DAY * Math.hypot(sc * q, c * sq), discharge: q };
 }

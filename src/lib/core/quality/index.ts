@@ -1,7 +1,3 @@
-// doubts
-export { isAboutPeople, weightOf, type Evidence, type Flag, type FlagCode, type Weight } from './reasons';
-// how a figure was found
-export { ways, type Way } from './ways';
 // how sure
 export { coverage, readingUncertainty, type HowSure } from './uncertainty';
 // slips of unit and point

@@ -2,8 +2,6 @@ import { convert, parameters, type ParameterCode, type Unit } from '../quantity'
 
 /** A figure that would lie where it belongs if one usual slip had been made. */
 export interface SlipGuess {
-	/** In words that begin a sentence: "Typed in feet", "A point too far to the right". */
-	slip: string;
 	/** What it would be then, in the unit the figure was typed in. */
 	instead: number;
 	/** The same as it would be typed after striking: the unit that was read, or the point moved. */
@@ -16,28 +14,19 @@ export interface Range {
 }
 
 /** Units that people type where another was asked for. */
-const mistakenFor: Partial<Record<Unit, readonly { typed: Unit; slip: string }[]>> = {
-	degC: [{ typed: 'degF', slip: 'If it was read in Fahrenheit,' }],
-	degF: [{ typed: 'degC', slip: 'If it was read in Celsius,' }],
-	m: [
-		{ typed: 'cm', slip: 'If it was typed in centimetres,' },
-		{ typed: 'ft', slip: 'If it was read in feet,' }
-	],
-	cm: [
-		{ typed: 'm', slip: 'If it was typed in metres,' },
-		{ typed: 'inch', slip: 'If it was read in inches,' }
-	],
-	ft: [{ typed: 'm', slip: 'If it was read in metres,' }],
-	m_s: [{ typed: 'ft_s', slip: 'If it was read in feet a second,' }],
-	ft_s: [{ typed: 'm_s', slip: 'If it was read in metres a second,' }],
-	uS_cm: [{ typed: 'mS_cm', slip: 'If the meter had gone over to mS/cm,' }],
-	mS_cm: [{ typed: 'uS_cm', slip: 'If the meter had gone over to µS/cm,' }],
-	mg_L: [{ typed: 'ug_L', slip: 'If it was read in µg/L,' }],
-	mg_L_N: [
-		{ typed: 'mg_L_NO3', slip: 'If it was read as nitrate and not as N,' },
-		{ typed: 'mg_L_NO2', slip: 'If it was read as nitrite and not as N,' }
-	],
-	mg_L_P: [{ typed: 'mg_L_PO4', slip: 'If it was read as phosphate and not as P,' }]
+const mistakenFor: Partial<Record<Unit, readonly Unit[]>> = {
+	degC: ['degF'],
+	degF: ['degC'],
+	m: ['cm', 'ft'],
+	cm: ['m', 'inch'],
+	ft: ['m'],
+	m_s: ['ft_s'],
+	ft_s: ['m_s'],
+	uS_cm: ['mS_cm'],
+	mS_cm: ['uS_cm'],
+	mg_L: ['ug_L'],
+	mg_L_N: ['mg_L_NO3', 'mg_L_NO2'],
+	mg_L_P: ['mg_L_PO4']
 };
 
 /** Far enough outside a range that a slip is likelier than a strange day: half as much again as its top, half its bottom, or half its width away. */
@@ -58,21 +47,14 @@ const moved = (number: number, places: number) => Number((number * 10 ** places)
 export function slipGuesses(number: number, unit: Unit, { low, high }: Range): SlipGuess[] {
 	if (!isFarOutside(number, { low, high })) return [];
 	const guesses: SlipGuess[] = [
-		...(mistakenFor[unit] ?? []).map(({ typed, slip }) => ({
-			slip,
+		...(mistakenFor[unit] ?? []).map((typed) => ({
 			instead: convert(number, typed, unit),
 			retype: { value: number, unit: typed }
 		})),
-		{
-			slip: 'With the point one place to the left,',
-			instead: moved(number, -1),
-			retype: { value: moved(number, -1), unit }
-		},
-		{
-			slip: 'With the point one place to the right,',
-			instead: moved(number, 1),
-			retype: { value: moved(number, 1), unit }
-		}
+		...[-1, 1].map((places) => ({
+			instead: moved(number, places),
+			retype: { value: moved(number, places), unit }
+		}))
 	];
 	return guesses.filter((g) => g.instead >= low && g.instead <= high);
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readingUncertainty, weightOf, type Flag } from '.';
+import { readingUncertainty } from '.';
+import { weightOf, type Flag } from '../subjects/flags';
 
 describe('the uncertainty of a mean of readings', () => {
 	it.each([

@@ -44,6 +44,8 @@ export {
 	type Parameter,
 	type ParameterCode
 } from './parameter';
+// how a figure was found
+export { ways, type Way } from './way';
 // what a person typed
 export { inPlaceUnit, whyNoMeasure, type AsTyped } from './as-typed';
 export { readTyped, type Typed } from './typed';

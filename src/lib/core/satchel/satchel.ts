@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Trip } from '../custody';
 import { FlumeRating } from '../discharge';
-import type { Context, InstrumentFacts } from '../evaluate';
+import type { Context, InstrumentFacts } from '../subjects/context';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
 import { MethodCard } from '../method';

@@ -43,7 +43,7 @@ describe('the agenda', () => {
 		visitId: 'v',
 		site: 'Site 1',
 		crew: ['Ada'],
-		tied: 1,
+		done: 1,
 		asked: 9,
 		started_ms: now - HOUR,
 		heard_ms: now - HOUR,

@@ -19,7 +19,7 @@ export interface ProgramFacts {
 		visitId: string;
 		site: string;
 		crew: string[];
-		tied: number;
+		done: number;
 		asked: number;
 		started_ms: number;
 		/** When anything was last heard of it. */

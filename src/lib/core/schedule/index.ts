@@ -50,7 +50,7 @@ export {
 } from './season/samplers';
 export { samplerTrip, type SamplerTrip } from './season/sampler-trips';
 // what to pack
-export { packList, type PackGroup, type PackLine, type PackQuestion } from './pack/pack-list';
+export { packList, type PackQuestion } from './pack/pack-list';
 export { gearWarnings, type GearFacts, type GearQuestion, type GearWarning } from './pack/gear-state';
 export { factsFromWire, type SeasonWire } from './season/wire';
 export { nearestDay } from './season/nearest-day';

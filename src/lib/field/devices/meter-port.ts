@@ -1,4 +1,4 @@
-import type { Usual } from '$lib/core/evaluate';
+import type { Usual } from '$lib/core/subjects/context';
 import { parameters, type ParameterCode } from '$lib/core/quantity';
 import type { Shown } from '$lib/core/quality';
 import { whileVisible } from '../while-visible';

@@ -1,4 +1,4 @@
-import type { Position } from '$lib/core/logbook';
+import type { Position } from '$lib/core/subjects/arrival/branch';
 
 const WAIT_ms = 12_000;
 

@@ -1,4 +1,4 @@
-import type { InstrumentFacts } from '../../core/evaluate';
+import type { InstrumentFacts } from '../../core/subjects/context';
 
 export interface DemoInstrument {
 	code: string;

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
-import { judgedText, verdictPath } from '../../core/evaluate';
-import type { Verdict } from '../../core/logbook';
+import { judgedText, verdictPath } from '../../core/visit';
+import type { Verdict } from '../../core/subjects/review/branch';
 import { withQualifier, type ParameterCode, type Qualifier, type Unit } from '../../core/quantity';
-import type { FlagCode } from '../../core/quality';
+import type { FlagCode } from '../../core/subjects/flags';
 import type { Chance } from '../../core/statistics';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';

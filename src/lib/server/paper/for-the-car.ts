@@ -1,10 +1,14 @@
-import { forms } from '../../core/observations';
 import type { Content, ContentTable } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
-import { sayDay, sayLimit, sayMinute, sayTime } from '../../core/interpret';
-import { techniqueWords, type Sheet } from '../../core/logbook';
-import type { MethodCard, OrderedStep, Step } from '../../core/method';
-import { units, type Unit } from '../../core/quantity';
+import { sayMinute } from '../../core/interpret';
+import { sayLimit } from '../../core/safety';
+import { sayDay, sayTime } from '../../core/wording';
+import { type Sheet } from '../../core/logbook';
+import { techniqueWords } from '../../core/subjects/bottle/words';
+import type { MethodCard, OrderedStep } from '../../core/method';
+import { LINE } from '../../core/subjects/blank';
+import { blankFor } from '../../core/subjects/blanks';
+import type { Step } from '../../core/subjects/steps';
 import type { DayPlan } from '../../core/schedule';
 import { paperPage, print, ruledTable } from './print';
 
@@ -34,7 +38,6 @@ export interface PaperRound {
 	timeZone: string;
 }
 
-const LINE = '____________';
 const CAUTION =
 	'Local rules, permits, the landowner’s permission and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
 
@@ -98,7 +101,7 @@ export const printFieldSheets = (round: PaperRound): Promise<Uint8Array> =>
 					{ text: `${n + 1}  ${step.title}`, style: 'section', margin: [0, 6, 0, 1] },
 					{ text: step.how, style: 'small' },
 					{
-						...blanks(
+						...blank(
 							step,
 							round.labels.filter((l) => l.site === site.code)
 						),
@@ -109,58 +112,16 @@ export const printFieldSheets = (round: PaperRound): Promise<Uint8Array> =>
 		)
 	);
 
-/** The typeface of the papers has no micro sign; meters, too, write uS/cm. */
-const onPaper = (unit: Unit): string => units[unit].symbol.replace('µ', 'u');
-
-function blanks(step: Step, labels: readonly BottleLabel[]): { text: string } | ContentTable {
-	switch (step.tool) {
-		case 'arrive':
-			return {
-				text: `depth at the edge ${LINE} m    speed ${LINE} m/s    wade / bank / bridge / leave    why ${LINE}${LINE}`
-			};
-		case 'bottle':
-			return {
-				text: labels
-					.filter((l) => l.kind === step.bottle.kind)
-					.map((l) => `${l.code}   filled at ____ : ____   on ice at ____ : ____`)
-					.join('\n')
-			};
-		case 'reading':
-			return {
-				text: `${step.slots.map((s) => `${s.label} ${LINE}`).join('    ')} ${onPaper(step.unit)}    read with ${LINE}`
-			};
-		case 'form':
-			return { text: forms[step.form].map((q) => `${q.ask}: ${q.choices.map((c) => c.word).join(' / ')}`).join('\n') };
-		case 'kit':
-			return {
-				text: `dipped at ____ : ____    ${step.chart.map((block) => block.value).join(' / ')} ${onPaper(step.unit)}  [circle one, or mark between two]`
-			};
-		case 'titration':
-			return {
-				text: step.bottles
-					.map((b) => `bottle ${b.label}: no bubble [  ]   fixed at ____ : ____   acid at ____ : ____   drops ${LINE}`)
-					.join('\n')
-			};
-		case 'disc':
-			return {
-				text: `gone going down at ${LINE}    seen again coming up at ${LINE} ${onPaper(step.unit)}    no polarised glasses [  ]   bed not touched [  ]`
-			};
-		case 'tube':
-			return {
-				text: `disc just shows at ${LINE} cm    or still visible when full (over ${step.tubeLength_cm} cm) [  ]`
-			};
-		case 'flow': {
-			const [tape, speed] = [step.tapeUnit ?? 'm', units[step.velocityUnit ?? 'm_s'].symbol];
-			const rows = Array.from({ length: 6 }, () => [' ', ' ', ' ', ' ', ' ', ' ']);
-			return ruledTable(
-				['*', '*', '*', '*', '*', '*'],
-				[`tape, ${tape}`, `depth, ${tape}`, speed, `tape, ${tape}`, `depth, ${tape}`, speed],
-				rows
-			);
-		}
-		case 'leave':
-			return { text: `lids [  ]   labels [  ]   ice [  ]   nothing left [  ]      left at ____ : ____` };
-	}
+/** Room for a pencil at a step, as its subject asks for it. */
+function blank(step: Step, labels: readonly BottleLabel[]): { text: string } | ContentTable {
+	const asked = blankFor(step, labels);
+	if ('text' in asked) return asked;
+	const rows = Array.from({ length: asked.rows }, () => asked.columns.map(() => ' '));
+	return ruledTable(
+		asked.columns.map(() => '*'),
+		asked.columns,
+		rows
+	);
 }
 
 /** Who has the bottles, from when to when: what the phones have told is filled in, the rest is lines for a pencil. */

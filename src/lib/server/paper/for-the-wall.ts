@@ -1,5 +1,6 @@
 import type { Content } from 'pdfmake/interfaces';
-import { counted, sayPlanDay } from '../../core/interpret';
+import { sayPlanDay } from '../../core/interpret';
+import { counted } from '../../core/wording';
 import type { BoardRound } from '../plan/season';
 import { paperPage, print, ruledTable } from './print';
 

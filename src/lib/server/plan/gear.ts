@@ -8,7 +8,7 @@ import {
 	type GearFacts,
 	type GearWarning
 } from '../../core/schedule';
-import type { InstrumentFacts } from '../../core/evaluate';
+import type { InstrumentFacts } from '../../core/subjects/context';
 import type { Db } from '../db/connect';
 
 const KIT_FROM_days = 120;

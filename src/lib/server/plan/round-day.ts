@@ -1,3 +1,4 @@
+import { stepsOf } from '../../core/subjects/steps';
 import { and, eq, sql } from 'drizzle-orm';
 import suncalc from 'suncalc';
 import { roundLabels, type BottleLabel } from '../../core/custody';
@@ -198,7 +199,7 @@ export function dayQuestion({ sites, depot, lab, entered, guess, learned, card, 
 	const open =
 		(lab && !lab.closedOn.includes(dateOfDay(day)) && lab.hours.filter((h) => h.weekday === weekday(day)).at(-1)) ||
 		null;
-	const hasBottle = card.steps.some((s) => s.tool === 'bottle' && s.bottle.kind === 'bacteria');
+	const hasBottle = stepsOf(card, 'bottle').some((s) => s.bottle.kind === 'bacteria');
 	const noon = new Date(instantAt(day, 720, timeZone));
 	const sun = suncalc.getTimes(noon, sites[0]!.latitude, sites[0]!.longitude);
 	const light = Number.isNaN(+sun.sunrise)
@@ -261,9 +262,7 @@ export function labelsOf(round: RoundDay): BottleLabel[] {
 	return roundLabels({
 		date: dateOfDay(round.day),
 		sites: round.sites.map((s) => s.code),
-		bottles: round.card.steps.flatMap((s) =>
-			s.tool === 'bottle' ? [{ kind: s.bottle.kind, preserved: s.bottle.preserved }] : []
-		),
+		bottles: stepsOf(round.card, 'bottle').map(({ bottle }) => ({ kind: bottle.kind, preserved: bottle.preserved })),
 		duplicates: at('duplicate'),
 		blanks: at('blank')
 	});

@@ -1,7 +1,8 @@
+import { stepsOf } from '../../core/subjects/steps';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { sql } from 'drizzle-orm';
 import { limitsOf, type MethodCard } from '../../core/method';
-import { inSentence } from '../../core/interpret';
+import { inSentence } from '../../core/wording';
 import { permissionMissing } from '../../core/library';
 import {
 	isSouthern,
@@ -121,7 +122,10 @@ export async function loadSeason(
 	const openToday = (siteIds: readonly string[]) =>
 		siteIds.filter((id) => !barredFrom(siteOf.get(id), today).some((b) => b.from === null || b.from <= today));
 	const circuitOf = new Map(circuits.map(({ circuit: c }) => [c.id, c]));
-	const bottleSteps = (cardId: string) => cardOf(cardId)?.steps.filter((s) => s.tool === 'bottle').length ?? 0;
+	const bottleSteps = (cardId: string) => {
+		const card = cardOf(cardId);
+		return card ? stepsOf(card, 'bottle').length : 0;
+	};
 	return {
 		today,
 		wire: {

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { earlierDuplicates, type Context, type InstrumentFacts, type Usual } from '../../core/evaluate';
+import { earlierDuplicates } from '../../core/subjects/bottle/earlier-duplicates';
+import { type Context, type InstrumentFacts, type Usual } from '../../core/subjects/context';
 import type { Entry, Sheet } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import type { ParameterCode } from '../../core/quantity';

@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm';
-import { evaluate, verdictPath, withHistory, type Context, type Outcome } from '../../core/evaluate';
-import { fold, instantOf, type Verdict } from '../../core/logbook';
-import type { Flag } from '../../core/quality';
+import { evaluate, verdictPath, withHistory, type Outcome } from '../../core/visit';
+import { type Context } from '../../core/subjects/context';
+import { fold, instantOf } from '../../core/logbook';
+import { type Verdict } from '../../core/subjects/review/branch';
+import type { Flag } from '../../core/subjects/flags';
 import { amount, type ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
 import { tripsOf } from '../plan/trip';
@@ -161,7 +163,7 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 
 async function writeSheets(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
 	const sheets = worked.map(({ visit, outcome }) => {
-		const asked = outcome.steps.filter((s) => s.state !== 'needless');
+		const asked = outcome.steps.filter((s) => s.state !== 'not-required');
 		const finished = outcome.folded.sheet.leaving?.at !== undefined;
 		return {
 			id: visit.id,
@@ -169,15 +171,15 @@ async function writeSheets(db: Db, programId: string, worked: readonly Worked[])
 			is_finished: finished,
 			awaits_review: finished ? outcome.results.filter((r) => r.status === 'waiting').length : 0,
 			conflicts: outcome.folded.conflicts.length,
-			steps_tied: asked.filter((s) => s.state !== 'open').length,
+			steps_done: asked.filter((s) => s.state !== 'open').length,
 			steps_asked: asked.length
 		};
 	});
 	if (sheets.length === 0) return;
 	await db.execute(sql`
 		update visit v set sheet = r.sheet, is_finished = r.is_finished, awaits_review = r.awaits_review, conflicts = r.conflicts,
-			steps_tied = r.steps_tied, steps_asked = r.steps_asked
-		from jsonb_to_recordset(${rows(sheets)}) as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_tied int, steps_asked int)
+			steps_done = r.steps_done, steps_asked = r.steps_asked
+		from jsonb_to_recordset(${rows(sheets)}) as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_done int, steps_asked int)
 		where v.program_id = ${programId} and v.id = r.id`);
 }
 

@@ -1,6 +1,8 @@
 import { v7 } from 'uuid';
-import { judgedText, undoubted, verdictPath, type Result } from '../../core/evaluate';
-import { tick, type Entry, type Verdict } from '../../core/logbook';
+import { judgedText, undoubted, verdictPath } from '../../core/visit';
+import { type Determination } from '../../core/subjects/determination';
+import { tick, type Entry } from '../../core/logbook';
+import { type Verdict } from '../../core/subjects/review/branch';
 import { can, type Member } from '../access';
 import type { Db } from '../db/connect';
 import { usualBefore, visitFacts } from '../projection/facts';
@@ -18,9 +20,9 @@ export async function workedVisit(db: Db, programId: string, visitId: string, no
 export type Done = { ok: true } | { ok: false; why: string };
 
 /** A determination by its parameter and where it comes from; without the latter the reported one. */
-type Which = Pick<Result, 'parameter'> & { from?: string | undefined };
+type Which = Pick<Determination, 'parameter'> & { from?: string | undefined };
 
-const found = (worked: Worked | null, { parameter, from }: Which): Result | undefined =>
+const found = (worked: Worked | null, { parameter, from }: Which): Determination | undefined =>
 	worked?.outcome.determinations.find(
 		(d) => d.parameter === parameter && (from === undefined ? d.isReported : d.from === from)
 	);

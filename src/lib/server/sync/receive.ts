@@ -1,6 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { Entry, instantOf, Opening, whyUnfit } from '../../core/logbook';
+import { Entry, instantOf, whyUnfit } from '../../core/logbook';
+import { Opening } from '../../core/subjects/whole-visit/branch';
 import { isFromStandIn } from '../../core/quantity';
 import { can, readScope, type Member, type VisitSubject } from '../access';
 import { isDatabaseAway, type Db } from '../db/connect';

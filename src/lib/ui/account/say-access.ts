@@ -1,4 +1,4 @@
-import { sayDay, sayTime } from '$lib/core/interpret';
+import { sayDay, sayTime } from '$lib/core/wording';
 
 /** A way into an account, in a sentence. */
 export function sayAccess(

@@ -15,7 +15,8 @@
 </script>
 
 <script lang="ts">
-	import { sayDay, sayVerdict, verdictOn, wayWords } from '$lib/core/interpret';
+	import { sayVerdict, verdictOn } from '$lib/core/interpret';
+	import { sayDay, wayWords } from '$lib/core/wording';
 	import { parameters, units, withQualifier, writeFigure, type Parameter } from '$lib/core/quantity';
 
 	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();

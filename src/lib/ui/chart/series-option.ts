@@ -1,5 +1,6 @@
-import { changesDrawn, wayWords, type Threshold } from '$lib/core/interpret';
-import type { Way } from '$lib/core/quality';
+import { changesDrawn, type Threshold } from '$lib/core/interpret';
+import { wayWords } from '$lib/core/wording';
+import type { Way } from '$lib/core/quantity';
 import type { Parameter } from '$lib/core/quantity';
 
 export interface ChartPoint {

@@ -20,7 +20,7 @@
 </script>
 
 <script lang="ts">
-	import { sayTime } from '$lib/core/interpret';
+	import { sayTime } from '$lib/core/wording';
 	import { placeOnRail, railMarks, type RailMark } from './rail-scale';
 
 	let { lanes, more, now_ms, timeZone }: Props = $props();

@@ -1,5 +1,5 @@
 <script module lang="ts">
-	import type { RunningClock } from '$lib/core/evaluate';
+	import type { RunningClock } from '$lib/core/visit';
 
 	export interface Props {
 		clocks: RunningClock[];
@@ -11,7 +11,8 @@
 </script>
 
 <script lang="ts">
-	import { sayDay, sayDeadline, sayDuration, sayTime } from '$lib/core/interpret';
+	import { sayDeadline } from '$lib/core/interpret';
+	import { sayDay, sayDuration, sayTime } from '$lib/core/wording';
 	import { sayClock } from './stages';
 
 	let { clocks, now_ms, timeZone }: Props = $props();

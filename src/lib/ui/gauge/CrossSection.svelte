@@ -1,6 +1,6 @@
 <script module lang="ts">
-	import type { GaugingView } from '$lib/core/evaluate';
-	import type { SectionUnits } from '$lib/core/method';
+	import type { GaugingView } from '$lib/core/subjects/gauging/view';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
 
 	export interface Props {
 		view: GaugingView;
@@ -17,7 +17,7 @@
 </script>
 
 <script lang="ts">
-	import { counted } from '$lib/core/interpret';
+	import { counted } from '$lib/core/wording';
 	import { convert } from '$lib/core/quantity';
 	import { Same } from './same';
 	import { drawSection, type Strip } from './section-drawing';

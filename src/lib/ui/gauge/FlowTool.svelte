@@ -1,13 +1,14 @@
 <script module lang="ts">
-	import type { GaugingView } from '$lib/core/evaluate';
-	import type { Line, VelocitySchool } from '$lib/core/logbook';
-	import type { SectionUnits } from '$lib/core/method';
-	import type { Flag } from '$lib/core/quality';
+	import type { GaugingView } from '$lib/core/subjects/gauging/view';
+	import type { Line } from '$lib/core/logbook';
+	import type { VelocityPointMethod } from '$lib/core/subjects/gauging/branch';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
+	import type { Flag } from '$lib/core/subjects/flags';
 
 	export interface Props {
 		gaugingId: string;
 		/** Where in a vertical its velocity is read. */
-		school: VelocitySchool | 'sweep';
+		school: VelocityPointMethod | 'sweep';
 		view: GaugingView | null;
 		units: SectionUnits;
 		least: number;
@@ -30,8 +31,8 @@
 
 <script lang="ts">
 	import { tick, untrack } from 'svelte';
-	import { flagSentence } from '$lib/core/interpret';
-	import { weightOf } from '$lib/core/quality';
+	import { flagSentence } from '$lib/core/subjects/flags';
+	import { weightOf } from '$lib/core/subjects/flags';
 	import { convert, significant, units as unitTable, type AsTyped } from '$lib/core/quantity';
 	import Keypad from '../sample/Keypad.svelte';
 	import StrikeReason from '../sample/StrikeReason.svelte';
@@ -41,7 +42,7 @@
 	import CrossSection from './CrossSection.svelte';
 	import { sayAsRead } from './as-read';
 	import { FlowEntry, type Field } from './flow-entry.svelte';
-	import SchoolsCompared from './SchoolsCompared.svelte';
+	import ArithmeticsCompared from './ArithmeticsCompared.svelte';
 
 	let {
 		gaugingId,
@@ -235,9 +236,9 @@
 <div class="gauge">
 	<section class="picture">
 		<p class="figures" aria-live="polite">
-			{#if view?.discharge_m3s != null}
+			{#if view?.discharge_m3_s != null}
 				<span
-					><b class="big-figure">{significant(convert(view.discharge_m3s, 'm3_s', units.discharge), 3)}</b>
+					><b class="big-figure">{significant(convert(view.discharge_m3_s, 'm3_s', units.discharge), 3)}</b>
 					{unitTable[units.discharge].symbol}</span
 				>
 				<span class="side">
@@ -263,14 +264,14 @@
 				provisional: true,
 				width_m: null,
 				area_m2: null,
-				discharge_m3s: null,
-				meanVelocity_ms: null,
+				discharge_m3_s: null,
+				meanVelocity_m_s: null,
 				uncertainty: null,
 				byTable_percent: null,
 				expanded_percent: null,
 				next: null,
 				working: null,
-				schools: []
+				arithmetics: []
 			}}
 			{units}
 			activeId={painted.current.cell.row}
@@ -353,8 +354,8 @@
 				{#each meters as code (code)}<option>{code}</option>{/each}
 			</select>
 		</label>
-		<SchoolsCompared
-			schools={painted.current.view?.schools ?? []}
+		<ArithmeticsCompared
+			arithmetics={painted.current.view?.arithmetics ?? []}
 			inUse={view?.arithmetic ?? 'mid-section'}
 			unit={units.discharge}
 			scatter_percent={painted.current.view?.uncertainty?.expandedPercent ?? null}

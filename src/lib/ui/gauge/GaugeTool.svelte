@@ -1,9 +1,11 @@
 <script module lang="ts">
-	import type { Flow, GaugingView } from '$lib/core/evaluate';
+	import type { Flow, GaugingView } from '$lib/core/subjects/gauging/view';
 	import type { FlumeRating } from '$lib/core/discharge';
 	import type { Sheet } from '$lib/core/logbook';
-	import type { MethodCard, SectionUnits, Step } from '$lib/core/method';
-	import type { Flag } from '$lib/core/quality';
+	import type { MethodCard } from '$lib/core/method';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
+	import type { Step } from '$lib/core/subjects/steps';
+	import type { Flag } from '$lib/core/subjects/flags';
 	import type { Props as DoubtsProps } from '../sample/Doubts.svelte';
 	import type { Hand } from '../sample/hand';
 
@@ -27,15 +29,9 @@
 </script>
 
 <script lang="ts">
-	import { isBySection, wasRaised, wayAsked, wayTaken } from '$lib/core/evaluate';
-	import {
-		arithmetics,
-		gaugingMethods,
-		velocitySchools,
-		arithmeticWords,
-		gaugingWords,
-		schoolWords
-	} from '$lib/core/logbook';
+	import { isBySection, wasRaised, howAsked, howGauged } from '$lib/core/subjects/gauging/how';
+	import { arithmeticWords, gaugingWords, pointMethodWords } from '$lib/core/subjects/gauging/words';
+	import { arithmetics, gaugingMethods, velocityPointMethods } from '$lib/core/subjects/gauging/branch';
 	import { amount, convert, significant, units as unitTable } from '$lib/core/quantity';
 	import Chips from '../sample/Chips.svelte';
 	import Doubts from '../sample/Doubts.svelte';
@@ -54,11 +50,11 @@
 	let isChoosing = $state(false);
 	const base = $derived(`gaugings/${id}`);
 	const gauging = $derived(gaugings?.[id]);
-	const taken = $derived(wayTaken(gauging, step));
+	const taken = $derived(howGauged(gauging, step));
 	const { method, school, arithmetic } = $derived(taken);
 	const view = $derived(views.find((v) => v.id === id) ?? null);
 	const flow = $derived(flows.find((f) => f.id === id)?.finding ?? null);
-	const isAsAsked = $derived(JSON.stringify(taken) === JSON.stringify(wayAsked(step)));
+	const isAsAsked = $derived(JSON.stringify(taken) === JSON.stringify(howAsked(step)));
 	const bySection = $derived(isBySection(taken));
 	const mine = $derived(flags.filter((f) => f.path === base || f.path.startsWith(`${base}/`)));
 	/** The flow tool says what belongs to its table; what is about the gauging as a whole is said here. */
@@ -71,7 +67,7 @@
 		)
 	);
 	const way = $derived(
-		method === 'verticals' ? `${schoolWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]
+		method === 'verticals' ? `${pointMethodWords[school]}; ${arithmeticWords[arithmetic]}` : gaugingWords[method]
 	);
 
 	const choose = (field: 'method' | 'school' | 'arithmetic', value: string) => void hand.set(`${base}/${field}`, value);
@@ -101,7 +97,7 @@
 		{#if method === 'verticals'}
 			<Chips
 				legend="Velocity at each vertical"
-				chips={velocitySchools.map((s) => ({ id: s, word: schoolWords[s], isOn: s === school }))}
+				chips={velocityPointMethods.map((s) => ({ id: s, word: pointMethodWords[s], isOn: s === school }))}
 				ontap={(s) => choose('school', s)}
 			/>
 		{/if}

@@ -1,4 +1,4 @@
-import type { GaugingView } from '$lib/core/evaluate';
+import type { GaugingView } from '$lib/core/subjects/gauging/view';
 import { inColumn } from './as-read';
 
 export interface Advice {

@@ -1,20 +1,21 @@
-import type { GaugingView } from '$lib/core/evaluate';
-import { whyRefused, type VelocitySchool } from '$lib/core/logbook';
-import type { SectionUnits } from '$lib/core/method';
+import type { GaugingView } from '$lib/core/subjects/gauging/view';
+import { whyRefused } from '$lib/core/logbook';
+import { type VelocityPointMethod } from '$lib/core/subjects/gauging/branch';
+import type { SectionUnits } from '$lib/core/subjects/gauging/units';
 import { inPlaceUnit, readTyped, units, type AsTyped } from '$lib/core/quantity';
 import { pressed } from '../sample/keypad-text';
 
 export type Field = 'distance_m' | 'depth_m' | VelocityField;
 type VelocityField = 'velocity_m_s' | 'velocity02_m_s' | 'velocity06_m_s' | 'velocity08_m_s';
 /** What is read at each vertical, in order, by school; a sweep reads one velocity for all of them. */
-const velocityFields: Record<VelocitySchool | 'sweep', readonly VelocityField[]> = {
+const velocityFields: Record<VelocityPointMethod | 'sweep', readonly VelocityField[]> = {
 	'one-point': ['velocity06_m_s'],
 	raise: ['velocity_m_s'],
 	'two-point': ['velocity02_m_s', 'velocity08_m_s'],
 	'three-point': ['velocity02_m_s', 'velocity06_m_s', 'velocity08_m_s'],
 	sweep: []
 };
-export const fieldsOf = (school: VelocitySchool | 'sweep'): readonly Field[] => [
+export const fieldsOf = (school: VelocityPointMethod | 'sweep'): readonly Field[] => [
 	'distance_m',
 	'depth_m',
 	...velocityFields[school]
@@ -46,7 +47,7 @@ export class FlowEntry {
 
 	constructor(
 		readonly gaugingId: string,
-		readonly school: VelocitySchool | 'sweep',
+		readonly school: VelocityPointMethod | 'sweep',
 		readonly newId: () => string,
 		readonly units: SectionUnits,
 		readonly ondraft: (path: string, text: string) => void,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { GaugingView } from '$lib/core/evaluate';
-import { sectionUnits, streamVisit, type SectionUnits } from '$lib/core/method';
+import type { GaugingView } from '$lib/core/subjects/gauging/view';
+import { streamVisit } from '$lib/core/method';
+import { sectionUnits, type SectionUnits } from '$lib/core/subjects/gauging/units';
 import { sayAdvice } from './advice';
 import { inColumn, sayAsRead } from './as-read';
 import { FlowEntry } from './flow-entry.svelte';
@@ -22,13 +23,13 @@ const view = (n: number, more: Partial<GaugingView> = {}): GaugingView => ({
 	provisional: false,
 	width_m: n + 1,
 	area_m2: 1,
-	discharge_m3s: 0.3,
-	meanVelocity_ms: 0.3,
+	discharge_m3_s: 0.3,
+	meanVelocity_m_s: 0.3,
 	uncertainty: {
-		discharge_m3s: 0.3,
+		discharge_m3_s: 0.3,
 		verticalsUsed: n - 2,
 		depthSd_m: 0.01,
-		velocitySd_ms: 0.01,
+		velocitySd_m_s: 0.01,
 		relativeUncertainty: 0.05,
 		expandedPercent: 10,
 		varianceShares: null
@@ -37,7 +38,7 @@ const view = (n: number, more: Partial<GaugingView> = {}): GaugingView => ({
 	expanded_percent: 10,
 	next: { distance_m: 1.5, nowPercent: 10, thenPercent: 7.5 },
 	working: null,
-	schools: [],
+	arithmetics: [],
 	...more
 });
 

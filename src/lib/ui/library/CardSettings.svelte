@@ -1,5 +1,6 @@
 <script module lang="ts">
-	import type { Contradiction, Setting } from '$lib/core/method';
+	import type { Contradiction } from '$lib/core/method';
+	import type { Setting } from '$lib/core/subjects/setting';
 
 	export interface Props {
 		settings: Setting[];

@@ -1,5 +1,5 @@
 <script module lang="ts">
-	import type { PackLine } from '$lib/core/schedule';
+	import type { PackLine } from '$lib/core/subjects/packed';
 
 	export interface Props {
 		lines: readonly PackLine[];

@@ -11,8 +11,8 @@
 </script>
 
 <script lang="ts">
-	import { sayDay, sayTime } from '$lib/core/interpret';
-	import { dangerWords } from '$lib/core/logbook';
+	import { sayDay, sayTime } from '$lib/core/wording';
+	import { dangerWords } from '$lib/core/subjects/arrival/words';
 	import { chosen, forms, type FormName } from '$lib/core/observations';
 
 	let { sheet, roundId, titleOf, timeZone }: Props = $props();

@@ -23,7 +23,8 @@
 
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayPlace, sayTime } from '$lib/core/interpret';
+	import { sayPlace } from '$lib/core/interpret';
+	import { sayTime } from '$lib/core/wording';
 
 	let { lines, initialsOf, timeZone, mayStrike, refused }: Props = $props();
 

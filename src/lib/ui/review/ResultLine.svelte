@@ -1,11 +1,11 @@
 <script module lang="ts">
-	import type { Result } from '$lib/core/evaluate';
+	import type { Determination } from '$lib/core/subjects/determination';
 	import type { Threshold } from '$lib/core/interpret';
-	import type { Flag } from '$lib/core/quality';
+	import type { Flag } from '$lib/core/subjects/flags';
 	import type { Unit } from '$lib/core/quantity';
 
 	export interface Props {
-		result: Result;
+		result: Determination;
 		flags: Flag[];
 		threshold: Threshold | null;
 		/** The unit that the card shows it in. */
@@ -28,11 +28,13 @@
 
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { flagSentence, sayDay, saySure, sayVerdict, sayWorking, verdictOn, wayWords } from '$lib/core/interpret';
-	import { weightOf } from '$lib/core/quality';
+	import { sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
+	import { flagSentence } from '$lib/core/subjects/flags';
+	import { sayDay, saySure, wayWords } from '$lib/core/wording';
+	import { weightOf } from '$lib/core/subjects/flags';
 	import { parameters, units } from '$lib/core/quantity';
 
-	const name = (r: Result) => (r.isReported ? r.parameter : `${r.parameter}-${r.from}`);
+	const name = (r: Determination) => (r.isReported ? r.parameter : `${r.parameter}-${r.from}`);
 
 	let { result, flags, threshold, unit, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
 

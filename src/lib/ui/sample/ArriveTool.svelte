@@ -1,8 +1,9 @@
 <script module lang="ts">
-	import type { AccessWay, Sheet } from '$lib/core/logbook';
+	import type { Sheet } from '$lib/core/logbook';
+	import type { AccessWay } from '$lib/core/subjects/arrival/branch';
 	import type { Satchel, SatchelSite } from '$lib/core/satchel';
 	import type { WadingLimit } from '$lib/core/safety';
-	import type { SectionUnits } from '$lib/core/method';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
 	import type { Hand } from './hand';
 
 	export interface Props {
@@ -21,10 +22,11 @@
 </script>
 
 <script lang="ts">
-	import { dangerWords } from '$lib/core/logbook';
+	import { dangerWords } from '$lib/core/subjects/arrival/words';
 	import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
-	import { trialOf } from '$lib/core/evaluate';
-	import { inSentence, sayDay, sayLimit } from '$lib/core/interpret';
+	import { trialOf } from '$lib/core/subjects/arrival/findings';
+	import { sayLimit } from '$lib/core/safety';
+	import { inSentence, sayDay } from '$lib/core/wording';
 	import type { Unit } from '$lib/core/quantity';
 	import { distance_km } from '$lib/core/schedule';
 	import { wadingRuleAt, wadingStanding } from '$lib/core/safety';

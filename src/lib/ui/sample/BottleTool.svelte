@@ -1,8 +1,10 @@
 <script module lang="ts">
 	import type { SampleRole } from '$lib/core/custody';
-	import type { RunningClock } from '$lib/core/evaluate';
-	import type { Preservative, Sheet, Technique } from '$lib/core/logbook';
-	import type { SectionUnits, Step } from '$lib/core/method';
+	import type { RunningClock } from '$lib/core/visit';
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Preservative, Technique } from '$lib/core/subjects/bottle/branch';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
+	import type { Step } from '$lib/core/subjects/steps';
 	import type { Hand } from './hand';
 
 	export interface Props {
@@ -31,9 +33,13 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { blankWater, fillingGuide, labelCode } from '$lib/core/custody';
-	import { otherPreservative, rinsesAsked, whyWrong } from '$lib/core/evaluate';
-	import { sayDeadline, sayDuration, sayTime } from '$lib/core/interpret';
-	import { preservatives, techniques, techniqueWords } from '$lib/core/logbook';
+	import { sayMismatch } from '$lib/core/subjects/bottle/flags';
+	import { rinsesAsked } from '$lib/core/subjects/bottle/step';
+	import { labelMismatch, otherPreservative } from '$lib/core/subjects/bottle/handling';
+	import { sayDeadline } from '$lib/core/interpret';
+	import { sayDuration, sayTime } from '$lib/core/wording';
+	import { techniqueWords } from '$lib/core/subjects/bottle/words';
+	import { preservatives, techniques } from '$lib/core/subjects/bottle/branch';
 	import Chips from './Chips.svelte';
 	import StrikeReason from './StrikeReason.svelte';
 	import Struck from './Struck.svelte';
@@ -76,7 +82,8 @@
 	const at = (field: string) => `bottles/${bottleId}/${field}`;
 	let typedLabels = $state<Record<string, string>>({});
 	const label = $derived(typedLabels[role] ?? bottle?.label ?? labelCode(siteCode, date, kind, role));
-	const wrongLabel = $derived(whyWrong(label.trim(), kind, date, siteCode));
+	const mismatch = $derived(labelMismatch(label.trim(), kind, date, siteCode));
+	const wrongLabel = $derived(mismatch && sayMismatch(mismatch));
 	const isTaken = $derived(
 		Object.entries(bottles ?? {}).some(
 			([id, b]) => id !== bottleId && b.label !== undefined && b.label === label.trim()

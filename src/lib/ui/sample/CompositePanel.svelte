@@ -1,6 +1,6 @@
 <script module lang="ts">
 	import type { Sheet } from '$lib/core/logbook';
-	import type { SectionUnits } from '$lib/core/method';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
 	import type { Hand } from './hand';
 
 	export interface Props {
@@ -40,7 +40,7 @@
 						// water that turns back gives nothing to a composite
 						verticals: known.map((p) => ({
 							depth_m: inPlaceUnit(p.depth_m!, 'm'),
-							velocity_ms: Math.max(0, inPlaceUnit(p.velocity_m_s!, 'm_s'))
+							velocity_m_s: Math.max(0, inPlaceUnit(p.velocity_m_s!, 'm_s'))
 						})),
 						total_mL
 					}).map((v, i) => [known[i]!.id, v])

@@ -13,7 +13,7 @@
 </script>
 
 <script lang="ts">
-	import { sayTime } from '$lib/core/interpret';
+	import { sayTime } from '$lib/core/wording';
 	import { whyRefused } from '$lib/core/logbook';
 	import MeasureField from './MeasureField.svelte';
 	import SignaturePad from './SignaturePad.svelte';

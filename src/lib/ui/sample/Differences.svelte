@@ -12,7 +12,8 @@
 </script>
 
 <script lang="ts">
-	import { sayPlace, sayTime, sayValue } from '$lib/core/interpret';
+	import { sayPlace } from '$lib/core/interpret';
+	import { sayTime, sayValue } from '$lib/core/wording';
 	import { instantOf } from '$lib/core/logbook';
 
 	let { conflicts, initialsOf, timeZone, me, onstrike }: Props = $props();

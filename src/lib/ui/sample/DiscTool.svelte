@@ -11,7 +11,7 @@
 </script>
 
 <script lang="ts">
-	import { discSpoilerWords } from '$lib/core/logbook';
+	import { discSpoilerWords } from '$lib/core/subjects/disc/words';
 	import Chips from './Chips.svelte';
 	import ReadingTool from './ReadingTool.svelte';
 	import { valueAt } from './hand';

@@ -1,5 +1,5 @@
 <script module lang="ts">
-	import type { Flag } from '$lib/core/quality';
+	import type { Flag } from '$lib/core/subjects/flags';
 	import type { Unit } from '$lib/core/quantity';
 
 	export interface Props {
@@ -10,8 +10,8 @@
 </script>
 
 <script lang="ts">
-	import { flagSentence } from '$lib/core/interpret';
-	import { weightOf } from '$lib/core/quality';
+	import { flagSentence } from '$lib/core/subjects/flags';
+	import { weightOf } from '$lib/core/subjects/flags';
 	import { units, writeNumber } from '$lib/core/quantity';
 
 	let { flags, onretype }: Props = $props();

@@ -22,7 +22,7 @@
 
 <script lang="ts">
 	import { Dialog } from '@skeletonlabs/skeleton-svelte';
-	import { sayValue } from '$lib/core/interpret';
+	import { sayValue } from '$lib/core/wording';
 
 	let { kept, unsent, photos, others, refused, standing, notes, onsend, onclose }: Props = $props();
 

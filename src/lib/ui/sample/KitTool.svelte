@@ -1,5 +1,5 @@
 <script module lang="ts">
-	import type { Step } from '$lib/core/method';
+	import type { Step } from '$lib/core/subjects/steps';
 	import type { Figure } from '$lib/core/quantity';
 	import type { Hand } from './hand';
 
@@ -17,8 +17,8 @@
 </script>
 
 <script lang="ts">
-	import { colourPath, colourWait_s } from '$lib/core/evaluate';
-	import { sayTime } from '$lib/core/interpret';
+	import { colourPath, colourWait_s } from '$lib/core/subjects/kit/step';
+	import { sayTime } from '$lib/core/wording';
 	import { units, writeFigure } from '$lib/core/quantity';
 	import Countdown from '../clocks/Countdown.svelte';
 	import { chartOf } from './colour-chart';

@@ -1,7 +1,7 @@
 <script module lang="ts">
-	import type { Missing } from '$lib/core/evaluate';
+	import type { Missing } from '$lib/core/visit';
 	import type { Sheet } from '$lib/core/logbook';
-	import type { Flag } from '$lib/core/quality';
+	import type { Flag } from '$lib/core/subjects/flags';
 	import type { Hand } from './hand';
 	import type { RestOfRound } from './rest-of-round';
 
@@ -34,8 +34,9 @@
 </script>
 
 <script lang="ts">
-	import { flagSentence, sayDay, sayTime } from '$lib/core/interpret';
-	import { weightOf } from '$lib/core/quality';
+	import { flagSentence } from '$lib/core/subjects/flags';
+	import { sayDay, sayTime } from '$lib/core/wording';
+	import { weightOf } from '$lib/core/subjects/flags';
 	import Chips from './Chips.svelte';
 	import TimeField from './TimeField.svelte';
 	import { stamp, valueAt } from './hand';

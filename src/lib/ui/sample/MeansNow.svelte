@@ -1,5 +1,5 @@
 <script module lang="ts">
-	import type { Result } from '$lib/core/evaluate';
+	import type { Determination } from '$lib/core/subjects/determination';
 	import type { Threshold } from '$lib/core/interpret';
 	import type { MethodCard } from '$lib/core/method';
 	import type { ParameterCode } from '$lib/core/quantity';
@@ -7,9 +7,9 @@
 	export interface Props {
 		parameters: ParameterCode[];
 		/** What was found at this step, and what follows from it. */
-		results: Result[];
+		results: Determination[];
 		/** What is reported: where that is another figure, it is said. */
-		reported?: readonly Result[];
+		reported?: readonly Determination[];
 		thresholds: Threshold[];
 		/** Says in which units figures are shown. */
 		card: Pick<MethodCard, 'shown'>;
@@ -17,14 +17,15 @@
 </script>
 
 <script lang="ts">
-	import { saySure, sayVerdict, sayWorking, verdictOn, wayWords } from '$lib/core/interpret';
+	import { sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
+	import { saySure, wayWords } from '$lib/core/wording';
 	import { shownUnit } from '$lib/core/method';
 	import { parameters as known, units } from '$lib/core/quantity';
 
 	let { parameters, results, reported = results, thresholds, card }: Props = $props();
 
 	const shown = $derived(parameters.flatMap((p) => results.filter((r) => r.parameter === p)));
-	const say = (r: Result) => {
+	const say = (r: Determination) => {
 		const unit = shownUnit(card, r.parameter);
 		const { figure, uncertainty, limits } = saySure(
 			r.figure,
@@ -37,7 +38,7 @@
 		if (limits !== null) return `${figure} (${limits})`;
 		return uncertainty === null ? figure : `${figure.replace(` ${symbol}`, '')} ± ${uncertainty} ${symbol}`;
 	};
-	const word = (r: Result) => {
+	const word = (r: Determination) => {
 		const threshold = thresholds.find((t) => t.parameter === r.parameter);
 		return threshold ? sayVerdict(verdictOn(r.figure, r.uncertainty, r.limits, threshold)) : '';
 	};

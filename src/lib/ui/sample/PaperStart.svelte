@@ -10,7 +10,7 @@
 </script>
 
 <script lang="ts">
-	import { instantOfTime } from '$lib/core/interpret';
+	import { instantOfTime } from '$lib/core/wording';
 
 	let { sites, today, timeZone, now_ms, onstart }: Props = $props();
 

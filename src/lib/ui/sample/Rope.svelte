@@ -2,14 +2,14 @@
 	export interface Knot {
 		id: string;
 		title: string;
-		state: 'tied' | 'open' | 'passed' | 'needless';
+		state: 'done' | 'open' | 'skipped' | 'not-required';
 		href: string;
 	}
 	export interface Props {
 		knots: Knot[];
 		current: string;
 	}
-	const said = { tied: 'done', open: 'to do', passed: 'passed over', needless: 'not asked for here' } as const;
+	const said = { done: 'done', open: 'to do', skipped: 'skipped', 'not-required': 'not required here' } as const;
 </script>
 
 <script lang="ts">
@@ -21,7 +21,7 @@
 		{#each knots as knot, i (knot.id)}
 			<li class={knot.state} class:here={knot.id === current}>
 				<a href={knot.href} aria-current={knot.id === current ? 'step' : undefined} title={knot.title}>
-					<span class="knot" aria-hidden="true">{knot.state === 'needless' ? '–' : i + 1}</span>
+					<span class="knot" aria-hidden="true">{knot.state === 'not-required' ? '–' : i + 1}</span>
 					<span class="word">{knot.title}<span class="visually-hidden">, {said[knot.state]}</span></span>
 				</a>
 			</li>
@@ -42,7 +42,7 @@
 	li {
 		position: relative;
 	}
-	/* the rope itself: dark where the knots are tied */
+	/* the rope itself: dark where the knots are done */
 	li::before {
 		content: '';
 		position: absolute;
@@ -53,7 +53,7 @@
 		margin-left: -4px;
 		background: var(--paper-3);
 	}
-	li.tied::before {
+	li.done::before {
 		width: 4px;
 		margin-left: -2px;
 		background: var(--ink-2);
@@ -86,14 +86,14 @@
 		clip-path: inset(50%);
 		white-space: nowrap;
 	}
-	.tied .knot {
+	.done .knot {
 		background: var(--ink-2);
 		color: var(--page);
 	}
-	.passed .knot {
+	.skipped .knot {
 		border-style: dashed;
 	}
-	.needless .knot {
+	.not-required .knot {
 		border-color: var(--ink-3);
 		color: var(--ink-3);
 	}

@@ -19,7 +19,7 @@
 </script>
 
 <script lang="ts">
-	import { inSentence } from '$lib/core/interpret';
+	import { inSentence } from '$lib/core/wording';
 	import { cautionFor } from '$lib/core/safety';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 

@@ -9,7 +9,7 @@
 </script>
 
 <script lang="ts">
-	import { sayTime, sayValue } from '$lib/core/interpret';
+	import { sayTime, sayValue } from '$lib/core/wording';
 	import { instantOf } from '$lib/core/logbook';
 
 	let { line, initialsOf, timeZone }: Props = $props();

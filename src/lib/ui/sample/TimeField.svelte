@@ -11,7 +11,7 @@
 </script>
 
 <script lang="ts">
-	import { instantOfTime, sayTime } from '$lib/core/interpret';
+	import { instantOfTime, sayTime } from '$lib/core/wording';
 	import { valueAt } from './hand';
 
 	let { hand, path, label, ontime }: Props = $props();

@@ -1,6 +1,6 @@
 <script module lang="ts">
 	import type { Sheet } from '$lib/core/logbook';
-	import type { Step } from '$lib/core/method';
+	import type { Step } from '$lib/core/subjects/steps';
 	import type { Hand } from './hand';
 
 	export interface Props {
@@ -18,8 +18,8 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { sayTime } from '$lib/core/interpret';
-	import { titrated } from '$lib/core/evaluate';
+	import { sayTime } from '$lib/core/wording';
+	import { titrated } from '$lib/core/subjects/titration/findings';
 	import Countdown from '../clocks/Countdown.svelte';
 	import Chips from './Chips.svelte';
 	import MeasureField from './MeasureField.svelte';

@@ -15,16 +15,16 @@
 		onclose: () => void;
 	}
 	const said: Record<string, string> = {
-		tied: 'done',
+		done: 'done',
 		open: 'to do',
-		passed: 'passed over',
-		needless: 'not asked for here'
+		skipped: 'skipped',
+		'not-required': 'not required here'
 	};
 </script>
 
 <script lang="ts">
 	import { Dialog } from '@skeletonlabs/skeleton-svelte';
-	import { sayTime } from '$lib/core/interpret';
+	import { sayTime } from '$lib/core/wording';
 	import { whyRefused } from '$lib/core/logbook';
 	import { stamp } from './hand';
 

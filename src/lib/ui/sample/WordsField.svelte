@@ -13,7 +13,7 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { inSentence } from '$lib/core/interpret';
+	import { inSentence } from '$lib/core/wording';
 	import { whyRefused } from '$lib/core/logbook';
 	import Struck from './Struck.svelte';
 	import { valueAt } from './hand';

@@ -1,5 +1,6 @@
 import type { LabDeadline } from '$lib/core/custody';
-import { sayDeadline, sayDuration, sayTime } from '$lib/core/interpret';
+import { sayDeadline } from '$lib/core/interpret';
+import { sayDuration, sayTime } from '$lib/core/wording';
 import { restOfDay, type SoFar } from '$lib/core/schedule';
 import type { Satchel } from '$lib/core/satchel';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sayDay, sayTime } from '$lib/core/interpret';
+	import { sayDay, sayTime } from '$lib/core/wording';
 	import { fieldApp } from '../field-context';
 	import FieldNote from '../FieldNote.svelte';
 

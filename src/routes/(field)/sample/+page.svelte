@@ -1,10 +1,12 @@
 <script lang="ts">
+	import { stepsOf } from '$lib/core/subjects/steps';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { v7 } from 'uuid';
-	import { isoDay, sayDay, sayTime } from '$lib/core/interpret';
+	import { isoDay, sayDay, sayTime } from '$lib/core/wording';
 	import { readLabelCode } from '$lib/core/custody';
-	import { instantOf, type Opening } from '$lib/core/logbook';
+	import { instantOf } from '$lib/core/logbook';
+	import { type Opening } from '$lib/core/subjects/whole-visit/branch';
 	import { fieldApp } from '../field-context';
 	import FieldNote from '../FieldNote.svelte';
 
@@ -65,7 +67,7 @@
 		const card = satchel.cards.find(
 			(c) => c.id === (visit?.opening.cardVersionId ?? round?.cardVersionId) || c.inUse
 		)?.card;
-		const step = card?.steps.find((s) => s.tool === 'bottle' && s.bottle.kind === label.kind);
+		const step = card && stepsOf(card, 'bottle').find((s) => s.bottle.kind === label.kind);
 		if (!step) return void (labelSaid = `The card of that visit asks for no ${label.kind} bottle.`);
 		if (visit) return goto(`/sample/${visit.id}/${step.id}`);
 		if (!new Date(app.now_ms).toISOString().startsWith(label.date))

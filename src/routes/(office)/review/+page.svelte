@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sayDay } from '$lib/core/interpret';
+	import { sayDay } from '$lib/core/wording';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();

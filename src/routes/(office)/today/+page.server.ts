@@ -62,8 +62,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 /** What is said under a site where somebody is, or should have been; null where its last figures say more. */
 function sayStanding(stands: Standing): string | null {
 	if (stands.open) {
-		const { crew, tied, asked } = stands.open;
-		return `${crew.map((n) => n.split(' ')[0]).join(' and ')}, step ${Math.min(tied + 1, asked)} of ${asked}`;
+		const { crew, done, asked } = stands.open;
+		return `${crew.map((n) => n.split(' ')[0]).join(' and ')}, step ${Math.min(done + 1, asked)} of ${asked}`;
 	}
 	return stands.grab?.state === 'late' ? `late: day ${stands.grab.daysSince}` : null;
 }

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { onMount } from 'svelte';
-	import { sayDay, sayDuration } from '$lib/core/interpret';
+	import { sayDay, sayDuration } from '$lib/core/wording';
 	import ClocksRail from '$lib/ui/clocks/ClocksRail.svelte';
 	import Thread from '$lib/ui/thread/Thread.svelte';
 	import type { PageProps } from './$types';

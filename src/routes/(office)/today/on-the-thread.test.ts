@@ -16,7 +16,7 @@ const program = (sites: ProgramFacts['sites']): ProgramFacts => ({
 			visitId: 'v',
 			site: 'Site A2',
 			crew: ['Ada Ember'],
-			tied: 2,
+			done: 2,
 			asked: 9,
 			started_ms: now_ms,
 			heard_ms: now_ms,

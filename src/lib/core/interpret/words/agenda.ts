@@ -1,7 +1,7 @@
 import type { Item } from '../../schedule';
-import { counted } from './count';
+import { counted } from '../../wording';
 import { sayDeadline } from './deadline';
-import { sayDay, sayDuration, sayTime } from './time';
+import { sayDay, sayDuration, sayTime } from '../../wording';
 
 export interface Said {
 	/** The deed, with the place or thing it is about kept apart so that it can be set in bold. */
@@ -55,13 +55,13 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 		case 'open-visit':
 			return {
 				deed: [item.isOverdue ? 'Not back yet from ' : 'A visit is open at ', item.site, ''],
-				reason: `${item.crew.join(' and ') || 'Nobody named yet'}, ${item.tied} of ${item.asked} steps done, begun ${item.isOverdue ? `${day(item.started_ms)} ` : ''}${time(item.started_ms)}.${
+				reason: `${item.crew.join(' and ') || 'Nobody named yet'}, ${item.done} of ${item.asked} steps done, begun ${item.isOverdue ? `${day(item.started_ms)} ` : ''}${time(item.started_ms)}.${
 					item.isOverdue
 						? ` ${item.back_ms === null ? `Nothing heard for ${sayDuration(now_ms - item.heard_ms)}` : `They meant to be back at ${time(item.back_ms)}`}: call them now${item.waits ? `, and ${item.waits}, who waits for them` : ''}.`
 						: ''
 				}`,
 				act: { word: 'Look', href: `/visits/${item.visitId}` },
-				lane: { name: item.site, say: item.isOverdue ? 'not back yet' : `${item.tied} of ${item.asked} steps` }
+				lane: { name: item.site, say: item.isOverdue ? 'not back yet' : `${item.done} of ${item.asked} steps` }
 			};
 		case 'grab':
 			return {

@@ -1,5 +1,5 @@
 import type { LabDeadline } from '../../custody';
-import { sayTime } from './time';
+import { sayTime } from '../../wording';
 
 type Deadline = Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;
 

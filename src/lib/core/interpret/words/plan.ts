@@ -1,7 +1,7 @@
 import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet } from '../../schedule';
 import { isParameterCode, parameters } from '../../quantity';
-import { sayDay, sayDuration } from './time';
-import { inSentence } from './sentence';
+import { sayDay, sayDuration } from '../../wording';
+import { inSentence } from '../../wording';
 
 const DAY_ms = 86_400_000;
 const MINUTE_ms = 60_000;

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { agenda, type ProgramFacts } from '../../schedule';
-import { flagSentence, saySamplerNeed, sayDay, sayDuration, sayItem, sayLimit, sayTime, sayTrend, sayValue } from '..';
-import type { Flag } from '../../quality';
+import { saySamplerNeed, sayItem, sayTrend } from '..';
+import { flagSentence } from '../../subjects/flags';
+import { sayLimit } from '../../safety';
+import { sayDay, sayDuration, sayTime, sayValue } from '../../wording';
+import type { Flag } from '../../subjects/flags';
 
 const now = Date.UTC(2026, 4, 14, 11, 20);
 const HOUR = 3_600_000;
@@ -65,7 +68,7 @@ describe('doubts', () => {
 			/0\.2, and 0\.5.*reviewer strikes one/
 		],
 		[
-			{ code: 'calibration-missing', evidence: { instrument: 'M-3', parameter: 'pH' } },
+			{ code: 'calibration-missing', evidence: { instrument: 'M-3', parameter: 'ph' } },
 			/no calibration for pH on record/
 		],
 		[{ code: 'below-blank', evidence: { drops: 1, blankDrops: 2 } }, /1 drops are fewer than the blank’s 2/],
@@ -74,16 +77,15 @@ describe('doubts', () => {
 			{
 				code: 'unit-slip',
 				evidence: {
-					parameter: 'Depth',
-					seen: '34 m',
-					slip: 'If it was typed in centimetres,',
-					instead: '0.34 m',
-					low: '0.1 m',
-					high: '0.6 m',
-					from: 'what the other 5 verticals show'
+					of: 'depth',
+					seen: { value: 34, unit: 'm' },
+					instead: { value: 0.34, unit: 'm' },
+					within: { low: 0.1, high: 0.6, unit: 'm' },
+					from: { verticals: 5 },
+					retype: { value: 34, unit: 'cm' }
 				}
 			},
-			/34 m lies outside 0\.1 m to 0\.6 m, what the other 5 verticals show\. If it was typed in centimetres, it would be 0\.34 m.*strike it/
+			/34 m lies outside 0\.10 m to 0\.60 m, what the other 5 verticals show\. If it was typed in centimetres, it would be 0\.34 m.*strike it/
 		]
 	])('%j', (flag, words) => {
 		expect(flagSentence({ path: 'x', parameter: null, ...flag } as Flag)).toMatch(words);

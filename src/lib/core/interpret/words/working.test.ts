@@ -42,9 +42,9 @@ const geometric = (list: string) =>
 const section = {
 	edges: { startDistance_m: 0.2, endDistance_m: 4.2 },
 	verticals: [
-		{ distance_m: 1, depth_m: 0.2, velocity_ms: 0.3 },
-		{ distance_m: 2, depth_m: 0.4, velocity_ms: -0.05 },
-		{ distance_m: 3, depth_m: 0.3, velocity_ms: 0.4 }
+		{ distance_m: 1, depth_m: 0.2, velocity_m_s: 0.3 },
+		{ distance_m: 2, depth_m: 0.4, velocity_m_s: -0.05 },
+		{ distance_m: 3, depth_m: 0.3, velocity_m_s: 0.4 }
 	]
 };
 const sample = { dissolvedOxygen_mgL: 9.9, temperature_C: 11.2, salinity_ppt: 0, pressure_kPa: 99 };
@@ -100,17 +100,17 @@ const figures: [string, () => [number | null, Working | null]][] = [
 		() => both(specificConductance({ conductivity_uScm: 230, temperature_C: 11.2 }), 'specificConductance_uScm')
 	],
 	['dissolved solids', () => both(totalDissolvedSolids({ specificConductance_uScm: 300 }), 'totalDissolvedSolids_mgL')],
-	['simple school', () => both(meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' }), 'discharge_m3s')],
+	['simple school', () => both(meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' }), 'discharge_m3_s')],
 	[
 		'floats by times',
-		() => both(floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8, 1] }), 'discharge_m3s')
+		() => both(floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8, 1] }), 'discharge_m3_s')
 	],
 	[
 		'floats by velocities',
 		() =>
 			both(
 				floatDischarge({ length_m: 5, runTimes_s: [10, 12], areas_m2: [0.8], averaging: 'velocities' }),
-				'discharge_m3s'
+				'discharge_m3_s'
 			)
 	],
 	[
@@ -123,10 +123,10 @@ const figures: [string, () => [number | null, Working | null]][] = [
 						{ volume_L: 10, time_s: 9 }
 					]
 				}),
-				'discharge_m3s'
+				'discharge_m3_s'
 			)
 	],
-	['load', () => both(load({ concentration_mgL: 2.5, discharge_m3s: 0.13 }), 'load_kgDay')],
+	['load', () => both(load({ concentration_mgL: 2.5, discharge_m3_s: 0.13 }), 'load_kgDay')],
 	[
 		'biotic index',
 		() =>
@@ -140,7 +140,7 @@ const figures: [string, () => [number | null, Working | null]][] = [
 				'index'
 			)
 	],
-	['mid-section', () => [midSectionDischarge(section).discharge_m3s, midSectionWorking(midSectionDischarge(section))]]
+	['mid-section', () => [midSectionDischarge(section).discharge_m3_s, midSectionWorking(midSectionDischarge(section))]]
 ];
 
 function both<K extends string>(

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { parameterCodes, parameters, units, type ParameterCode } from '../../quantity';
-import type { InstrumentFacts } from '../../evaluate';
+import type { InstrumentFacts } from '../../subjects/context';
 import { date, maybeDate } from '../calendar-fields';
 import { maybeReference, oneOf, reference, words, type Field } from '../field';
 import { kind } from '../kind';

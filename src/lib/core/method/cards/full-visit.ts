@@ -1,4 +1,5 @@
-import type { MethodCard, Step } from '../card';
+import type { Step } from '../../subjects/steps';
+import type { MethodCard } from '../card';
 import { streamVisit } from './stream-visit';
 
 const of = (id: string): Step => streamVisit.steps.find((s) => s.id === id)!;

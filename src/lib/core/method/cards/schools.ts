@@ -1,4 +1,5 @@
-import type { MethodCard, Step } from '../card';
+import { isTool, type Step } from '../../subjects/steps';
+import type { MethodCard } from '../card';
 import { fullVisit } from './full-visit';
 import { streamVisit } from './stream-visit';
 
@@ -23,13 +24,10 @@ const inFeet = first(streamVisit, {
 	title: 'Stream visit, in feet',
 	summary:
 		'As the stream visit, with tape, rod and meter in feet and temperatures in °F; depth alone decides whether anyone wades.',
-	steps: inSteps((s) =>
-		s.tool === 'flow'
-			? { ...s, tapeUnit: 'ft', velocityUnit: 'ft_s' }
-			: s.tool === 'reading' && s.unit === 'degC'
-				? { ...s, unit: 'degF' }
-				: s
-	),
+	steps: inSteps((s) => {
+		if (isTool(s, 'flow')) return { ...s, tapeUnit: 'ft', velocityUnit: 'ft_s' };
+		return isTool(s, 'reading') && s.unit === 'degC' ? { ...s, unit: 'degF' } : s;
+	}),
 	wading: { school: 'depth-only', depth_m: 0.5, lifeJacket_m: 0.3 },
 	holding: { bacteria_h: 24, withoutIce_h: 1 },
 	shown: { discharge: 'ft3_s', 'water-temperature': 'degF', 'air-temperature': 'degF' }

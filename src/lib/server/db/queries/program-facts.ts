@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { ProgramFacts } from '../../../core/schedule';
-import { inSentence } from '../../../core/interpret';
+import { inSentence } from '../../../core/wording';
 import { isParameterCode, parameters } from '../../../core/quantity';
 import type { Db } from '../connect';
 
@@ -65,7 +65,7 @@ async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['
 		id: string;
 		site: string;
 		crew: string[];
-		tied: number;
+		done: number;
 		asked: number;
 		started_at: Date;
 		heard: Date | null;
@@ -73,7 +73,7 @@ async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['
 		back_at: string | null;
 		is_on_paper: boolean;
 	}>(sql`
-		select v.id, s.name as site, v.steps_tied as tied, v.steps_asked as asked, v.started_at,
+		select v.id, s.name as site, v.steps_done as done, v.steps_asked as asked, v.started_at,
 			(select max(e.received_at) from entry e where e.program_id = v.program_id and e.visit_id = v.id) as heard,
 			v.sheet->'arrival'->'waiting'->>'who' as waits, v.sheet->'arrival'->'waiting'->>'backAt' as back_at, coalesce((v.sheet->'opening'->>'isOnPaper')::bool, false) as is_on_paper,
 			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name) as crew
@@ -83,7 +83,7 @@ async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['
 		visitId: v.id,
 		site: v.site,
 		crew: v.crew,
-		tied: v.tied,
+		done: v.done,
 		asked: v.asked,
 		started_ms: +new Date(v.started_at),
 		heard_ms: +new Date(v.heard ?? v.started_at),

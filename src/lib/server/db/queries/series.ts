@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { ParameterCode, Qualifier, Unit } from '../../../core/quantity';
-import type { Way } from '../../../core/quality';
+import type { Way } from '../../../core/quantity';
 import type { Db } from '../connect';
 
 export interface SeriesPoint {

@@ -13,7 +13,7 @@ import {
 	unique,
 	uuid
 } from 'drizzle-orm/pg-core';
-import type { InstrumentFacts } from '../../../core/evaluate';
+import type { InstrumentFacts } from '../../../core/subjects/context';
 import type { MethodCard } from '../../../core/method';
 import type { Purpose } from '../../../core/schedule';
 import { member, program, team } from './program';

@@ -20,7 +20,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { LabDeadline } from '../../../core/custody';
 import type { Entry, Sheet } from '../../../core/logbook';
-import type { Evidence, FlagCode, Way } from '../../../core/quality';
+import type { Evidence, FlagCode } from '../../../core/subjects/flags';
+import type { Way } from '../../../core/quantity';
 import { site } from './catchment';
 import { methodCardVersion, round } from './method';
 import { member, program, team } from './program';
@@ -46,7 +47,7 @@ export const visit = pgTable(
 		isFinished: boolean('is_finished').notNull().default(false),
 		awaitsReview: integer('awaits_review').notNull().default(0),
 		conflicts: integer().notNull().default(0),
-		stepsTied: integer('steps_tied').notNull().default(0),
+		stepsDone: integer('steps_done').notNull().default(0),
 		stepsAsked: integer('steps_asked').notNull().default(0)
 	},
 	(t) => [

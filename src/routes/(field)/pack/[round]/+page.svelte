@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { sayDay, sayGear, sayTime } from '$lib/core/interpret';
+	import { sayGear } from '$lib/core/interpret';
+	import { sayDay, sayTime } from '$lib/core/wording';
 	import { packList } from '$lib/core/schedule';
 	import { PackTicks } from '$lib/field/pack-ticks.svelte';
 	import PackLines from '$lib/ui/plan/PackLines.svelte';

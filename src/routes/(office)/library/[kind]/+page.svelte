@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { withArticle } from '$lib/core/interpret';
+	import { withArticle } from '$lib/core/wording';
 	import { kindNamed } from '$lib/core/library';
 	import ShelfList from '$lib/ui/library/ShelfList.svelte';
 	import type { PageProps } from './$types';

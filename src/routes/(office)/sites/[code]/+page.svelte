@@ -1,16 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import {
-		changesDrawn,
-		counted,
-		sayDay,
-		saySure,
-		sayVerdict,
-		verdictOn,
-		waysCounted,
-		wayWords,
-		type TrendPoint
-	} from '$lib/core/interpret';
+	import { changesDrawn, sayVerdict, verdictOn, waysCounted, type TrendPoint } from '$lib/core/interpret';
+	import { counted, sayDay, saySure, wayWords } from '$lib/core/wording';
 	import { parameters, units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';

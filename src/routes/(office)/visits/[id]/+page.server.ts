@@ -1,8 +1,10 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { undoubted } from '$lib/core/evaluate';
-import { SourceId, typesBlind, verdicts, wholeCopies } from '$lib/core/logbook';
-import { sectionUnits } from '$lib/core/method';
+import { undoubted } from '$lib/core/visit';
+import { typesBlind, wholeCopies } from '$lib/core/logbook';
+import { verdictKinds } from '$lib/core/subjects/review/branch';
+import { SourceId } from '$lib/core/leaf';
+import { sectionUnits } from '$lib/core/subjects/gauging/units';
 import { parameterCodes } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
@@ -28,7 +30,7 @@ const which = { parameter: z.enum(parameterCodes), from: SourceId.optional() };
 const Judged = z
 	.object({
 		...which,
-		verdict: z.enum(verdicts, { error: 'Say accept, qualify or reject.' }),
+		verdict: z.enum(verdictKinds, { error: 'Say accept, qualify or reject.' }),
 		reason: z.string().trim().max(500, 'At most 500 letters.').default(''),
 		judged: z.string().max(120)
 	})

@@ -1,11 +1,12 @@
 <script lang="ts">
-	import { accessWords } from '$lib/core/logbook';
+	import { accessWords } from '$lib/core/subjects/arrival/words';
 	import { enhance } from '$app/forms';
-	import { doubtsAbout, judgedText } from '$lib/core/evaluate';
-	import { flagSentence, inSentence, sayDay, sayTime } from '$lib/core/interpret';
+	import { doubtsAbout, judgedText } from '$lib/core/visit';
+	import { flagSentence } from '$lib/core/subjects/flags';
+	import { inSentence, sayDay, sayTime } from '$lib/core/wording';
 	import { shownUnit } from '$lib/core/method';
 	import { convert, significant, units } from '$lib/core/quantity';
-	import { weightOf } from '$lib/core/quality';
+	import { weightOf } from '$lib/core/subjects/flags';
 	import { inColumn } from '$lib/ui/gauge/as-read';
 	import CrossSection from '$lib/ui/gauge/CrossSection.svelte';
 	import AsSeen from '$lib/ui/review/AsSeen.svelte';
@@ -112,10 +113,10 @@
 						</table>
 					</div>
 					<p class="small">
-						{gauging.schools
+						{gauging.arithmetics
 							.map(
 								(s) =>
-									`${s.school} ${significant(convert(s.discharge_m3s, 'm3_s', asRead.discharge), 3)} ${units[asRead.discharge].symbol}`
+									`${s.arithmetic} ${significant(convert(s.discharge_m3_s, 'm3_s', asRead.discharge), 3)} ${units[asRead.discharge].symbol}`
 							)
 							.join(' · ')}
 					</p>

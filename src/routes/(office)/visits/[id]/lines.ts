@@ -1,5 +1,5 @@
 import { instantOf, type Folded } from '$lib/core/logbook';
-import { sayValue } from '$lib/core/interpret';
+import { sayValue } from '$lib/core/wording';
 import type { LogLine } from '$lib/ui/review/Logbook.svelte';
 
 /** All lines of a visit in order, each with what took it out, if anything did. */

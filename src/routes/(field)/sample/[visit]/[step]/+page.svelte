@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { v7 } from 'uuid';
-	import { pathsOf } from '$lib/core/evaluate';
-	import { inSentence } from '$lib/core/interpret';
+	import { placesOf } from '$lib/core/visit';
+	import { inSentence } from '$lib/core/wording';
 	import type { Sheet } from '$lib/core/logbook';
 	import { comesFirst } from '$lib/core/method';
-	import type { Flag } from '$lib/core/quality';
+	import type { Flag } from '$lib/core/subjects/flags';
 	import type { Figure, Unit } from '$lib/core/quantity';
 	import { deviceNow_ms } from '$lib/field/device-clock';
 	import { draftKey, instrumentsLastUsed, keepDraft } from '$lib/field/store';
@@ -52,11 +52,11 @@
 	const me = $derived(satchel?.member.initials ?? '');
 	const timeZone = $derived(satchel?.program.timeZone ?? 'UTC');
 	const stateOf = (stepId: string) => outcome?.steps.find((o) => o.id === stepId)?.state;
-	const after = $derived(log.steps.slice(index + 1).find((s) => stateOf(s.step.id) !== 'needless')?.step);
+	const after = $derived(log.steps.slice(index + 1).find((s) => stateOf(s.step.id) !== 'not-required')?.step);
 	const isOnPaper = $derived(log.opening?.isOnPaper === true);
-	const isTied = $derived(stateOf(params.step) === 'tied');
+	const isDone = $derived(stateOf(params.step) === 'done');
 	const isBegun = $derived.by(() => {
-		const places = step ? [...pathsOf(step), `waits/${step.id}`] : [];
+		const places = step ? [...placesOf(step), `waits/${step.id}`] : [];
 		return places.some((p) => [...shown.folded.lines.keys()].some((path) => path === p || path.startsWith(`${p}/`)));
 	});
 	/** What a rule puts before this step and is still open: said before a hand moves, each reason once. */
@@ -72,7 +72,7 @@
 	/** Doubts about what belongs to this step; the flow tool says its own. */
 	const flags = $derived.by(() => {
 		if (!step || !outcome) return [];
-		const places = pathsOf(step);
+		const places = placesOf(step);
 		return outcome.flags.filter((f) => places.some((p) => f.path === p || f.path.startsWith(`${p}/`)));
 	});
 
@@ -248,10 +248,10 @@
 				{/if}
 				<Remark {hand} stepId={step.id} />
 				{#if after}
-					<a class="act next" class:main={isTied} href={hrefOf(after.id)}
-						>{isTied ? 'Go on' : 'Leave it for now'}: {inSentence(after.title)}</a
+					<a class="act next" class:main={isDone} href={hrefOf(after.id)}
+						>{isDone ? 'Go on' : 'Leave it for now'}: {inSentence(after.title)}</a
 					>
-				{:else if isTied}
+				{:else if isDone}
 					<a class="act next main" href="/sample">Back to the round</a>
 				{/if}
 			</main>

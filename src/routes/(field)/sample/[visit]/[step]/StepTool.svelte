@@ -1,7 +1,9 @@
 <script module lang="ts">
-	import type { Outcome, Result } from '$lib/core/evaluate';
-	import type { MethodCard, Step } from '$lib/core/method';
-	import type { Flag } from '$lib/core/quality';
+	import type { Outcome } from '$lib/core/visit';
+	import type { Determination } from '$lib/core/subjects/determination';
+	import type { MethodCard } from '$lib/core/method';
+	import type { Step } from '$lib/core/subjects/steps';
+	import type { Flag } from '$lib/core/subjects/flags';
 	import type { Satchel } from '$lib/core/satchel';
 	import type { FieldApp } from '$lib/field/field-app.svelte';
 	import type { VisitLog } from '$lib/field/visit-log.svelte';
@@ -32,10 +34,13 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { v7 } from 'uuid';
-	import { colourPath, slotsAsked } from '$lib/core/evaluate';
-	import { isoDay } from '$lib/core/interpret';
-	import type { Sheet, Technique } from '$lib/core/logbook';
-	import { limitsOf, sectionUnits } from '$lib/core/method';
+	import { colourPath } from '$lib/core/subjects/kit/step';
+	import { slotsAsked } from '$lib/core/subjects/reading/step';
+	import { isoDay } from '$lib/core/wording';
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Technique } from '$lib/core/subjects/bottle/branch';
+	import { limitsOf } from '$lib/core/method';
+	import { sectionUnits } from '$lib/core/subjects/gauging/units';
 	import type { ParameterCode, Unit } from '$lib/core/quantity';
 	import { dryingDays, isSouthern } from '$lib/core/schedule';
 	import { mayCall } from '$lib/field/alarms.svelte';
@@ -71,7 +76,7 @@
 	}: Props = $props();
 
 	/** What was found of a parameter at a place of the sheet; what follows from it where it is the reported one. */
-	function foundAt(place: string, parameter: ParameterCode): Result[] {
+	function foundAt(place: string, parameter: ParameterCode): Determination[] {
 		const own = outcome.determinations.filter((d) => d.parameter === parameter && d.place === place);
 		const following = own.some((d) => d.isReported) ? outcome.results.filter((r) => r.parents.includes(parameter)) : [];
 		return [...own, ...following];
@@ -121,9 +126,7 @@
 
 	/** In a section the doubt is about a vertical; its depth or its speed is meant. */
 	function retypeInSection(flag: Flag, { value, unit }: { value: number; unit: Unit }) {
-		const field =
-			(flag.code === 'unit-slip' && flag.evidence.place) ||
-			(flag.code === 'unit-slip' && flag.evidence.parameter === 'Depth' ? 'depth_m' : 'velocity_m_s');
+		const field = (flag.code === 'unit-slip' && flag.evidence.field) || 'velocity_m_s';
 		onretype(`${flag.path}/${field}`, unit === 'm' || unit === 'm_s' ? value : { value, unit });
 	}
 	async function position(): Promise<boolean> {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { counted, sayDay, sayTime } from '$lib/core/interpret';
+	import { counted, sayDay, sayTime } from '$lib/core/wording';
 	import { isParameterCode, parameters } from '$lib/core/quantity';
 	import { simulatedMeter } from '$lib/field/devices/simulated-meter';
 	import type { PageProps } from './$types';

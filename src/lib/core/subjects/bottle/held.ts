@@ -1,0 +1,134 @@
+import { analysisRules, heldFor_h, holdingTime, labDeadline, nutrientHolding_h, whyNotFrom } from '../../custody';
+import type { Sheet } from '../../logbook';
+import type { MethodCard } from '../../method';
+import { figureIn, isFromStandIn, parameters, type Figure, type ParameterCode } from '../../quantity';
+import type { Context } from '../context';
+import { finding, type Clock, type Finding } from '../determination';
+import { doubt, type Flag } from '../flags';
+import type { BottleStep } from './step';
+
+export type BottleSheet = NonNullable<Sheet['bottles']>[string];
+type BottleSheets = Pick<Sheet, 'bottles' | 'plates'>;
+type BottleContext = Pick<Context, 'now_ms' | 'trip'>;
+const MINUTE_ms = 60_000;
+
+/** What a lab found in a bottle. */
+export function labFindings(id: string, bottle: BottleSheet): Finding[] {
+	return (Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][]).map(([parameter, found]) =>
+		finding({
+			parameter,
+			way: 'lab',
+			figure: figureIn(found, parameters[parameter].unit),
+			uncertainty: null,
+			readings: 1,
+			source: 'lab',
+			basis: `lab, bottle ${bottle.label ?? id}`,
+			working: null,
+			place: `bottles/${id}`,
+			isSimulated: isFromStandIn(found)
+		})
+	);
+}
+
+export interface Held {
+	flags: Flag[];
+	clocks: Clock[];
+}
+
+/** Bacteria are held until the last plate is poured. When that was, and nobody said, is asked about; it spoils nothing by itself. */
+export function heldBacteria(
+	id: string,
+	bottle: BottleSheet,
+	sheet: BottleSheets,
+	card: MethodCard,
+	context: BottleContext
+): Held {
+	const none: Held = { flags: [], clocks: [] };
+	if (bottle.filledAt === undefined) return none;
+	const at = { path: `bottles/${id}`, parameter: 'e-coli' };
+	const label = bottle.label ?? id;
+	const filled_ms = Date.parse(bottle.filledAt);
+	const limit_h = Math.min(card.holding.bacteria_h, context.trip?.holding_h ?? Infinity);
+	const { plated_ms, isSure, isKnown } = platedAt(id, bottle, sheet, context);
+	const flags: Flag[] = [];
+	const held_h = plated_ms === null ? null : heldFor_h(filled_ms, plated_ms);
+	if (held_h !== null && held_h > limit_h) flags.push(doubt('held-too-long', at, { label, held_h, limit_h }));
+	else if (isKnown && !isSure) flags.push(doubt('plating-unsaid', at, { label, limit_h }));
+	const isRunningOut = !isKnown && context.now_ms > holdingTime(filled_ms, limit_h).last_ms;
+	if (isRunningOut) flags.push(doubt('plating-unsaid', at, { label, limit_h }));
+	const warmUntil_ms =
+		bottle.onIceAt === undefined ? offIceUntil(bottle, plated_ms, context) : Date.parse(bottle.onIceAt);
+	const warm_h = warmUntil_ms === null ? 0 : heldFor_h(filled_ms, warmUntil_ms);
+	if (warm_h > card.holding.withoutIce_h) flags.push(doubt('not-on-ice', at, { label, after_h: warm_h }));
+	if (isKnown) return { flags, clocks: [] };
+	const { due_ms, last_ms, ...deadline } = labDeadline(filled_ms, limit_h, context.trip ?? null);
+	return {
+		flags,
+		clocks: [{ id: at.path, kind: 'bacteria-holding', label, start_ms: filled_ms, due_ms, last_ms, deadline }]
+	};
+}
+
+/** Until when a bottle that never went on ice stood warm, as far as anybody knows. */
+function offIceUntil({ results }: BottleSheet, plated_ms: number | null, { now_ms }: BottleContext): number | null {
+	if (plated_ms !== null) return plated_ms;
+	return results === undefined ? now_ms : null;
+}
+
+/** When the last plate was poured, as far as anybody said. `isKnown`: the bottle is out of the crew's hands; `isSure`: it was in time or not for sure. */
+function platedAt(
+	id: string,
+	bottle: BottleSheet,
+	{ plates }: BottleSheets,
+	{ trip }: BottleContext
+): { plated_ms: number | null; isSure: boolean; isKnown: boolean } {
+	const poured = Object.values(plates ?? {}).flatMap((p) =>
+		p.bottle === id && p.pouredAt !== undefined ? [Date.parse(p.pouredAt)] : []
+	);
+	const said = bottle.platedAt === undefined ? poured : [...poured, Date.parse(bottle.platedAt)];
+	if (said.length > 0) return { plated_ms: Math.max(...said), isSure: true, isKnown: true };
+	if (bottle.atLabAt !== undefined) {
+		const door_ms = Date.parse(bottle.atLabAt);
+		return trip
+			? { plated_ms: door_ms + trip.bench_min * MINUTE_ms, isSure: true, isKnown: true }
+			: { plated_ms: door_ms, isSure: false, isKnown: true };
+	}
+	return { plated_ms: null, isSure: false, isKnown: Object.keys(bottle.results ?? {}).length > 0 };
+}
+
+/** Nutrients keep as long as what is in the bottle lets them; cold, and until the lab has them. */
+export function heldNutrients(id: string, bottle: BottleSheet, step: BottleStep | undefined): Held {
+	if (bottle.filledAt === undefined || bottle.kind === undefined) return { flags: [], clocks: [] };
+	const label = bottle.label ?? id;
+	const start_ms = Date.parse(bottle.filledAt);
+	const limit_h = nutrientHolding_h(bottle.preservedWith ?? step?.bottle.preserved ?? null);
+	const { due_ms, last_ms } = holdingTime(start_ms, limit_h);
+	if (bottle.atLabAt !== undefined) {
+		const held_h = heldFor_h(start_ms, Date.parse(bottle.atLabAt));
+		const isLate = held_h > limit_h;
+		const at = { path: `bottles/${id}`, parameter: null };
+		return { flags: isLate ? [doubt('held-too-long', at, { label, held_h, limit_h })] : [], clocks: [] };
+	}
+	if (Object.keys(bottle.results ?? {}).length > 0) return { flags: [], clocks: [] };
+	return { flags: [], clocks: [{ id: `bottles/${id}`, kind: 'holding', label, start_ms, due_ms, last_ms }] };
+}
+
+/** Figures that this bottle cannot give, for what was put in or for want of a filter. */
+export function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep | undefined): Flag[] {
+	const label = bottle.label ?? id;
+	const preserved =
+		bottle.preservedWith ?? (bottle.preservedAt === undefined ? null : (step?.bottle.preserved ?? null));
+	return (Object.keys(bottle.results ?? {}) as ParameterCode[]).flatMap((parameter): Flag[] => {
+		const at = { path: `bottles/${id}`, parameter };
+		const because = whyNotFrom(parameter, preserved);
+		if (because !== null)
+			return [doubt('not-from-this-bottle', at, { label, parameter, with: preserved ?? 'nothing', because })];
+		const within_min = analysisRules[parameter]?.filteredWithin_min;
+		if (within_min === undefined || bottle.filledAt === undefined) return [];
+		const after_min =
+			bottle.filteredAt === undefined
+				? null
+				: (Date.parse(bottle.filteredAt) - Date.parse(bottle.filledAt)) / MINUTE_ms;
+		if (after_min !== null && after_min <= within_min) return [];
+		return [doubt('not-filtered', at, { label, parameter, after_min, within_min })];
+	});
+}

@@ -1,0 +1,71 @@
+import { logRangeDuplicatePrecision, relativePercentDifference } from '../../bacteria';
+import { limitsOf, type Limits, type MethodCard } from '../../method';
+import type { Sheet } from '../../logbook';
+import { duplicateLimit, ENOUGH_PAIRS } from '../../quality';
+import { amount, figureIn, parameters, type Figure, type ParameterCode } from '../../quantity';
+import type { Context } from '../context';
+import { doubt, type Flag } from '../flags';
+
+type Before = Context['duplicatesBefore'];
+
+/** What duplicates and blanks among the bottles say about the others. */
+export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard, before: Before): Flag[] {
+	return Object.entries(bottles ?? {}).flatMap(([id, bottle]): Flag[] => {
+		const label = bottle.label ?? id;
+		const path = `bottles/${id}`;
+		const results = Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][];
+		if (bottle.role === 'blank')
+			return results.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
+		if (bottle.role !== 'duplicate') return [];
+		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
+		if (!partner) return [doubt('duplicate-alone', { path, parameter: null }, { label })];
+		return results.flatMap(([parameter, figure]) => {
+			const other = partner.results?.[parameter];
+			return other ? apart(path, parameter, other, figure, limitsOf(card), before) : [];
+		});
+	});
+}
+
+function notClean(path: string, label: string, parameter: ParameterCode, figure: Figure): Flag[] {
+	const { number, qualifier } = amount(figure);
+	if (qualifier === 'below' || number === 0) return [];
+	return [doubt('blank-not-clean', { path, parameter }, { label, parameter, seen: figure })];
+}
+
+function apart(
+	path: string,
+	parameter: ParameterCode,
+	other: Figure,
+	figure: Figure,
+	limits: Limits,
+	before: Before
+): Flag[] {
+	const inOwn = (f: Figure) => amount(figureIn(f, parameters[parameter].unit));
+	const [first, second] = [inOwn(other), inOwn(figure)];
+	// two figures of which one is only a limit may well be the same
+	if (first.qualifier !== null || second.qualifier !== null || first.number < 0 || second.number < 0) return [];
+	const evidence = { parameter, first: other, second: figure };
+	if (parameter === 'e-coli')
+		return bacteriaApart(path, [first.number, second.number], evidence, limits, before?.[parameter] ?? []);
+	const { percent: limit_percent, near } = duplicateLimit(parameter, limits.duplicates_percent);
+	const { percent } = relativePercentDifference({ first: first.number, second: second.number });
+	if (percent <= limit_percent || Math.abs(first.number - second.number) <= near + 1e-12) return [];
+	return [doubt('duplicates-apart', { path, parameter }, { ...evidence, apart_percent: percent, limit_percent })];
+}
+
+/** Counts scatter by chance alone, the more the fewer they are: bacteria are compared by their logarithms, with what earlier pairs showed. */
+function bacteriaApart(
+	path: string,
+	pair: readonly [number, number],
+	evidence: { parameter: ParameterCode; first: Figure; second: Figure },
+	limits: Limits,
+	before: readonly (readonly [number, number])[]
+): Flag[] {
+	const known = before.length >= ENOUGH_PAIRS ? before : null;
+	const judged = logRangeDuplicatePrecision({ pairs: known ?? [pair], candidates: [pair] });
+	const [apart_log] = judged.candidateLogRanges as [number];
+	const limit_log = known ? judged.criterion : limits.duplicatesBacteria_log;
+	if (apart_log <= limit_log) return [];
+	const at = { path, parameter: 'e-coli' };
+	return [doubt('duplicates-apart-log', at, { ...evidence, apart_log, limit_log, pairs: known?.length ?? 0 })];
+}

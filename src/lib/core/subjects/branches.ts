@@ -1,0 +1,49 @@
+import { arrival, handovers } from './arrival/branch';
+import { bottles, custody, ofBench as bottleOfBench } from './bottle/branch';
+import { disc } from './disc/branch';
+import { conditions, habitat } from './form/branch';
+import { gaugings } from './gauging/branch';
+import { gear, leaving } from './leaving/branch';
+import { copies, photos } from './paper-copy/branch';
+import { ofBench as platesOfBench, plates } from './plates/branch';
+import { meters, readings } from './reading/branch';
+import { ofReviewer, reported, reviews, verdicts } from './review/branch';
+import { ofBench as titrationsOfBench, titrations } from './titration/branch';
+import { waits } from './wait/branch';
+import { opening, remarks, steps, tallies } from './whole-visit/branch';
+
+/** The places of every subject in a visit's sheet. What once stood here stays: a logbook is read for ever. */
+export const branches = {
+	opening,
+	arrival,
+	conditions,
+	habitat,
+	bottles,
+	custody,
+	plates,
+	titrations,
+	disc,
+	waits,
+	gear,
+	readings,
+	meters,
+	gaugings,
+	tallies,
+	steps,
+	handovers,
+	photos,
+	copies,
+	remarks,
+	leaving,
+	reviews,
+	verdicts,
+	reported
+};
+
+/** Who may write at a place: a reviewer's words, what the bench finds, all else by whoever was at the stream. */
+export function writerOf(path: string): 'reviewer' | 'bench' | 'field' {
+	if (ofReviewer.test(path)) return 'reviewer';
+	return ofBench.some((place) => place.test(path)) ? 'bench' : 'field';
+}
+
+const ofBench = [bottleOfBench, platesOfBench, titrationsOfBench];

@@ -1,0 +1,11 @@
+import type { DiscSpoiler } from './branch';
+
+/** What spoils a reading of the disc, in words. */
+export const discSpoilerWords = {
+	polarised: 'polarised glasses were worn',
+	'low-sun': 'the sun stood low',
+	glare: 'read in glare, not in shade',
+	waves: 'the water was rough',
+	'on-bed': 'the disc stood on the bed and was still in sight',
+	current: 'the current carried the line off'
+} as const satisfies Record<DiscSpoiler, string>;

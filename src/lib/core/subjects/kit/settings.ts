@@ -1,0 +1,34 @@
+import { parameterCodes, parameters } from '../../quantity';
+import { numberSetting, oneOf, pairsSetting, unitSetting } from '../setting';
+import type { StepSettings } from '../setting';
+
+const names = Object.fromEntries(parameterCodes.map((code) => [code, parameters[code].name]));
+const begins = { dip: 'when it is dipped', reagents: 'when the last reagent is in' };
+
+export const kitSettings: StepSettings<'kit'> = {
+	name: 'A test strip or colour kit',
+	example: {
+		tool: 'kit',
+		title: 'Test strip',
+		how: 'Dip, wait, hold it beside the chart of your own strips, out of the sun.',
+		tags: ['unhurried', 'in-water'],
+		parameter: 'nitrate',
+		unit: 'mg_L_N',
+		begins: 'dip',
+		waits: [{ what: 'colour comes', for_s: 60 }],
+		readWithin_s: 60,
+		chart: [
+			{ value: 0, word: 'no colour' },
+			{ value: 1, word: 'first block' },
+			{ value: 5, word: 'second block' }
+		]
+	},
+	settings: (step) => [
+		oneOf('parameter', 'what is read', step.parameter, names),
+		unitSetting('unit', 'chart in', step.unit),
+		...(step.begins === undefined ? [] : [oneOf('begins', 'its clock starts', step.begins, begins)]),
+		pairsSetting('waits', 'waits, s', ['what', 'for_s'], step.waits),
+		numberSetting('readWithin_s', 'then read within, s', step.readWithin_s),
+		pairsSetting('chart', 'blocks of the chart', ['word', 'value'], step.chart)
+	]
+};

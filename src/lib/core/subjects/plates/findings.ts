@@ -1,0 +1,119 @@
+import { cfuPer100mL, volumeFor, type Plate } from '../../bacteria';
+import { heldFor_h } from '../../custody';
+import type { Sheet } from '../../logbook';
+import { limitsOf, type Limits } from '../../method';
+import { withQualifier } from '../../quantity';
+import { finding, type Clock, type Finding } from '../determination';
+import { doubt, type Flag } from '../flags';
+import { defineSubject } from '../subject';
+
+type PlateSheet = NonNullable<Sheet['plates']>[string];
+const HOUR_ms = 3_600_000;
+
+/** The plates of a visit's bottles: when each can be read, what may be wrong with it, and what they say together. */
+export const plates = defineSubject({
+	branches: ['plates', 'bottles'],
+	knows: [],
+	observe({ sheet, card }) {
+		const limits = limitsOf(card);
+		const all = Object.entries(sheet.plates ?? {}).map(([id, plate]): [string, PlateSheet] => [
+			id,
+			{ ...plate, isBlank: plate.isBlank ?? roleOf(plate, sheet) === 'blank' }
+		]);
+		const isBatchSpoiled = all.some(([, p]) => p.isBlank && (p.count ?? 0) > 0);
+		// a duplicate's plates stand beside the others and are not counted with them
+		const read = all.flatMap(([, p]) => (p.isBlank || roleOf(p, sheet) === 'duplicate' ? [] : readPlate(p)));
+		return {
+			findings: read.length && !isBatchSpoiled ? pooledFinding(read, limits) : [],
+			flags: all.flatMap(([id, plate]) => plateFlags(id, plate, limits)),
+			clocks: all.flatMap(([id, p]) => incubation(id, p, limits))
+		};
+	}
+});
+
+const roleOf = ({ bottle }: PlateSheet, { bottles }: Pick<Sheet, 'bottles'>) =>
+	bottle === undefined ? undefined : bottles?.[bottle]?.role;
+
+/** The plate as the formula takes it; nothing while it is still to be read. */
+function readPlate({ state, volume_mL, count }: PlateSheet): Plate[] {
+	if (volume_mL === undefined || state === undefined) return [];
+	if (state !== 'counted') return [{ status: state, volume_mL }];
+	return count === undefined ? [] : [{ status: state, volume_mL, count }];
+}
+
+function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
+	const {
+		cfuPer100mL: number,
+		qualifier,
+		lower,
+		upper,
+		platesUsed,
+		working
+	} = cfuPer100mL({ plates, tooManyLimit: limits.plateManyColonies });
+	if (number === null) return [];
+	const side = qualifier === '<' ? 'below' : qualifier === '>' ? 'above' : null;
+	return [
+		finding({
+			parameter: 'e-coli',
+			way: 'plates',
+			figure: withQualifier(number, side, 'cfu_100mL'),
+			uncertainty: side === null && lower !== null && upper !== null ? (upper - lower) / 2 : null,
+			readings: platesUsed,
+			source: 'lab',
+			basis: platesUsed === 1 ? 'one plate' : `${platesUsed} plates, counts pooled`,
+			working,
+			limits: lower === null ? null : { lower, upper },
+			place: 'plates'
+		})
+	];
+}
+
+function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
+	const at = { path: `plates/${id}`, parameter: 'e-coli' };
+	const flags: Flag[] = [];
+	const { pouredAt, readAt, temperature_C, state, count, volume_mL } = plate;
+	if (pouredAt !== undefined && readAt !== undefined) {
+		const age_h = heldFor_h(Date.parse(pouredAt), Date.parse(readAt));
+		if (age_h < limits.plateReadable_h)
+			flags.push(doubt('plate-too-early', at, { label: id, age_h, readable_h: limits.plateReadable_h }));
+		if (age_h > limits.plateTooOld_h)
+			flags.push(doubt('plate-too-old', at, { label: id, age_h, limit_h: limits.plateTooOld_h }));
+	}
+	if (temperature_C !== undefined && temperature_C < limits.plateLeastTemperature_C)
+		flags.push(
+			doubt('plate-too-cold', at, { label: id, seen_C: temperature_C, least_C: limits.plateLeastTemperature_C })
+		);
+	if (plate.isBlank) {
+		if ((count ?? 0) > 0) flags.push(doubt('blank-grew', at, { label: id, colonies: count! }));
+		return flags;
+	}
+	if (volume_mL === undefined) return flags;
+	if (state === 'tooMany' || (state === 'counted' && (count ?? 0) > limits.plateManyColonies)) {
+		const { volume_mL: instead_mL } = volumeFor({
+			expectedPer100mL: ((count ?? 2 * limits.plateManyColonies) * 100) / volume_mL,
+			...limits
+		});
+		if (instead_mL < volume_mL) flags.push(doubt('plate-crowded', at, { label: id, volume_mL, instead_mL }));
+	}
+	if (state === 'counted' && count !== undefined && count < limits.plateFewColonies) {
+		const { volume_mL: instead_mL } = volumeFor({ expectedPer100mL: (count * 100) / volume_mL, ...limits });
+		if (instead_mL > volume_mL)
+			flags.push(doubt('plate-sparse', at, { label: id, colonies: count, volume_mL, instead_mL }));
+	}
+	return flags;
+}
+
+function incubation(id: string, { pouredAt, readAt, state }: PlateSheet, limits: Limits): Clock[] {
+	if (pouredAt === undefined || readAt !== undefined || state === 'spoiled') return [];
+	const start_ms = Date.parse(pouredAt);
+	return [
+		{
+			id: `plates/${id}`,
+			kind: 'incubation',
+			label: id,
+			start_ms,
+			due_ms: start_ms + limits.plateReadable_h * HOUR_ms,
+			last_ms: start_ms + limits.plateTooOld_h * HOUR_ms
+		}
+	];
+}

@@ -1,0 +1,37 @@
+import { doubtKind } from '../flag';
+import { plain } from '../say';
+
+const colonies = (n: number) => (n === 1 ? 'one colony' : `${n} colonies`);
+
+export const platesFlags = {
+	'plate-too-early': doubtKind<{ label: string; age_h: number; readable_h: number }>(
+		'ask',
+		(e) =>
+			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h; colonies may still come until ${e.readable_h} h. Read it again then.`
+	),
+	'plate-too-old': doubtKind<{ label: string; age_h: number; limit_h: number }>(
+		'spoils',
+		(e) =>
+			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h; after ${e.limit_h} h other things grow and the count is no longer one of E. coli.`
+	),
+	'plate-too-cold': doubtKind<{ label: string; seen_C: number; least_C: number }>(
+		'ask',
+		(e) =>
+			`Plate ${e.label} stood at ${plain(e.seen_C, 1)} °C; under ${e.least_C} °C it grows too slowly for the clock. Give it more time, and say so.`
+	),
+	'plate-crowded': doubtKind<{ label: string; volume_mL: number; instead_mL: number }>(
+		'note',
+		(e) =>
+			`Plate ${e.label} has too many to count in ${e.volume_mL} mL. Next time pour ${e.instead_mL} mL of this water.`
+	),
+	'plate-sparse': doubtKind<{ label: string; colonies: number; volume_mL: number; instead_mL: number }>(
+		'note',
+		(e) =>
+			`Plate ${e.label} has ${colonies(e.colonies)} in ${e.volume_mL} mL, which leaves the figure wide open. Next time pour ${e.instead_mL} mL of this water.`
+	),
+	'blank-grew': doubtKind<{ label: string; colonies: number }>(
+		'spoils',
+		(e) =>
+			`The blank, plate ${e.label}, grew ${colonies(e.colonies)}: something was not sterile, and none of this batch can be trusted.`
+	)
+};

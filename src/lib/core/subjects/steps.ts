@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { arriveStep } from './arrival/step';
+import { bottleStep } from './bottle/step';
+import { discStep } from './disc/step';
+import { formStep } from './form/step';
+import { flowStep } from './gauging/step';
+import { kitStep } from './kit/step';
+import { leaveStep } from './leaving/step';
+import { readingStep } from './reading/step';
+import type { StepKind } from './step-kind';
+import { titrationStep } from './titration/step';
+import { tubeStep } from './tube/step';
+
+/** What a card may ask to be done, a line for each subject that has a step. */
+export const stepKinds = {
+	arrive: arriveStep,
+	bottle: bottleStep,
+	form: formStep,
+	reading: readingStep,
+	kit: kitStep,
+	titration: titrationStep,
+	disc: discStep,
+	tube: tubeStep,
+	flow: flowStep,
+	leave: leaveStep
+};
+
+export type Tool = keyof typeof stepKinds;
+type Schema = (typeof stepKinds)[Tool]['schema'];
+
+export const Step = z.discriminatedUnion(
+	'tool',
+	Object.values(stepKinds).map((kind) => kind.schema) as unknown as [Schema, ...Schema[]]
+);
+export type Step = z.infer<Schema>;
+export type StepOf<T extends Tool> = Extract<Step, { tool: T }>;
+
+/** What is known of a step's kind. */
+export const kindOf = (step: Step): StepKind<Step> => stepKinds[step.tool];
+
+export const isTool = <T extends Tool>(step: Step, tool: T): step is StepOf<T> => step.tool === tool;
+
+/** A card's steps of one kind, in its own sequence. */
+export const stepsOf = <T extends Tool>({ steps }: { steps: readonly Step[] }, tool: T): StepOf<T>[] =>
+	steps.filter((s) => isTool(s, tool));
+
+/** Whether a path of the sheet, or the clock of that name, belongs to a step. */
+export const belongsTo = (step: Step, path: string): boolean =>
+	[...kindOf(step).places(step), ...[step.id, ...(kindOf(step).waits ?? [])].map((id) => `waits/${id}`)].some(
+		(place) => path === place || path.startsWith(`${place}/`)
+	);

@@ -1,0 +1,29 @@
+import { doubtKind } from '../flag';
+import { plain, saySeconds } from '../say';
+
+const mgL = (n: number) => `${plain(n, 1)} mg/L`;
+
+export const titrationFlags = {
+	'titration-bubble': doubtKind<{ bottle: string }>(
+		'spoils',
+		(e) => `Bottle ${e.bottle} had a bubble: air went on giving oxygen. Start again with a fresh bottle.`
+	),
+	'floc-unsettled': doubtKind<{ bottle: string; after_s: number; settle_s: number }>(
+		'ask',
+		(e) =>
+			`Bottle ${e.bottle} was acidified ${saySeconds(e.after_s)} after fixing; the floc needs ${saySeconds(e.settle_s)} to settle.`
+	),
+	'titrated-late': doubtKind<{ bottle: string; after_h: number; limit_h: number }>(
+		'ask',
+		(e) => `Bottle ${e.bottle} was titrated ${plain(e.after_h, 1)} h after fixing; ${e.limit_h} h is the most.`
+	),
+	'below-blank': doubtKind<{ drops: number; blankDrops: number }>(
+		'ask',
+		(e) => `${e.drops} drops are fewer than the blank’s ${e.blankDrops}. Titrate again, or look at the blank.`
+	),
+	'titrations-apart': doubtKind<{ lowest_mgL: number; highest_mgL: number; limit_mgL: number }>(
+		'ask',
+		(e) =>
+			`The titrations lie apart, ${mgL(e.lowest_mgL)} and ${mgL(e.highest_mgL)}; within ${mgL(e.limit_mgL)} is usual. One drop too many is the usual slip: titrate a third.`
+	)
+};

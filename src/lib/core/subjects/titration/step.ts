@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { counted, stepCommon, Word, type StepKind } from '../step-kind';
+
+/** Oxygen fixed in a bottle and titrated by drops. */
+const schema = z.object({
+	...stepCommon,
+	tool: z.literal('titration'),
+	bottles: z.array(z.object({ id: Word, label: Word })).min(1),
+	mgLPerDrop: z.number().positive().max(5),
+	/** The floc settles so long before the acid. */
+	settle_s: z.number().positive().max(3600),
+	/** Titrated within so many hours of fixing. */
+	within_h: z.number().positive()
+});
+export type TitrationStep = z.infer<typeof schema>;
+
+export const titrationStep = {
+	schema,
+	places: () => ['titrations'],
+	progress: (step, { sheet }) =>
+		counted(step.bottles.filter(({ id }) => sheet.titrations?.[id]?.drops !== undefined).length, step.bottles.length),
+	parameter: () => 'dissolved-oxygen'
+} as const satisfies StepKind<TitrationStep>;

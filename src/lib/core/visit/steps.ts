@@ -1,0 +1,89 @@
+import type { Folded, Line, Sheet } from '../logbook';
+import { orderSteps, pairsOf, type MethodCard } from '../method';
+import { doubt, type Flag } from '../subjects/flags';
+import { remembered } from '../subjects/remember';
+import type { Seen } from '../subjects/step-kind';
+import { kindOf, type Step } from '../subjects/steps';
+import type { Missing, StepState } from './outcome';
+
+/** How each step stands, in the order that the card's rules give. */
+export function stepStates(card: MethodCard, seen: Seen): StepState[] {
+	const order = orderSteps(card);
+	const steps = 'steps' in order ? order.steps.map((s) => s.step) : card.steps;
+	return steps.map((step) => {
+		const { done, progress } = kindOf(step).progress(step, seen);
+		return { id: step.id, state: done ? 'done' : undoneState(step, seen.sheet), progress };
+	});
+}
+
+function undoneState(step: Step, sheet: Sheet): StepState['state'] {
+	if (sheet.steps?.[step.id]?.passedOver !== undefined) return 'skipped';
+	return isNotRequired(step, sheet) ? 'not-required' : 'open';
+}
+
+/** Nothing is asked for when the site was left unsampled, nor what its subject does not ask for on a visit that went so. */
+function isNotRequired(step: Step, sheet: Sheet): boolean {
+	const kind = kindOf(step);
+	if (kind.isAlwaysAsked) return false;
+	return sheet.arrival?.access === 'leave' || kind.isNotAsked?.(step, sheet) === true;
+}
+
+/** Places of the sheet that belong to a step. */
+export const placesOf = (step: Step): string[] => kindOf(step).places(step);
+
+/** Steps still open whose absence costs something. */
+export function missingOf(states: readonly StepState[], card: MethodCard): Missing[] {
+	return states.flatMap(({ id, state, progress }) => {
+		const step = card.steps.find((s) => s.id === id);
+		if (state !== 'open' || !step?.costIfMissing) return [];
+		return [{ step: id, what: progress ? `${step.title}: ${progress}` : step.title, cost: step.costIfMissing }];
+	});
+}
+
+/** Steps that were begun before one that a rule puts first. In what order a sheet from paper is typed in says nothing of that. */
+export function orderFlags(folded: Folded, card: MethodCard): Flag[] {
+	if (folded.sheet.opening?.isOnPaper) return [];
+	const begunAt = firstWritten(folded);
+	const beganAt = (step: Step) => begunAt.get(placesOf(step)[0]!);
+	return orderedPairs(card).flatMap(({ first, then, because }): Flag[] => {
+		const a = beganAt(first);
+		const b = beganAt(then);
+		if (a === undefined || b === undefined || a <= b) return [];
+		const at = { path: placesOf(then)[0]!, parameter: kindOf(then).parameter(then) };
+		return [doubt('out-of-order', at, { first: first.title, then: then.title, because })];
+	});
+}
+
+/** When the first line still standing was written, by branch of the sheet: `arrival`, `readings/conductivity`, `bottles/bacteria`. */
+function firstWritten({ lines }: Folded): Map<string, string> {
+	const first = new Map<string, string>();
+	const note = (place: string, said: string) => {
+		const before = first.get(place);
+		if (before === undefined || said < before) first.set(place, said);
+	};
+	for (const line of lines.values()) {
+		if (!line.live) continue;
+		const { root, branch, said } = begun(line);
+		note(root, said);
+		note(branch, said);
+	}
+	return first;
+}
+
+const begun = remembered(({ path, value, history }: Line) => {
+	const slash = path.indexOf('/');
+	const second = path.indexOf('/', slash + 1);
+	return {
+		root: slash === -1 ? path : path.slice(0, slash),
+		branch: second === -1 ? path : path.slice(0, second),
+		// text of one form, which sorts as the instants do
+		said: path.endsWith('/filledAt') ? new Date(String(value)).toISOString() : history[0]!.at
+	};
+});
+
+/** The pairs of steps that a card's rules put one before the other; the rules about every other step say nothing of a slip. */
+const orderedPairs = remembered((card: MethodCard) =>
+	card.rules
+		.filter((rule) => rule.first !== '*' && rule.then !== '*')
+		.flatMap((rule) => pairsOf(rule, card.steps).map(({ first, then }) => ({ first, then, because: rule.because })))
+);

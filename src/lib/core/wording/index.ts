@@ -1,0 +1,10 @@
+// time in words
+export { instantOfTime, isoDay, sayDay, sayDuration, sayTime } from './time';
+// figures and values in words
+export { saySure, sayValue, type Limits95 } from './value';
+// how a figure was found
+export { wayWords } from './way';
+// so many of something
+export { counted, withArticle } from './count';
+// a title inside a sentence
+export { inSentence } from './sentence';

@@ -1,0 +1,19 @@
+import type { Way } from '../quantity';
+
+/** How a figure was found, as it stands after "by". */
+export const wayWords: Record<Way, string> = {
+	lab: 'the lab',
+	plates: 'plates',
+	section: 'a cross-section',
+	flume: 'a flume',
+	bucket: 'bucket and stopwatch',
+	sweep: 'a sweep',
+	float: 'floats',
+	meter: 'a meter',
+	thermometer: 'a thermometer',
+	titration: 'titration',
+	disc: 'a disc',
+	tube: 'a tube',
+	kit: 'a colour kit',
+	derived: 'working it out from other figures'
+};

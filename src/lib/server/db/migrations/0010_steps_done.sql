@@ -1,0 +1,1 @@
+ALTER TABLE "visit" RENAME COLUMN "steps_tied" TO "steps_done";
