@@ -68,7 +68,7 @@ describe('what follows from the logbook', () => {
 		expect(said).toMatchObject([
 			{
 				code: 'unit-slip',
-				evidence: { from: 'what 14 visits here have seen', slip: expect.stringMatching(/Fahrenheit/) }
+				evidence: { from: { visits: 14 }, retype: expect.objectContaining({ unit: 'degF' }) }
 			}
 		]);
 	});

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
 import { labDeadline } from '$lib/core/custody';
 import { contextFrom, Satchel } from '../../src/lib/core/satchel';
-import { restOfRound } from '../../src/lib/ui/sample/rest-of-round';
+import { restOfRound } from '../../src/lib/ui/subjects/leaving/rest-of-round';
 import { database } from '../../src/lib/server/db/connect';
 import { round } from '../../src/lib/server/db/schema';
 import { packSatchel } from '../../src/lib/server/sync/satchel';

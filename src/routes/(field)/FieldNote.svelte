@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { FieldApp } from '$lib/field/field-app.svelte';
-	import KeptNote from '$lib/ui/sample/KeptNote.svelte';
+	import KeptNote from '$lib/ui/logbook/KeptNote.svelte';
 
 	let { app }: { app: FieldApp } = $props();
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Trip } from '../custody';
 import { FlumeRating } from '../discharge';
+import { remembered } from '../subjects/remember';
 import type { Context, InstrumentFacts } from '../subjects/context';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
@@ -103,6 +104,15 @@ export const Satchel = z.object({
 export type Satchel = z.infer<typeof Satchel>;
 export type SatchelSite = Satchel['sites'][number];
 
+/** What a site's visits are judged by: the same object for the same site, so that nothing is concluded twice. */
+const siteFacts = remembered((site: SatchelSite): Context['site'] => ({
+	code: site.code,
+	elevation_m: site.elevation_m,
+	latitude: site.latitude ?? undefined,
+	wadingDepth_m: site.wadingDepth_m,
+	usual: site.usual
+}));
+
 /** The context for a visit to one of the satchel's sites; null when the site is not in it. */
 export function contextFrom(
 	satchel: Satchel,
@@ -115,13 +125,7 @@ export function contextFrom(
 	return {
 		now_ms,
 		timeZone: satchel.program.timeZone,
-		site: {
-			code: site.code,
-			elevation_m: site.elevation_m,
-			latitude: site.latitude ?? undefined,
-			wadingDepth_m: site.wadingDepth_m,
-			usual: site.usual
-		},
+		site: siteFacts(site),
 		instruments: instrumentsOf(satchel),
 		reportTo: satchel.program.reportTo || undefined,
 		duplicatesBefore: satchel.duplicatesBefore,

@@ -227,7 +227,7 @@
 		</details>
 		<details>
 			<summary><h2>A sheet from paper</h2></summary>
-			{#await import('$lib/ui/sample/PaperStart.svelte') then { default: PaperStart }}
+			{#await import('$lib/ui/subjects/paper-copy/PaperStart.svelte') then { default: PaperStart }}
 				<PaperStart
 					sites={satchel.sites.filter((s) => !s.isRetired)}
 					today={isoDay(app.now_ms, satchel.program.timeZone)}

@@ -7,8 +7,8 @@
 	import { shownUnit } from '$lib/core/method';
 	import { convert, significant, units } from '$lib/core/quantity';
 	import { weightOf } from '$lib/core/subjects/flags';
-	import { inColumn } from '$lib/ui/gauge/as-read';
-	import CrossSection from '$lib/ui/gauge/CrossSection.svelte';
+	import { inColumn } from '$lib/ui/subjects/gauging/as-read';
+	import CrossSection from '$lib/ui/subjects/gauging/CrossSection.svelte';
 	import AsSeen from '$lib/ui/review/AsSeen.svelte';
 	import Logbook from '$lib/ui/review/Logbook.svelte';
 	import ResultLine from '$lib/ui/review/ResultLine.svelte';

@@ -2,7 +2,7 @@ import { labDeadline } from '$lib/core/custody';
 import type { Sheet } from '$lib/core/logbook';
 import type { FieldApp } from '$lib/field/field-app.svelte';
 import type { VisitLog } from '$lib/field/visit-log.svelte';
-import { restOfRound, type RestOfRound } from '$lib/ui/sample/rest-of-round';
+import { restOfRound, type RestOfRound } from '$lib/ui/subjects/leaving/rest-of-round';
 
 /** What the round of this visit still has before it; null where the visit belongs to none of these days. */
 export function roundAhead(app: FieldApp, log: VisitLog, sheet: Sheet): RestOfRound | null {

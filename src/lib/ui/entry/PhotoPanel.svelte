@@ -1,0 +1,104 @@
+<script module lang="ts">
+	import type { StepScreen } from '../subjects/step-screen';
+
+	export interface Props {
+		/** What the pictures of this panel show: "site board". */
+		of: string;
+		/** Kinds taken elsewhere that are looked at here too. */
+		also?: readonly string[];
+		screen: Pick<StepScreen, 'sheet' | 'writer' | 'keepPhoto' | 'photoAddress' | 'newId'>;
+	}
+</script>
+
+<script lang="ts">
+	import WordsField from './WordsField.svelte';
+	import { stamp } from './writer';
+
+	let { of, also = [], screen }: Props = $props();
+	const { writer } = $derived(screen);
+
+	let wrong = $state('');
+	let isBusy = $state(false);
+	const mine = $derived(
+		Object.entries(screen.sheet.photos ?? {}).filter(
+			([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? ''))
+		)
+	);
+
+	async function take(input: HTMLInputElement) {
+		const file = input.files?.[0];
+		if (!file) return;
+		wrong = '';
+		isBusy = true;
+		const here = writer;
+		try {
+			const sha256 = await screen.keepPhoto(file);
+			const base = `photos/${screen.newId()}`;
+			await here.setAll({ [`${base}/of`]: of, [`${base}/takenAt`]: stamp(here), [`${base}/sha256`]: sha256 });
+		} catch (trouble) {
+			wrong = trouble instanceof Error ? trouble.message : String(trouble);
+		}
+		isBusy = false;
+		input.value = '';
+	}
+</script>
+
+<div class="photos">
+	{#each mine as [id, photo] (id)}
+		<figure>
+			{#await screen.photoAddress(photo.sha256 ?? '') then src}<img
+					{src}
+					alt={photo.caption ?? `Photo: ${photo.of}`}
+				/>{/await}
+			<figcaption>
+				<WordsField {writer} path={`photos/${id}/caption`} label="What this photo shows" isBare />
+				<button
+					type="button"
+					class="act plain"
+					onclick={() => writer.strike(`photos/${id}/sha256`, 'not the right photo')}>strike</button
+				>
+			</figcaption>
+		</figure>
+	{/each}
+	<label class="act plain take" aria-busy={isBusy}>
+		Photo: {of}
+		<input
+			type="file"
+			accept="image/*"
+			capture="environment"
+			class="visually-hidden"
+			onchange={(e) => take(e.currentTarget)}
+		/>
+	</label>
+	{#if wrong}<p class="say ask" role="alert">{wrong}</p>{/if}
+</div>
+
+<style>
+	.take {
+		display: inline-grid;
+		place-items: center;
+		min-height: 48px;
+		position: relative;
+	}
+	.take:focus-within {
+		outline: 3px solid var(--water-2);
+		outline-offset: 2px;
+	}
+	img {
+		width: 100%;
+		max-height: 150px;
+		object-fit: cover;
+		border: 1px solid var(--rule);
+	}
+	figure {
+		margin: 8px 0;
+	}
+	figcaption {
+		display: flex;
+		gap: 6px;
+		margin-top: 4px;
+	}
+	figcaption > :global(:first-child) {
+		flex: 1;
+	}
+</style>

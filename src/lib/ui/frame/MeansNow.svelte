@@ -1,0 +1,75 @@
+<script module lang="ts">
+	import type { Determination } from '$lib/core/subjects/determination';
+	import type { ParameterCode } from '$lib/core/quantity';
+	import type { StepScreen } from '../subjects/step-screen';
+
+	export interface Props {
+		screen: Pick<StepScreen, 'outcome' | 'satchel' | 'card'>;
+		parameters: ParameterCode[];
+		/** What was found at this step, and what follows from it; what is reported where left out. */
+		results?: readonly Determination[];
+	}
+</script>
+
+<script lang="ts">
+	import { sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
+	import { saySure, wayWords } from '$lib/core/wording';
+	import { shownUnit } from '$lib/core/method';
+	import { parameters as known, units } from '$lib/core/quantity';
+
+	let { screen, parameters, results = screen.outcome.results }: Props = $props();
+
+	const { card } = $derived(screen);
+	/** Where what is reported is another figure, it is said. */
+	const reported = $derived(screen.outcome.results);
+
+	const shown = $derived(parameters.flatMap((p) => results.filter((r) => r.parameter === p)));
+	const say = (r: Determination) => {
+		const unit = shownUnit(card, r.parameter);
+		const { figure, uncertainty, limits } = saySure(
+			r.figure,
+			r.uncertainty,
+			known[r.parameter].decimals,
+			unit,
+			r.limits
+		);
+		const { symbol } = units[unit];
+		if (limits !== null) return `${figure} (${limits})`;
+		return uncertainty === null ? figure : `${figure.replace(` ${symbol}`, '')} ± ${uncertainty} ${symbol}`;
+	};
+	const word = (r: Determination) => {
+		const threshold = screen.satchel.thresholds.find((t) => t.parameter === r.parameter);
+		return threshold ? sayVerdict(verdictOn(r.figure, r.uncertainty, r.limits, threshold)) : '';
+	};
+</script>
+
+{#if shown.length}
+	<div class="say" role="status">
+		{#each shown as result (`${result.parameter} ${result.from}`)}
+			{@const instead = result.isReported ? undefined : reported.find((r) => r.parameter === result.parameter)}
+			<p>
+				<b
+					>{result.parameter === 'oxygen-saturation'
+						? `${say(result)} of what this water can hold`
+						: `${known[result.parameter].name}: ${say(result)}`}</b
+				>{#if word(result)}, {word(result)}{/if}<br />
+				{#if result.isSimulated}<b>Simulated: it says nothing of a stream.</b><br />{/if}
+				{#if instead}<span>Kept beside what is reported, {say(instead)} by {wayWords[instead.way]}.</span><br />{/if}
+				<span class="small">{result.basis.charAt(0).toUpperCase() + result.basis.slice(1)}.</span>
+				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span
+					>{/if}
+			</p>
+		{/each}
+	</div>
+{/if}
+
+<style>
+	.say {
+		margin: 12px 0;
+		background: var(--water-4);
+		font-size: 16px;
+	}
+	p + p {
+		margin-top: 6px;
+	}
+</style>

@@ -1,0 +1,150 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Satchel } from '$lib/core/satchel';
+	import type { Writer } from '../entry/writer';
+
+	export interface Props {
+		steps: readonly { id: string; title: string; state: string; progress: string | null }[];
+		sheet: Sheet;
+		team: Satchel['team'];
+		/** Initials of whoever holds this device. */
+		me: string;
+		writer: Writer;
+		newId: () => string;
+		hrefOf: (stepId: string) => string;
+		onclose: () => void;
+	}
+	const said: Record<string, string> = {
+		done: 'done',
+		open: 'to do',
+		skipped: 'skipped',
+		'not-required': 'not required here'
+	};
+</script>
+
+<script lang="ts">
+	import { Dialog } from '@skeletonlabs/skeleton-svelte';
+	import { sayTime } from '$lib/core/wording';
+	import { whyRefused } from '$lib/core/logbook';
+	import { stamp } from '../entry/writer';
+
+	let { steps, sheet, team, me, writer, newId, hrefOf, onclose }: Props = $props();
+
+	let to = $state('');
+	let note = $state('');
+	let wrong = $state('');
+	const takenBy = (id: string) => sheet.steps?.[id]?.takenBy;
+	const handovers = $derived(
+		Object.entries(sheet.handovers ?? {})
+			.filter(([, h]) => h.at !== undefined)
+			.sort(([, a], [, b]) => (a.at! < b.at! ? -1 : 1))
+	);
+	const others = $derived(team.filter((p) => p.initials !== me));
+
+	const take = (id: string) =>
+		takenBy(id) === me
+			? writer.strike(`steps/${id}/takenBy`, 'given back')
+			: void writer.set(`steps/${id}/takenBy`, me);
+	async function giveOver() {
+		if (to === '') return void (wrong = 'Say to whom.');
+		const base = `handovers/${newId()}`;
+		const why = whyRefused(`${base}/note`, note.trim());
+		wrong = why === null ? '' : `What they should know: ${why}, these are ${note.trim().length}.`;
+		if (wrong) return;
+		await writer.setAll({
+			...(note.trim() ? { [`${base}/note`]: note.trim() } : {}),
+			[`${base}/to`]: to,
+			[`${base}/at`]: stamp(writer)
+		});
+		[to, note] = ['', ''];
+	}
+</script>
+
+<Dialog open onOpenChange={(e) => !e.open && onclose()}>
+	<Dialog.Backdrop class="sheet-backdrop" />
+	<Dialog.Positioner class="sheet-positioner">
+		<Dialog.Content class="sheet-panel">
+			<Dialog.Title class="sheet-title">Who does what</Dialog.Title>
+			<Dialog.Description
+				>One takes the water, one the forms. Each phone goes on alone with no network; they show each other’s steps when
+				they meet one.</Dialog.Description
+			>
+			<ul>
+				{#each steps as step (step.id)}
+					<li>
+						<a href={hrefOf(step.id)} onclick={onclose}>{step.title}</a>
+						<small>{step.progress ?? said[step.state] ?? step.state}</small>
+						{#if takenBy(step.id) && takenBy(step.id) !== me}
+							<b>{takenBy(step.id)}</b>
+						{:else}
+							<button
+								type="button"
+								class="act"
+								class:main={takenBy(step.id) === me}
+								aria-pressed={takenBy(step.id) === me}
+								onclick={() => take(step.id)}
+								>{takenBy(step.id) === me ? 'mine' : 'I take it'}<span class="visually-hidden">: {step.title}</span
+								></button
+							>
+						{/if}
+					</li>
+				{/each}
+			</ul>
+			<h3>Hand the visit over</h3>
+			{#each handovers as [id, one] (id)}
+				<p class="small">
+					To {one.to} at {sayTime(Date.parse(one.at!), writer.timeZone)}{one.note ? `: ${one.note}` : ''}
+				</p>
+			{/each}
+			<label
+				>To
+				<select class="input-line" bind:value={to} aria-describedby="over-wrong">
+					<option value="">nobody</option>
+					{#each others as person (person.id)}<option value={person.name}>{person.name}</option>{/each}
+				</select></label
+			>
+			<label
+				>What they should know <textarea class="input-line" rows="2" bind:value={note} aria-describedby="over-wrong"
+				></textarea></label
+			>
+			<p id="over-wrong" class="wrong" role="alert">{wrong}</p>
+			<p class="buttons">
+				<button type="button" class="act" onclick={giveOver}>Hand it over</button>
+				<Dialog.CloseTrigger class="act plain">Close</Dialog.CloseTrigger>
+			</p>
+		</Dialog.Content>
+	</Dialog.Positioner>
+</Dialog>
+
+<style>
+	li {
+		display: grid;
+		grid-template-columns: 1fr auto auto;
+		gap: 10px;
+		align-items: center;
+		min-height: 52px;
+		border-bottom: 1px solid var(--rule);
+	}
+	li a {
+		min-height: 44px;
+		padding-top: 11px;
+	}
+	.act {
+		min-height: 44px;
+	}
+	select,
+	textarea {
+		min-height: 48px;
+	}
+	.buttons {
+		display: flex;
+		gap: 10px;
+	}
+	.buttons :global(.act) {
+		min-height: 48px;
+	}
+	.wrong {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>

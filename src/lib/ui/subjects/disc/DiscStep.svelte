@@ -1,0 +1,11 @@
+<script lang="ts">
+	import type { StepOf } from '$lib/core/subjects/steps';
+	import MeansNow from '../../frame/MeansNow.svelte';
+	import type { StepScreen } from '../step-screen';
+	import DiscTool from './DiscTool.svelte';
+
+	let { step, screen }: { step: StepOf<'disc'>; screen: StepScreen } = $props();
+</script>
+
+<DiscTool writer={screen.writer} unit={step.unit} disc={screen.sheet.disc} />
+<MeansNow {screen} parameters={['disc-depth']} />

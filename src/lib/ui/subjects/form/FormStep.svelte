@@ -1,0 +1,16 @@
+<script lang="ts">
+	import type { StepOf } from '$lib/core/subjects/steps';
+	import PhotoPanel from '../../entry/PhotoPanel.svelte';
+	import type { StepScreen } from '../step-screen';
+	import FormTool from './FormTool.svelte';
+
+	let { step, screen }: { step: StepOf<'form'>; screen: StepScreen } = $props();
+</script>
+
+<FormTool
+	form={step.form}
+	answers={screen.sheet[step.form]}
+	usual={step.form === 'conditions' ? (screen.site?.usualAnswers ?? {}) : {}}
+	writer={screen.writer}
+/>
+<PhotoPanel {screen} of={step.form} />

@@ -1,0 +1,499 @@
+<script module lang="ts">
+	import type { GaugingView } from '$lib/core/subjects/gauging/view';
+	import type { Line } from '$lib/core/logbook';
+	import type { VelocityPointMethod } from '$lib/core/subjects/gauging/branch';
+	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
+	import type { Flag } from '$lib/core/subjects/flags';
+
+	import type { Writer } from '../../entry/writer';
+
+	export interface Props {
+		gaugingId: string;
+		/** Where in a vertical its velocity is read. */
+		school: VelocityPointMethod | 'sweep';
+		view: GaugingView | null;
+		units: SectionUnits;
+		least: number;
+		enough_percent: number;
+		shareLimit_percent: number;
+		/** The meter was raised at some time: the mean of a vertical holds that. */
+		isRaised: boolean;
+		flags: Flag[];
+		meters: string[];
+		newId: () => string;
+		writer: Writer;
+	}
+</script>
+
+<script lang="ts">
+	import { tick, untrack } from 'svelte';
+	import { flagSentence } from '$lib/core/subjects/flags';
+	import { weightOf } from '$lib/core/subjects/flags';
+	import { convert, significant, units as unitTable, type AsTyped } from '$lib/core/quantity';
+	import Keypad from '../../entry/Keypad.svelte';
+	import StrikeReason from '../../entry/StrikeReason.svelte';
+	import Struck from '../../logbook/Struck.svelte';
+	import { sayAdvice } from './advice';
+	import { AfterPaint } from '../../after-paint.svelte';
+	import CrossSection from './CrossSection.svelte';
+	import { sayAsRead } from './as-read';
+	import { FlowEntry, type Field } from './flow-entry.svelte';
+	import ArithmeticsCompared from './ArithmeticsCompared.svelte';
+
+	let {
+		gaugingId,
+		school,
+		view,
+		units,
+		least,
+		enough_percent,
+		shareLimit_percent,
+		isRaised,
+		flags,
+		meters,
+		newId,
+		writer
+	}: Props = $props();
+
+	const holds = (row: string, field: string) =>
+		writer.lines.get(`gaugings/${gaugingId}/verticals/${row}/${field}`)?.live != null;
+	const isOlder = (row: string) => !isRaised && holds(row, 'velocity_m_s') && !holds(row, 'velocity06_m_s');
+	const entry = untrack(
+		() => new FlowEntry(gaugingId, school, newId, units, (path, text) => writer.draft(path, text), isOlder)
+	);
+	untrack(() => entry.begin(view, (row, field) => writer.lines.get(entry.path({ row, field }))?.live != null));
+	$effect.pre(() => entry.resume(writer.drafts)); // another tab types and keeps as well
+	/** What stands around the table, its shares and its struck figures: drawn a frame after the figure that the hand waits for. */
+	const painted = new AfterPaint(() => ({ view, lines: writer.lines, cell: entry.cell, isTyping: entry.text !== '' }));
+	const standing = $derived(painted.current.lines.get(entry.path(painted.current.cell))?.live ?? null);
+	let striking = $state(false);
+	let meterSaid = false;
+
+	const words: Record<Field, string> = {
+		distance_m: 'tape',
+		depth_m: 'depth',
+		velocity_m_s: 'speed',
+		velocity02_m_s: 'at 0.2',
+		velocity06_m_s: untrack(() => school) === 'one-point' ? 'speed' : 'at 0.6',
+		velocity08_m_s: 'at 0.8'
+	};
+	const fields = $derived(
+		entry.fields.map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` }))
+	);
+	const kept = (row: string, field: Field) => writer.lines.get(entry.path({ row, field }));
+	interface Row {
+		id: string;
+		/** What each cell shows; null where there is none. */
+		cells: { field: Field; word: string; text: string | null }[];
+		/** The cell that is being typed into, where it is in this row. */
+		active: Field | null;
+		edge: string;
+		share: string;
+		/** What was written at its places and taken out again. */
+		struck: Line[];
+	}
+	const pathsOfRow = new Map<string, string[]>();
+	/** Where the figures of a row stand; named once, for they are looked up with every key. */
+	function pathsIn(id: string): string[] {
+		const key = school === 'one-point' && isOlder(id) ? `${id} as mean` : id;
+		const paths = pathsOfRow.get(key) ?? entry.fields.map((field) => entry.path({ row: id, field }));
+		pathsOfRow.set(key, paths);
+		return paths;
+	}
+	const rowsBefore = new Map<string, { from: unknown[]; row: Row }>();
+	/** Of forty rows one or two change with a key: only those are worked out and drawn anew. */
+	function rowOf(id: string, from: unknown[], make: () => Row): Row {
+		const before = rowsBefore.get(id);
+		if (before && before.from.length === from.length && from.every((f, i) => f === before.from[i])) return before.row;
+		const row = make();
+		rowsBefore.set(id, { from, row });
+		return row;
+	}
+	const rows = $derived.by(() => {
+		const placed = (view?.verticals ?? []).filter((v) => v.distance_m !== null);
+		const { row: current, field: active } = entry.cell;
+		const isNew = current !== 'start' && current !== 'end' && !placed.some((v) => v.id === current);
+		const shares = new Map(painted.current.view?.verticals.map((v) => [v.id, v.share_percent]));
+		return ['start', ...placed.map((v) => v.id), ...(isNew ? [current] : []), 'end'].map((id) => {
+			const isEdge = id === 'start' || id === 'end';
+			const share = shares.get(id)?.toFixed(0);
+			const here = current === id ? active : null;
+			const paths = pathsIn(id);
+			const inRow = paths.map((path) => writer.lines.get(path));
+			const seen = paths.map((path) => painted.current.lines.get(path));
+			return rowOf(id, [fields, here, share, ...inRow, ...seen], () => ({
+				id,
+				cells: fields.map(({ field, word }, i) => ({
+					field,
+					word,
+					text:
+						isEdge && field !== 'distance_m'
+							? null
+							: inRow[i]?.live
+								? sayAsRead(inRow[i].value as AsTyped, entry.unitOf(field))
+								: ''
+				})),
+				active: here,
+				edge: id === 'start' ? 'first edge' : id === 'end' ? 'far edge' : '',
+				share: share === undefined ? '' : `${share} %`,
+				struck: seen.flatMap((line) => ((line?.history.length ?? 0) > 1 && line ? [line] : []))
+			}));
+		});
+	});
+	const advice = $derived(sayAdvice(painted.current.view, { least, enough_percent, shareLimit_percent }, units.tape));
+	const doubts = $derived(
+		flags.filter((f) =>
+			['below-stall-speed', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(
+				f.code
+			)
+		)
+	);
+	const meter = $derived((writer.lines.get(`gaugings/${gaugingId}/instrument`)?.value as string | undefined) ?? '');
+
+	async function keep() {
+		if (entry.text === '' && kept(entry.cell.row, entry.cell.field)?.live) return goOn(); // it stands as it is
+		const value = entry.take();
+		if (value === null) return;
+		const path = entry.path();
+		const { cell, text } = entry;
+		const line = writer.lines.get(path);
+		const isSame = line?.live != null && JSON.stringify(line.value) === JSON.stringify(value);
+		if (isSame) writer.draft(path, '');
+		// the figure shows and the hand goes on at once: the disk need not keep up with quick fingers, only lose nothing
+		const written = isSame ? null : writer.set(path, value);
+		if (!meterSaid && meter === '' && meters[0]) void setMeter(meters[0]);
+		meterSaid = true;
+		await goOn();
+		try {
+			await written;
+		} catch (trouble) {
+			entry.back(cell, text, trouble instanceof Error ? trouble.message : String(trouble));
+		}
+	}
+
+	async function goOn() {
+		entry.advance();
+		await focusActive();
+	}
+
+	const setMeter = async (code: string) => writer.set(`gaugings/${gaugingId}/instrument`, code);
+
+	function choose(row: string, field: Field) {
+		if (entry.isActive(row, field)) return;
+		entry.choose({ row, field });
+		striking = false;
+	}
+
+	async function pick(row: string) {
+		choose(row, 'depth_m');
+		await focusActive();
+	}
+
+	async function focusActive() {
+		await tick();
+		const cell = document.getElementById('flow-cell');
+		cell?.focus({ preventScroll: true });
+		const rowsBox = cell?.closest('.rows');
+		if (cell && rowsBox)
+			rowsBox.scrollTop +=
+				cell.getBoundingClientRect().top - rowsBox.getBoundingClientRect().top - rowsBox.clientHeight / 2;
+	}
+
+	/** A tap between two verticals puts a new one there; its depth is asked next. */
+	async function add(distance: number) {
+		const row = newId();
+		entry.choose({ row, field: 'depth_m' });
+		const written = writer.set(entry.path({ row, field: 'distance_m' }), inTape(distance));
+		await focusActive(); // the next key belongs to the depth, whatever the disk is doing
+		await written;
+	}
+	const drag = (row: string, depth: number) => {
+		const path = entry.path({ row, field: 'depth_m' });
+		return void writer.set(path, inTape(depth));
+	};
+	/** A length in the unit of the tape as a figure of the sheet. */
+	const inTape = (length: number): AsTyped => (units.tape === 'm' ? length : { value: length, unit: units.tape });
+
+	function strike(reason: string) {
+		const line = kept(entry.cell.row, entry.cell.field)?.live;
+		if (line) writer.strike(entry.path(), reason);
+		striking = false;
+	}
+
+	const nameOf = (row: string) =>
+		row === 'start' ? 'First edge of the water' : row === 'end' ? 'Far edge of the water' : 'Vertical';
+</script>
+
+<div class="gauge">
+	<section class="picture">
+		<p class="figures" aria-live="polite">
+			{#if view?.discharge_m3_s != null}
+				<span
+					><b class="big-figure">{significant(convert(view.discharge_m3_s, 'm3_s', units.discharge), 3)}</b>
+					{unitTable[units.discharge].symbol}</span
+				>
+				<span class="side">
+					<b>{view.expanded_percent === null ? '± not known yet' : `± ${view.expanded_percent.toFixed(0)} %`}</b>
+					<small
+						>{view.provisional
+							? 'an edge still to come'
+							: `${convert(view.area_m2 ?? 0, 'm2', units.area).toFixed(2)} ${unitTable[units.area].symbol}, ${convert(view.width_m ?? 0, 'm', units.tape).toFixed(1)} ${units.tape} wide`}</small
+					>
+				</span>
+			{:else}
+				<span class="side"><b>No flow yet</b><small>one whole vertical gives a first figure</small></span>
+			{/if}
+		</p>
+		<p class="say ask advice"><b>{advice.first}</b> {advice.because}</p>
+		<CrossSection
+			view={painted.current.view ?? {
+				id: gaugingId,
+				arithmetic: 'mid-section',
+				verticals: [],
+				start: null,
+				end: null,
+				provisional: true,
+				width_m: null,
+				area_m2: null,
+				discharge_m3_s: null,
+				meanVelocity_m_s: null,
+				uncertainty: null,
+				byTable_percent: null,
+				expanded_percent: null,
+				next: null,
+				working: null,
+				arithmetics: []
+			}}
+			{units}
+			activeId={painted.current.cell.row}
+			next_m={painted.current.view?.next?.distance_m ?? null}
+			onpick={pick}
+			onadd={add}
+			ondepth={drag}
+		/>
+		{#each doubts as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+	</section>
+
+	<section class="typing">
+		<div class="rows">
+			<table style:--columns={fields.length + 1}>
+				<thead>
+					<tr
+						>{#each fields as { field, word } (field)}<th class="number">{word}</th>{/each}<th class="number">share</th
+						></tr
+					>
+				</thead>
+				<tbody>
+					{#each rows as row (row.id)}
+						<tr class:current={row.active !== null}>
+							{#each row.cells as cell (cell.field)}
+								<td class="number">
+									{#if cell.text === null}
+										{#if cell.field === 'depth_m'}<small>{row.edge}</small>{/if}
+									{:else}
+										{@const isActive = row.active === cell.field}
+										<!-- every cell is a field, so that a tap has the next key and a kept figure costs no field taken out and put in -->
+										<input
+											id={isActive ? 'flow-cell' : undefined}
+											class="cell"
+											inputmode="none"
+											autocomplete="off"
+											aria-label="{nameOf(row.id)}, {cell.word}"
+											aria-describedby={isActive ? 'flow-said' : undefined}
+											placeholder={cell.text || '·'}
+											value={isActive ? entry.text : cell.text}
+											onfocus={() => choose(row.id, cell.field)}
+											oninput={(e) => entry.type(e.currentTarget.value)}
+											onkeydown={(e) => e.key === 'Enter' && keep()}
+										/>
+									{/if}
+								</td>
+							{/each}
+							<td class="number share">{row.share}</td>
+						</tr>
+						{#each row.struck as line (line.path)}
+							<tr class="struck-row"><td><Struck {line} {writer} /></td></tr>
+						{/each}
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		<p id="flow-said" role="alert" class:say={entry.said} class="ask">{entry.said ?? ''}</p>
+		<div class="keys">
+			<Keypad
+				onkey={entry.press}
+				onkeep={keep}
+				signs={['', '−']}
+				keepWord={entry.cell.field === entry.fields.at(-1) ? 'Keep' : 'Next'}
+				disabled={entry.text === '' && !kept(entry.cell.row, entry.cell.field)?.live}
+			/>
+		</div>
+	</section>
+	<section class="beside">
+		{#if standing}<p class="small">This figure: {writer.initialsOf(standing.by)}</p>{/if}
+		{#if standing && !painted.current.isTyping}
+			{#if striking}<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />{:else}<button
+					type="button"
+					class="act plain strike"
+					onclick={() => (striking = true)}>Strike this figure</button
+				>{/if}
+		{/if}
+		<label class="measured-with small">
+			measured with
+			<select class="input-line" value={meter} onchange={(e) => setMeter(e.currentTarget.value)}>
+				{#if meter === ''}<option value="">say which meter</option>{/if}
+				{#each meters as code (code)}<option>{code}</option>{/each}
+			</select>
+		</label>
+		<ArithmeticsCompared
+			arithmetics={painted.current.view?.arithmetics ?? []}
+			inUse={view?.arithmetic ?? 'mid-section'}
+			unit={units.discharge}
+			scatter_percent={painted.current.view?.uncertainty?.expandedPercent ?? null}
+			byTable_percent={painted.current.view?.byTable_percent ?? null}
+		/>
+	</section>
+</div>
+
+<style>
+	.figures {
+		display: flex;
+		align-items: flex-end;
+		gap: 18px;
+		min-height: 50px;
+	}
+	.side b {
+		display: block;
+		font-size: 19px;
+		font-weight: 650;
+	}
+	.say {
+		margin: 8px 0;
+	}
+	.advice {
+		margin: 4px 0 2px;
+		padding: 4px 10px;
+		font-size: 15px;
+		line-height: 1.3;
+	}
+	.rows {
+		contain: content; /* what changes in here moves nothing else */
+		max-height: 138px;
+		overflow-y: auto;
+	}
+	/* rows of their own, so that those out of sight need neither be laid out nor painted */
+	table,
+	thead,
+	tbody {
+		display: block;
+	}
+	tr {
+		display: grid;
+		grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
+		align-items: center;
+	}
+	td,
+	th {
+		border-bottom: 0;
+	}
+	thead tr {
+		border-bottom: 1px solid var(--ink);
+	}
+	tbody tr {
+		border-bottom: 1px solid var(--rule);
+		content-visibility: auto;
+		contain-intrinsic-size: auto 45px;
+	}
+	tr.struck-row {
+		grid-template-columns: 1fr;
+	}
+	td {
+		padding: 0 2px;
+		white-space: nowrap;
+	}
+	/* in the field the hand stays where it is: figures and keys keep their place at the foot */
+	.typing {
+		position: sticky;
+		bottom: 52px;
+		background: var(--page);
+		z-index: 2;
+		padding: 4px 0 6px;
+	}
+	.typing :global(.pad button) {
+		min-height: 45px;
+	}
+	thead {
+		position: sticky;
+		top: 0;
+		background: var(--page);
+		z-index: 1;
+	}
+	th {
+		padding-inline: 4px;
+	}
+	.cell {
+		display: block;
+		width: 100%;
+		min-width: 44px;
+		min-height: 44px;
+		border: 0;
+		background: transparent;
+		color: var(--ink);
+		text-align: right;
+		font-size: 18px;
+		padding: 0 6px;
+		cursor: pointer;
+	}
+	.cell#flow-cell {
+		border: 2px solid var(--water);
+		border-radius: 4px;
+		background: var(--page);
+		font-weight: 650;
+		cursor: text;
+	}
+	tr.current {
+		background: var(--ochre-3);
+	}
+	.share {
+		padding-right: 8px;
+		color: var(--ink-2);
+	}
+	.struck-row td {
+		padding: 2px 8px;
+	}
+	.keys {
+		margin-top: 8px;
+	}
+	.strike {
+		min-height: 48px;
+		margin-top: 8px;
+	}
+	.measured-with {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		align-items: center;
+		gap: 8px;
+		margin-top: 10px;
+	}
+	.measured-with select {
+		min-height: 44px;
+		font-size: 16px;
+	}
+	@media (min-width: 900px) {
+		.gauge {
+			display: grid;
+			grid-template-columns: minmax(0, 1fr) 360px;
+			grid-template-rows: auto 1fr;
+			gap: 0 28px;
+		}
+		.picture {
+			grid-row: span 2;
+		}
+		.rows {
+			max-height: 320px;
+		}
+		.typing {
+			position: static;
+		}
+	}
+</style>

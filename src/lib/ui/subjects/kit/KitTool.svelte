@@ -1,0 +1,183 @@
+<script module lang="ts">
+	import type { Step } from '$lib/core/subjects/steps';
+	import type { Figure } from '$lib/core/quantity';
+	import type { Writer } from '../../entry/writer';
+
+	export interface Props {
+		step: Extract<Step, { tool: 'kit' }>;
+		/** Kits whose time runs beside this one. */
+		others: readonly { id: string; title: string; left_ms: number }[];
+		/** Typed in from paper, where nobody waits for a colour. */
+		isOnPaper: boolean;
+		writer: Writer;
+		hrefOf: (stepId: string) => string;
+		/** A wait was started by a tap: the moment to ask whether the phone may call. */
+		onstart: () => void;
+	}
+</script>
+
+<script lang="ts">
+	import { colourPath, colourWait_s } from '$lib/core/subjects/kit/step';
+	import { sayTime } from '$lib/core/wording';
+	import { units, writeFigure } from '$lib/core/quantity';
+	import Countdown from '../../clocks/Countdown.svelte';
+	import { chartOf } from './colour-chart';
+	import StrikeReason from '../../entry/StrikeReason.svelte';
+	import Struck from '../../logbook/Struck.svelte';
+	import { stageAt, sayClock } from '../../clocks/stages';
+	import { stamp, valueAt } from '../../entry/writer';
+
+	let { step, others, isOnPaper, writer, hrefOf, onstart }: Props = $props();
+
+	const startWords = { dip: 'Dipped: start the clock', reagents: 'Reagents in: start the clock' } as const;
+
+	const wait = $derived(`waits/${step.id}`);
+	const path = $derived(colourPath(step));
+	const kept = $derived(valueAt<Figure>(writer, path));
+	const startedAt = $derived(valueAt<string>(writer, `${wait}/startedAt`));
+	const whole_s = $derived(colourWait_s(step));
+	const gone_s = $derived(startedAt === undefined ? null : (writer.now_ms - Date.parse(startedAt)) / 1000);
+	const stage = $derived(gone_s === null ? null : stageAt(step.waits, gone_s));
+	const left_s = $derived(gone_s === null ? null : whole_s + step.readWithin_s - gone_s);
+	const symbol = $derived(units[step.unit].symbol);
+	const chart = $derived(chartOf(step.chart, step.unit));
+	let striking = $state(false);
+
+	async function start() {
+		onstart();
+		await writer.setAll({
+			[`${wait}/what`]: step.title,
+			[`${wait}/least_s`]: whole_s,
+			[`${wait}/most_s`]: Math.min(3600, whole_s + step.readWithin_s),
+			[`${wait}/startedAt`]: stamp(writer)
+		});
+	}
+	async function read(figure: Figure) {
+		const isOver = startedAt !== undefined && valueAt(writer, `${wait}/endedAt`) === undefined;
+		await writer.setAll({ [path]: figure, ...(isOver ? { [`${wait}/endedAt`]: stamp(writer) } : {}) });
+	}
+	function again() {
+		writer.strike(`${wait}/endedAt`, 'dipped anew');
+		writer.strike(`${wait}/startedAt`, 'dipped anew');
+	}
+</script>
+
+{#if kept}
+	<p class="say" role="status">
+		<b>{writeFigure(kept)}</b>{kept.method ? `, ${kept.method}` : ''}
+		<small>{writer.initialsOf(writer.lines.get(path)?.live?.by ?? '')}</small>
+	</p>
+	{#if striking}
+		<StrikeReason
+			onstrike={(reason) => {
+				writer.strike(path, reason);
+				again();
+				striking = false;
+			}}
+			oncancel={() => (striking = false)}
+		/>
+	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this figure</button>{/if}
+	{#if step.waste}<p class="say ask">{step.waste}</p>{/if}
+{:else if isOnPaper}
+	<p>The colour that the sheet says:</p>
+{:else if stage === null || gone_s === null}
+	<button type="button" class="act main big" onclick={start}
+		>{step.begins ? startWords[step.begins] : 'Start the clock'}</button
+	>
+	<p class="small">
+		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after
+		that. It goes on if you turn the phone off.
+	</p>
+{:else}
+	{#if !stage.isOver}
+		<Countdown
+			label={step.title}
+			big={sayClock(Math.ceil(stage.left_s))}
+			words="{stage.what}{stage.next ? `, then ${stage.next}` : ''}"
+		/>
+	{:else if left_s !== null && left_s > 0}
+		<Countdown
+			label={step.title}
+			big="Read it now"
+			words="within {sayClock(Math.ceil(left_s))}; after that the colour goes on changing"
+			isReady
+		/>
+	{:else}
+		<Countdown
+			label={step.title}
+			big="Too late"
+			words="its time was over at {sayTime(
+				Date.parse(startedAt ?? '') + (whole_s + step.readWithin_s) * 1000,
+				writer.timeZone
+			)}: dip a fresh one"
+			isReady
+		/>
+	{/if}
+	<button type="button" class="act plain big" onclick={again}>Dip a fresh one</button>
+{/if}
+
+{#if !kept && (startedAt !== undefined || isOnPaper)}
+	<h2 class="ruled">Which block of the chart, {symbol || 'pH'}</h2>
+	<p class="small">Out of the sun, glasses off if they are tinted. Between two blocks is a figure too.</p>
+	<ul class="chart">
+		{#each chart as block (block.id)}
+			<li class={block.kind}>
+				<button type="button" onclick={() => read(block.figure)}
+					><b>{block.figureText}</b> <span>{block.word}</span></button
+				>
+			</li>
+		{/each}
+	</ul>
+{/if}
+<Struck line={writer.lines.get(path)} {writer} />
+
+{#if others.length}
+	<h2 class="ruled">Running beside it</h2>
+	<ul>
+		{#each others as other (other.id)}
+			<li>
+				<a class="other" href={hrefOf(other.id)}
+					>{other.title}: {other.left_ms > 0 ? sayClock(Math.ceil(other.left_ms / 1000)) : 'read it now'}</a
+				>
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+<style>
+	.big {
+		width: 100%;
+		min-height: 60px;
+		font-size: 19px;
+		margin: 8px 0;
+	}
+	.chart li button {
+		display: grid;
+		grid-template-columns: 110px 1fr;
+		width: 100%;
+		min-height: 48px;
+		align-items: center;
+		text-align: left;
+		border-bottom: 1px solid var(--rule);
+		font-size: 18px;
+		color: var(--ink);
+		cursor: pointer;
+	}
+	.chart .between button {
+		font-size: 15px;
+		color: var(--ink-2);
+		padding-left: 18px;
+		min-height: 44px;
+	}
+	.other {
+		display: block;
+		min-height: 48px;
+		padding-top: 12px;
+	}
+	h2 {
+		margin-top: 14px;
+	}
+	.say {
+		margin: 8px 0;
+	}
+</style>

@@ -1,0 +1,222 @@
+<script module lang="ts">
+	import type { Sheet } from '$lib/core/logbook';
+	import type { Step } from '$lib/core/subjects/steps';
+	import type { Writer } from '../../entry/writer';
+
+	export interface Props {
+		step: Extract<Step, { tool: 'titration' }>;
+		titrations: Sheet['titrations'];
+		/** Typed in from paper: the drops are on the sheet. */
+		isOnPaper: boolean;
+		writer: Writer;
+		onstart: () => void;
+	}
+	/** Keys that count a drop; a phone's volume keys where the browser hands them on. */
+	const MORE = new Set([' ', 'ArrowUp', '+', 'AudioVolumeUp', 'VolumeUp']);
+	const LESS = new Set(['Backspace', 'ArrowDown', '-', 'AudioVolumeDown', 'VolumeDown']);
+</script>
+
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { sayTime } from '$lib/core/wording';
+	import { titrated } from '$lib/core/subjects/titration/findings';
+	import Countdown from '../../clocks/Countdown.svelte';
+	import Chips from '../../entry/Chips.svelte';
+	import MeasureField from '../../entry/MeasureField.svelte';
+	import StrikeReason from '../../entry/StrikeReason.svelte';
+	import Struck from '../../logbook/Struck.svelte';
+	import { sayClock } from '../../clocks/stages';
+	import { stamp } from '../../entry/writer';
+
+	let { step, titrations, isOnPaper, writer, onstart }: Props = $props();
+
+	let bottleId = $state(
+		untrack(() => step.bottles.find((b) => titrations?.[b.id]?.drops === undefined)?.id ?? step.bottles[0]!.id)
+	);
+	let striking = $state(false);
+	const bottle = $derived(titrations?.[bottleId]);
+	const at = (field: string) => `titrations/${bottleId}/${field}`;
+	/** Drops counted here: the thumb is quicker than the disk, from which they come back after a reload. */
+	let tapped = $state<Record<string, number>>({});
+	const counted = $derived(tapped[bottleId] ?? (Number(writer.drafts[at('drops')] ?? 0) || 0));
+	const settled_s = $derived(
+		bottle?.fixedAt === undefined ? null : step.settle_s - (writer.now_ms - Date.parse(bottle.fixedAt)) / 1000
+	);
+	const found = (drops: number, blankDrops = bottle?.blankDrops) =>
+		titrated({ drops, blankDrops, mgLPerDrop: bottle?.mgLPerDrop ?? step.mgLPerDrop });
+	const stage = $derived(
+		bottle?.drops !== undefined
+			? 'done'
+			: isOnPaper
+				? 'paper'
+				: bottle?.hasBubble === undefined || bottle.hasBubble
+					? 'bubble'
+					: bottle.fixedAt === undefined
+						? 'fix'
+						: bottle.acidAt === undefined
+							? 'acid'
+							: 'drops'
+	);
+
+	function count(drops: number) {
+		tapped[bottleId] = Math.max(0, drops);
+		writer.draft(at('drops'), drops > 0 ? String(drops) : '');
+	}
+	async function keep() {
+		const drops = counted;
+		delete tapped[bottleId];
+		await writer.setAll({ [at('mgLPerDrop')]: step.mgLPerDrop, [at('drops')]: drops });
+	}
+	async function fix() {
+		onstart();
+		await writer.set(at('fixedAt'), stamp(writer));
+	}
+	function onkeydown(event: KeyboardEvent) {
+		if (stage !== 'drops' || (event.target as HTMLElement).closest('input, textarea, select')) return;
+		if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, summary')) return; // the space bar presses what has the focus
+		if (MORE.has(event.key)) count(counted + 1);
+		else if (LESS.has(event.key)) count(counted - 1);
+		else return;
+		event.preventDefault();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+<Chips
+	legend="Bottle"
+	chips={step.bottles.map((b) => ({
+		id: b.id,
+		word: `${b.label}${titrations?.[b.id]?.drops === undefined ? '' : ', done'}`,
+		isOn: b.id === bottleId
+	}))}
+	ontap={(id) => (bottleId = id)}
+/>
+
+{#if stage === 'paper'}
+	<MeasureField
+		{writer}
+		path={at('drops')}
+		label="Drops, as the sheet says"
+		placed={null}
+		onkept={() => void writer.set(at('mgLPerDrop'), step.mgLPerDrop)}
+	/>
+{:else if stage === 'bubble'}
+	<h2>Is there a bubble under the stopper?</h2>
+	<p class="small">Turn the bottle over and look against the sky.</p>
+	<p class="row">
+		<button type="button" class="act main big" onclick={() => writer.set(at('hasBubble'), false)}>No bubble</button>
+		<button type="button" class="act big" onclick={() => writer.set(at('hasBubble'), true)}>A bubble</button>
+	</p>
+	{#if bottle?.hasBubble}<p class="say spoils" role="alert">
+			<b>Start again.</b> Pour it out downstream, fill it anew under water, look again.
+		</p>{/if}
+{:else if stage === 'fix'}
+	<p>Reagent one, reagent two, both under the surface; stopper, turn it over twenty times.</p>
+	<button type="button" class="act main big" onclick={fix}>Fixed just now</button>
+{:else if stage === 'acid'}
+	{#if settled_s !== null && settled_s > 0}
+		<Countdown
+			label="floc settles"
+			big={sayClock(Math.ceil(settled_s))}
+			words="until the floc has settled; half the bottle clear"
+		/>
+		<button type="button" class="act big" onclick={() => writer.set(at('acidAt'), stamp(writer))}
+			>Acid is in all the same</button
+		>
+	{:else}
+		<p class="say" role="status"><b>The floc has settled.</b> Acid in, stopper, turn it until it is clear amber.</p>
+		<button type="button" class="act main big" onclick={() => writer.set(at('acidAt'), stamp(writer))}
+			>Acid is in, clear amber</button
+		>
+	{/if}
+	<p class="small">
+		Fixed at {sayTime(Date.parse(bottle?.fixedAt ?? ''), writer.timeZone)}; titrate within {step.within_h} h.
+	</p>
+{:else if stage === 'drops'}
+	<p class="small">
+		One drop, swirl, look against white. Stop when the colour is just gone. Space or + counts, minus takes one back.
+	</p>
+	<button type="button" class="drop" onclick={() => count(counted + 1)} aria-describedby="drops-sum">
+		<b>{counted}</b> <span>{counted === 1 ? 'drop' : 'drops'}: tap for one more</span>
+	</button>
+	<p id="drops-sum" role="status">
+		= {found(counted).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop, half a drop taken off
+	</p>
+	<p class="row">
+		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}
+			>One drop back</button
+		>
+		<button type="button" class="act main big" disabled={counted === 0} onclick={keep}
+			>Colour gone: keep {counted}</button
+		>
+	</p>
+{:else if bottle?.drops !== undefined}
+	{@const { belowBlank, dissolvedOxygen_mgL } = found(bottle.drops)}
+	<p class="say" role="status">
+		<b
+			>{bottle.drops} drops{bottle.blankDrops ? ` less ${bottle.blankDrops} of the blank` : ''}: {belowBlank
+				? 'below the blank'
+				: `${dissolvedOxygen_mgL.toFixed(1)} mg/L`}</b
+		><br />
+		<span class="small"
+			>{writer.initialsOf(writer.lines.get(at('drops'))?.live?.by ?? '')}{bottle.blankDrops === undefined
+				? '. The colour went somewhere within the last drop: half of it is taken off.'
+				: '.'}</span
+		>
+	</p>
+	{#if striking}
+		<StrikeReason
+			onstrike={(reason) => {
+				writer.strike(at('drops'), reason);
+				striking = false;
+			}}
+			oncancel={() => (striking = false)}
+		/>
+	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this titration</button
+		>{/if}
+	<MeasureField
+		{writer}
+		path={at('blankDrops')}
+		label="Drops that a blank took (leave empty where none was done)"
+		placed={null}
+	/>
+{/if}
+<Struck line={writer.lines.get(at('drops'))} {writer} />
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 8px;
+	}
+	.big {
+		width: 100%;
+		min-height: 60px;
+		font-size: 18px;
+		margin-top: 8px;
+	}
+	.drop {
+		display: grid;
+		place-items: center;
+		width: 100%;
+		min-height: 190px;
+		margin: 8px 0;
+		border: 3px solid var(--water);
+		border-radius: 90px 90px 12px 12px;
+		background: var(--water-4);
+		color: var(--ink);
+		touch-action: manipulation;
+		cursor: pointer;
+		user-select: none;
+	}
+	.drop:active {
+		background: var(--water-3);
+	}
+	.drop b {
+		font: 600 84px/1 var(--head);
+	}
+	.say {
+		margin: 8px 0;
+	}
+</style>

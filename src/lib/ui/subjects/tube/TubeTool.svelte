@@ -1,0 +1,54 @@
+<script module lang="ts">
+	import type { Props as ReadingProps } from '../reading/ReadingTool.svelte';
+
+	export type Props = Omit<ReadingProps, 'parameter' | 'unit' | 'slots' | 'instruments'> & { tubeLength_cm: number };
+</script>
+
+<script lang="ts">
+	import ReadingTool from '../reading/ReadingTool.svelte';
+
+	let { tubeLength_cm, ...rest }: Props = $props();
+
+	const path = 'readings/tube-depth/tube';
+	const live = $derived(rest.writer.lines.get(path)?.live ?? null);
+	const isFull = $derived(
+		JSON.stringify(rest.writer.lines.get(path)?.value) === JSON.stringify({ above: tubeLength_cm, unit: 'cm' })
+	);
+</script>
+
+<button
+	type="button"
+	class="act full"
+	class:main={isFull}
+	aria-pressed={isFull}
+	onclick={() => !isFull && rest.writer.set(path, { above: tubeLength_cm, unit: 'cm' })}
+>
+	Still visible when full
+	<small>kept as over {tubeLength_cm} cm</small>
+</button>
+<p class="small or">or the depth at which it just shows</p>
+{#key live?.id}
+	<ReadingTool
+		{...rest}
+		parameter="tube-depth"
+		unit="cm"
+		slots={[{ id: 'tube', label: 'disc just shows at', path }]}
+		instruments={[]}
+	/>
+{/key}
+
+<style>
+	.full {
+		width: 100%;
+		min-height: 60px;
+		font-size: 18px;
+	}
+	.full small {
+		display: block;
+		color: inherit;
+		font-weight: 400;
+	}
+	.or {
+		margin: 8px 0 4px;
+	}
+</style>

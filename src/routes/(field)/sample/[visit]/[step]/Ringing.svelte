@@ -1,0 +1,42 @@
+<script lang="ts">
+	import type { RunningClock } from '$lib/core/visit';
+	import type { FieldApp } from '$lib/field/field-app.svelte';
+
+	interface Props {
+		app: FieldApp;
+		clocks: readonly RunningClock[];
+		visitId: string;
+		hrefOf: (stepId: string) => string;
+	}
+	let { app, clocks, visitId, hrefOf }: Props = $props();
+
+	const awaited = $derived(
+		clocks
+			.filter((c) => c.kind === 'wait')
+			.map(({ id, step, label, due_ms }) => ({ id: `${visitId} ${id}`, step, label, due_ms }))
+	);
+	$effect(() => app.alarms.await(awaited)); // the phone's own bell
+	const rung = $derived(awaited.filter((a) => app.alarms.ringing.has(a.id)));
+</script>
+
+<!-- Waits of this visit that are over, until somebody has heard them. -->
+{#each rung as { id, step, label } (id)}
+	<p class="say ask bell" role="alert">
+		<b>{label}: the time has come.</b>
+		{#if step}<a class="act main" href={hrefOf(step)} onclick={() => app.alarms.hear(id)}>Read it</a>{/if}
+		<button type="button" class="act plain" onclick={() => app.alarms.hear(id)}>Heard</button>
+	</p>
+{/each}
+
+<style>
+	.bell {
+		position: sticky;
+		top: 0;
+		z-index: 4;
+		margin-top: 10px;
+	}
+	.bell .act {
+		min-height: 44px;
+		margin-left: 6px;
+	}
+</style>
