@@ -44,6 +44,7 @@ export default ts.config(
 			parserOptions: { projectService: true, extraFileExtensions: ['.svelte'] }
 		},
 		rules: {
+			'no-nested-ternary': 'error',
 			'@typescript-eslint/no-non-null-assertion': 'off', // an index that a line above has checked
 			'@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
 			'@typescript-eslint/no-confusing-void-expression': 'off',

@@ -134,13 +134,10 @@ function refuseTooLarge(event: RequestEvent): Response | null {
 export const handleError: HandleServerError = ({ error: cause, event, status, message }) => {
 	if (status >= 500) log.error({ err: cause, path: event.url.pathname }, message);
 	event.locals.isDatabaseAway = isDatabaseAway(cause);
-	return {
-		message: event.locals.isDatabaseAway
-			? AWAY
-			: status === 404
-				? 'There is nothing at this address.'
-				: status >= 500
-					? 'Something went wrong here. It has been noted; what you entered before is kept.'
-					: message
-	};
+	return { message: event.locals.isDatabaseAway ? AWAY : wordsFor(status, message) };
 };
+
+function wordsFor(status: number, message: string): string {
+	if (status === 404) return 'There is nothing at this address.';
+	return status >= 500 ? 'Something went wrong here. It has been noted; what you entered before is kept.' : message;
+}

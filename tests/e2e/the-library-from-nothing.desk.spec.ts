@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { OwnServer, signedIn } from './application';
+import { keep, OwnServer, packField, signedIn } from './application';
 
 /* A program that begins with nothing, set up in the interface alone, until its season can be planned. */
 
@@ -238,6 +238,39 @@ test('a card is changed as its next version and compared with the last', async (
 	await page.getByRole('link', { name: 'beside 2' }).click();
 	await expect(page.getByText('They differ in 1 of')).toBeVisible();
 	await expect(page.getByRole('row', { name: /depth × speed/ })).toContainText('0.60.7');
+});
+
+test('a step is added to a card, another removed, and a phone asks for what the card asks for', async () => {
+	await page.goto('/library/cards/stream-visit-crew');
+	const steps = page.getByRole('region', { name: 'Steps of the card' });
+	await page.getByLabel('how', { exact: false }).first().waitFor();
+	await steps.getByRole('link', { name: 'Flow: remove' }).click();
+	await expect(steps.getByText(/The rule “What stirs the bed comes last.*” goes/)).toBeVisible();
+	await steps.getByLabel('Add a step').selectOption('A staff gauge (water level on a board)');
+	await steps.getByRole('button', { name: 'Add' }).click();
+	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toBeVisible();
+	await expect(steps.getByText('2 changes of the steps, not kept yet.')).toBeVisible();
+	await steps.getByRole('link', { name: 'Air temperature: do it twice' }).click();
+	await steps.getByRole('link', { name: 'Take the last one back' }).click();
+	await expect(steps.getByRole('listitem').filter({ hasText: 'again' })).toHaveCount(0);
+	await page.getByLabel('the board is marked in').selectOption('centimetres');
+	await page.getByLabel('from mark to mark').fill('2');
+	await page.getByRole('button', { name: 'Keep as version 3' }).click();
+	await expect(page.getByText(/Kept as version 3/)).toBeVisible();
+
+	await packField(page);
+	await page.getByRole('button', { name: 'Start at Kell 1' }).last().click();
+	await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
+	await page
+		.getByRole('link', { name: /Staff gauge/ })
+		.first()
+		.click();
+	await page.locator('.slots input').first().focus();
+	await keep(page, '64');
+	await expect(page.getByText('Water level: 0.64 ± 0.01 m')).toBeVisible();
+	await expect(page.getByText('One reading on the board, known to half a mark.')).toBeVisible();
+	await page.getByRole('button', { name: 'the tide reaches it' }).click();
+	await expect(page.getByText(/Such a level does not tell how much water flows/)).toBeVisible();
 });
 
 test('an address or a form that asks for nonsense is answered in words', async () => {

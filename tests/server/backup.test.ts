@@ -62,7 +62,7 @@ beforeAll(async () => {
 		);
 		await c.query(`insert into method_card (program_id, id, code) values ('${id}', '${id}', 'card')`);
 		await c.query(
-			`insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ('${id}', '${id}', '${id}', 1, '{}', now())`
+			`insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ('${id}', '${id}', '${id}', 1, '{"steps": [], "rules": []}', now())`
 		);
 		await c.query(
 			`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at) values ('${id}', '${id}', '${id}', '${id}', '${id}', '2026-05-14T11:20:00.123456Z')`

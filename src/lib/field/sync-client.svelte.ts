@@ -73,8 +73,8 @@ export class SyncClient {
 			this.lastExchange_ms = Date.now();
 			this.#wait_ms = FIRST_WAIT_ms;
 		} catch (trouble) {
-			this.standing =
-				trouble instanceof SignedOut ? 'signed-out' : trouble instanceof TypeError ? 'offline' : 'trouble';
+			const unheard = trouble instanceof TypeError ? 'offline' : 'trouble';
+			this.standing = trouble instanceof SignedOut ? 'signed-out' : unheard;
 			if (this.standing !== 'signed-out') this.#tryLater();
 		}
 	}

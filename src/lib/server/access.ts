@@ -112,8 +112,10 @@ function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
 }
 
 /** Which lines a member sees when a phone asks for what it has not seen: all of the program's, or own and team's. */
-export const readScope = (member: Member): 'all' | 'own' | 'none' =>
-	member.removedAt !== null || member.role === 'viewer' ? 'none' : member.role === 'monitor' ? 'own' : 'all';
+export function readScope(member: Member): 'all' | 'own' | 'none' {
+	if (member.removedAt !== null || member.role === 'viewer') return 'none';
+	return member.role === 'monitor' ? 'own' : 'all';
+}
 
 /** What each route needs. `public` is open to all; `any-member` to whoever belongs to a program. */
 export const routeActions: Record<string, Action | 'public' | 'any-member'> = {

@@ -21,11 +21,8 @@ export function told(error: unknown): unknown {
 	const isQuery = 'params' in error || 'query' in error || error.message.startsWith('Failed query');
 	const { code } = error as { code?: unknown };
 	// what the database says of a value quotes it
-	const message = isQuery
-		? 'a query failed'
-		: 'severity' in error
-			? `the database refused it with ${String(code)}`
-			: error.message;
+	const plain = 'severity' in error ? `the database refused it with ${String(code)}` : error.message;
+	const message = isQuery ? 'a query failed' : plain;
 	const frames = error.stack?.split('\n').filter((line) => /^\s+at /.test(line));
 	return {
 		type: error.name,

@@ -91,9 +91,10 @@ function pooled(
 	// none grown says: fewer than one would have said
 	const step = per100(count === 0 ? given(1, 'colony') : colonies);
 	const limits = { lower: per100(given(lower)).number, upper: open ? null : per100(given(upper)).number };
+	const belowOne = count === 0 ? '<' : null;
 	return {
 		cfuPer100mL: step.number,
-		qualifier: open ? '>' : count === 0 ? '<' : null,
+		qualifier: open ? '>' : belowOne,
 		...limits,
 		platesUsed: counts.length,
 		count,

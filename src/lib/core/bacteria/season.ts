@@ -53,7 +53,8 @@ export function geometricMean(season: {
 	const steps = values.map((v, i) => (qualifiers[i] === '<' ? times(given(v), given(fraction)) : given(v)));
 	const step = geometricMeanOf(steps as [Step, ...Step[]]);
 	const logs = steps.map((s) => Math.log10(s.number));
-	const qualifier = qualifiers.includes('>') ? '>' : qualifiers.every((q) => q === '<') ? '<' : null;
+	const belowAll = qualifiers.every((q) => q === '<') ? '<' : null;
+	const qualifier = qualifiers.includes('>') ? '>' : belowAll;
 	return {
 		geometricMean: step.number,
 		logSd: standardDeviation(logs),

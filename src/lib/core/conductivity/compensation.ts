@@ -14,7 +14,7 @@ import {
 } from '../quantity';
 
 /** Share by which conductivity rises for each degree, relative to 25 °C. ISO 7888; APHA Standard Methods 2510 B. */
-const PER_DEGREE = 0.0191;
+export const PER_DEGREE = 0.0191;
 
 /** Conductivity brought to 25 °C, in µS/cm. APHA 2510 B. RangeError where 1 + a(t − 25) is not above 0. */
 export function specificConductance(reading: {

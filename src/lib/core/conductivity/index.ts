@@ -1,4 +1,4 @@
 // to and from 25 °C
-export { rawConductivity, specificConductance, totalDissolvedSolids } from './compensation';
+export { PER_DEGREE, rawConductivity, specificConductance, totalDissolvedSolids } from './compensation';
 // salinity
 export { practicalSalinity, practicalSalinityFromRatio, type Salinity } from './salinity';

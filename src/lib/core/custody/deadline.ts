@@ -46,10 +46,11 @@ export function labDeadline(filledAt_ms: number, limit_h: number, trip: Trip | n
 	const open = (trip?.openings ?? []).filter((o) => o.closes_ms > filledAt_ms && o.opens_ms <= limit_ms);
 	const closes_ms = open.length ? Math.max(...open.map((o) => o.closes_ms)) : Infinity;
 	const last_ms = Math.max(filledAt_ms, Math.min(limit_ms, closes_ms));
+	const whose = other ? 'first' : 'own';
 	return {
 		due_ms: filledAt_ms + 0.8 * (last_ms - filledAt_ms),
 		last_ms,
-		because: closes_ms < limit_ms ? 'closing' : other ? 'first' : 'own',
+		because: closes_ms < limit_ms ? 'closing' : whose,
 		lab: trip?.lab ?? null,
 		first: other?.label ?? null,
 		isShut: trip !== null && trip.openings.length > 0 && open.length === 0

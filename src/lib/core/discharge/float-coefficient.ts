@@ -17,6 +17,9 @@ const BY_DEPTH_m: readonly (readonly [depth_m: number, coefficient: number])[] =
 	[6.096, 0.8]
 ];
 
+/** What a velocity at the surface is reduced by where nothing is known of the depth (ISO 748:2007, 7.1.5: 0.84 to 0.90). */
+export const SURFACE_COEFFICIENT = 0.85;
+
 /** Two standard uncertainties of such a coefficient; the bed is not in the table. */
 export const FLOAT_COEFFICIENT_GIVE = 0.1;
 

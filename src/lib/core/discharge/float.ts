@@ -1,3 +1,4 @@
+import { SURFACE_COEFFICIENT } from './float-coefficient';
 import {
 	atLeast,
 	given,
@@ -30,7 +31,12 @@ export function floatDischarge(run: {
 	const areas = listOf('areas_m2', run.areas_m2, (place, a) => atLeast(place, a, 0));
 	if (runTimes.length === 0 || areas.length === 0)
 		throw new RangeError('a float gauging needs at least one run and one area');
-	const coefficient = inRange('coefficient', positive('coefficient', orDefault(run.coefficient, 0.85)), 0, 1);
+	const coefficient = inRange(
+		'coefficient',
+		positive('coefficient', orDefault(run.coefficient, SURFACE_COEFFICIENT)),
+		0,
+		1
+	);
 	const averaging = orDefault(run.averaging, 'times');
 	if (averaging !== 'times' && averaging !== 'velocities')
 		throw new RangeError(`averaging must be times or velocities: ${String(averaging)}`);

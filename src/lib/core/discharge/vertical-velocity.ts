@@ -1,3 +1,4 @@
+import { SURFACE_COEFFICIENT } from './float-coefficient';
 import { finite, orDefault } from '../quantity';
 
 const schools = ['onePoint', 'twoPoint', 'threePoint', 'fivePoint', 'surface'] as const;
@@ -33,7 +34,10 @@ export function verticalVelocity(readings: PointReadings): { velocity_m_s: numbe
 				points: 5
 			};
 		case 'surface':
-			return { velocity_m_s: at('Surface') * finite('coefficient', orDefault(readings.coefficient, 0.85)), points: 1 };
+			return {
+				velocity_m_s: at('Surface') * finite('coefficient', orDefault(readings.coefficient, SURFACE_COEFFICIENT)),
+				points: 1
+			};
 		default:
 			throw new RangeError(`method must be one of ${schools.join(', ')}: ${String(readings.method)}`);
 	}

@@ -1,4 +1,4 @@
-import { amount, parameters, units, writeFigure, type Figure, type ParameterCode } from '../quantity';
+import { amount, parameters, units, writeFigure, type Figure, type ParameterCode, saySide } from '../quantity';
 import { judge, type Threshold } from './thresholds';
 
 /**
@@ -40,7 +40,7 @@ const SHORT: Partial<Record<ParameterCode, string>> = {
 function brief(code: ParameterCode, figure: Figure): string {
 	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameters[code].decimals);
 	const { number, qualifier } = amount(figure);
-	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
+	const side = saySide(qualifier);
 	return code === 'nitrite'
 		? `${side}${Number(number.toPrecision(3))} mg/L`
 		: `${side}${number} ${units[figure.unit].symbol}`;

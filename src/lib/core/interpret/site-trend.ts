@@ -86,7 +86,8 @@ export function siteTrend(points: readonly TrendPoint[], progress?: (share: numb
 type Found = Pick<SiteTrend, 'verdict' | 'slopePerYear' | 'lower' | 'upper' | 'p'>;
 
 const verdictOf = (s: number, p: number): SiteTrend['verdict'] =>
-	p >= 1 - CONFIDENCE || s === 0 ? 'open' : s > 0 ? 'rising' : 'falling';
+	p >= 1 - CONFIDENCE || s === 0 ? 'open' : directionOf(s);
+const directionOf = (s: number) => (s > 0 ? 'rising' : 'falling');
 const pOf = (s: number, sd: number): number => (sd > 0 ? normalTwoSided((s - Math.sign(s)) / sd) : 1);
 
 function byValues(
@@ -165,6 +166,7 @@ function monthly(points: readonly TrendPoint[]): Month[] {
 		const value = quantile({ values: all.map((p) => p.value), probability: 0.5 }).quantile!;
 		// the middle of several is a limit where more than half of them are
 		const side = (q: Qualifier) => all.filter((p) => p.qualifier === q).length * 2 > all.length;
-		return { year, season, value, qualifier: side('below') ? 'below' : side('above') ? 'above' : null };
+		const above = side('above') ? 'above' : null;
+		return { year, season, value, qualifier: side('below') ? 'below' : above };
 	});
 }

@@ -49,11 +49,8 @@ export function verdictOn(
 	const band = judge(figure, threshold);
 	const { number, qualifier } = amount(figureIn(figure, parameters[threshold.parameter].unit));
 	if (qualifier !== null || band === null) return { band, isOpen: band === null };
-	const [lower, upper] = limits
-		? [limits.lower, limits.upper ?? Infinity]
-		: uncertainty === null
-			? [number, number]
-			: [number - uncertainty, number + uncertainty];
+	const give = uncertainty ?? 0;
+	const [lower, upper] = limits ? [limits.lower, limits.upper ?? Infinity] : [number - give, number + give];
 	const at = (x: number) => threshold.bands.findLast((b) => b.from <= x) ?? threshold.bands[0]!;
 	const isOpen = at(lower).state !== band.state || at(upper).state !== band.state;
 	return { band, isOpen };

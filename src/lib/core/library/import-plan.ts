@@ -142,10 +142,11 @@ function lineOf(kind: Kind, draft: Draft, earlier: readonly Draft[], lookup: Ret
 			(draft.texts[field] ?? '').trim();
 		return from === to ? [] : [{ label: of.label, from, to }];
 	});
+	const ofKnown = changes.length ? 'changed' : 'same';
 	return {
 		line: draft.line,
 		name,
-		verdict: draft.old ? (changes.length ? 'changed' : 'same') : 'new',
+		verdict: draft.old ? ofKnown : 'new',
 		changes,
 		why: [],
 		row

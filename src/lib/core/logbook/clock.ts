@@ -10,6 +10,9 @@ const LAST_COUNT = 0xffff;
 /** A reading further ahead of the wall clock than this comes from a clock that is wrong, and is not followed. */
 const MOST_AHEAD_ms = 3_600_000;
 
+/** A device's clock that is further off the server's than this is told, to whoever holds it and to whoever reviews. */
+export const SKEW_WORTH_SAYING_ms = 5 * 60_000;
+
 /** Whether a reading's first part is a date that exists. */
 export const isInstant = (reading: ClockReading): boolean =>
 	!Number.isNaN(Date.parse(reading.slice(0, INSTANT_LENGTH)));

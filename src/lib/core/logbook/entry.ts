@@ -45,5 +45,9 @@ export function whyUnfit(entry: Entry): string | null {
 }
 
 /** The order of a logbook: by hybrid clock, then by id. */
-export const inOrder = (a: Entry, b: Entry): number =>
-	a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+export const inOrder = (a: Entry, b: Entry): number => byText(a.at, b.at) || byText(a.id, b.id);
+
+function byText(a: string, b: string): number {
+	if (a < b) return -1;
+	return a > b ? 1 : 0;
+}

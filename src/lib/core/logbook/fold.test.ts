@@ -18,6 +18,12 @@ const line = (n: number, more: Partial<Entry>): Entry => ({
 	...more
 });
 
+/** Something that may stand at a place, told apart by its number. */
+function valueFor(place: string, number: number) {
+	if (place.startsWith('readings')) return { value: number, unit: 'degC' };
+	return place.startsWith('remarks') ? `seen ${number}` : number;
+}
+
 describe('fold', () => {
 	it('shows what was set last and keeps what it replaced', () => {
 		const { sheet, lines, conflicts } = fold([line(1, { value: 3.1 }), line(2, { value: 0.31, was: id(1) })]);
@@ -97,11 +103,7 @@ const anyLogbook = fc
 			const counter = place.startsWith('tallies');
 			const earlier = entries.filter((e) => e.path === place && e.op !== 'strike').at(-1 - (number % 3));
 			const base = { device: `d${device}`, by: `p${device}`, path: place, at: at(second) };
-			const value = place.startsWith('readings')
-				? { value: number, unit: 'degC' }
-				: place.startsWith('remarks')
-					? `seen ${number}`
-					: number;
+			const value = valueFor(place, number);
 			if (deed === 'strike' && earlier) entries.push(line(i, { ...base, op: 'strike', was: earlier.id, value: null }));
 			else
 				entries.push(

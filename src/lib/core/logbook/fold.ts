@@ -155,8 +155,8 @@ function replaced(
 	const end = path.indexOf('/', prefix.length);
 	const key = path.slice(prefix.length, end === -1 ? undefined : end);
 	const below = Object.hasOwn(branch, key) ? (branch[key] as Branch) : {};
-	const value =
-		end === -1 ? (line?.live ? line.value : undefined) : replaced(below, path.slice(0, end + 1), path, line, live);
+	const standing = line?.live ? line.value : undefined;
+	const value = end === -1 ? standing : replaced(below, path.slice(0, end + 1), path, line, live);
 	const copy: Branch = {};
 	for (const other of live) {
 		if (!other.startsWith(prefix)) continue;

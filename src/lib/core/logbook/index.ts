@@ -1,6 +1,6 @@
 // the line and its clock
 export { Entry, whyUnfit } from './entry';
-export { instantOf, tick } from './clock';
+export { instantOf, SKEW_WORTH_SAYING_ms, tick } from './clock';
 // the sheet and its places
 export type { Sheet } from './sheet';
 export { seenBlind, typesBlind, wholeCopies } from './blind';

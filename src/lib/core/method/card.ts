@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { isUnitOf, parameterCodes, parameters, unitCodes, type ParameterCode, type Unit } from '../quantity';
+import {
+	isUnitOf,
+	parameterCodes,
+	parameters,
+	unitCodes,
+	ways,
+	type ParameterCode,
+	type Unit,
+	type Way
+} from '../quantity';
 import { WadingLimit } from '../safety';
 import { Step } from '../subjects/steps';
 import { Limits } from './limits';
@@ -38,6 +47,8 @@ export const MethodCard = z.object({
 			error: 'a parameter is shown in a unit of its own kind'
 		})
 		.optional(),
+	/** In which order the ways of finding a figure are reported, the first one first; what is not named comes after, as usual. */
+	ways: z.array(z.enum(ways)).optional(),
 	/** Numbers that a program may set its own way; what is left out is as in `limits.ts`. */
 	limits: Limits.partial().optional()
 });
@@ -46,3 +57,6 @@ export type MethodCard = z.infer<typeof MethodCard>;
 /** The unit in which a card's figures of a parameter are shown. */
 export const shownUnit = (card: Pick<MethodCard, 'shown'>, code: ParameterCode): Unit =>
 	card.shown?.[code] ?? parameters[code].unit;
+
+/** The order in which a card reports ways: those that it names, then the others as usual. */
+export const waysOf = ({ ways: own = [] }: Pick<MethodCard, 'ways'>): readonly Way[] => [...new Set([...own, ...ways])];

@@ -2,6 +2,7 @@ import { contradictionsIn } from '../subjects/step-settings';
 import { ABSOLUTE } from '../safety';
 import type { MethodCard } from './card';
 import { limitsOf } from './limits';
+import { sharedPlaces } from './compose';
 import { orderSteps } from './order';
 
 /** Two settings of a card that cannot both stand, each with where it is set. */
@@ -60,6 +61,11 @@ export function contradictions(card: MethodCard): Contradiction[] {
 		);
 	for (const step of card.steps)
 		for (const { path, why } of contradictionsIn(step)) found.push({ path: `steps.${step.id}.${path}`, why });
+	for (const { first, then } of sharedPlaces(card))
+		found.push({
+			path: `steps.${then.id}.title`,
+			why: `“${then.title}” would write where “${first.title}” does: give its places other names, or leave it out.`
+		});
 	const order = orderSteps(card);
 	if ('cycle' in order)
 		found.push({

@@ -1,5 +1,5 @@
 // the card
-export { MethodCard, OrderRule, shownUnit } from './card';
+export { MethodCard, OrderRule, shownUnit, waysOf } from './card';
 // the order of its steps
 export { comesFirst, orderSteps, pairsOf, type OrderedStep, type StepOrder } from './order';
 // shipped cards
@@ -8,6 +8,8 @@ export { fullVisit } from './cards/full-visit';
 export { shippedCards } from './cards/schools';
 // numbers on which programs differ
 export { Limits, limitsOf } from './limits';
+// what is done, put together
+export { ChangeWord, compose, type Change, type Composed } from './compose';
 // what may be set in it, and what contradicts itself
 export { compareCards, settingsOf, withSettings, type Difference } from './settings';
 export { contradictions, type Contradiction } from './contradictions';

@@ -43,7 +43,11 @@ export const carries = (step: Step, tag: string): boolean => step.tags.includes(
 export function pairsOf(rule: OrderRule, steps: readonly Step[]): { first: Step; then: Step }[] {
 	const firsts = steps.filter((s) => carries(s, rule.first) || (rule.first === '*' && !carries(s, rule.then)));
 	const thens = steps.filter((s) => carries(s, rule.then) || (rule.then === '*' && !carries(s, rule.first)));
-	return firsts.flatMap((first) => thens.filter((then) => then !== first).map((then) => ({ first, then })));
+	// of two that carry both tags neither comes before its like
+	const areAlike = (first: Step, then: Step) => carries(then, rule.first) && carries(first, rule.then);
+	return firsts.flatMap((first) =>
+		thens.filter((then) => then !== first && !areAlike(first, then)).map((then) => ({ first, then }))
+	);
 }
 
 /** The steps that a card's rules put before this one, each with the rule that does. */

@@ -7,6 +7,7 @@ import {
 	shippedCards,
 	streamVisit,
 	streamVisit1,
+	waysOf,
 	withSettings
 } from '.';
 
@@ -40,6 +41,13 @@ describe('settings of a card', () => {
 			const texts = Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text]));
 			expect(withSettings(card, texts)).toEqual({ card });
 		}
+	});
+
+	it('put one way before the others, and know no other ways', () => {
+		expect(waysOf(changed({ ways: 'titration, meter' })).slice(0, 3)).toEqual(['titration', 'meter', 'lab']);
+		expect(why({ ways: 'titration, dowsing' })).toEqual([
+			{ path: 'ways', why: expect.stringMatching(/“dowsing” is no way of finding a figure/) }
+		]);
 	});
 
 	it('are changed one by one, with a decimal comma too', () => {

@@ -1,8 +1,8 @@
-import { parameters } from '../quantity';
+import { parameters, ways } from '../quantity';
 import { unitOptions, type Setting } from '../subjects/setting';
 import { settingsOfStep } from '../subjects/step-settings';
 import { kindOf, stepsOf, type Step } from '../subjects/steps';
-import { MethodCard } from './card';
+import { MethodCard, waysOf } from './card';
 import { contradictions, type Contradiction } from './contradictions';
 import { Limits, limitsOf } from './limits';
 
@@ -53,6 +53,7 @@ export function settingsOf(card: MethodCard): Setting[] {
 			card.rules.map((r) => `${r.first} before ${r.then}: ${r.because}`).join('\n'),
 			'lines'
 		),
+		line('Reported', 'ways', 'Which way goes first, where several found a figure', waysOf(card).join(', '), 'lines'),
 		{ ...line('Wading', 'wading.school', 'School', card.wading.school, 'one'), options: wadingSchools },
 		...Object.entries(card.wading).flatMap(([key, value]) =>
 			typeof value === 'number' ? [number('Wading', `wading.${key}`, wadingWords[key] ?? key, value)] : []
@@ -157,9 +158,18 @@ function readSetting(setting: Setting, text: string): { value: unknown } | { why
 	if (control === 'number') return readNumber(label, text);
 	if (options) return options.some((o) => o.code === text) ? { value: text } : { why: `“${text}” cannot stand here.` };
 	if (path === 'rules') return readRules(text);
+	if (path === 'ways') return readWays(text);
 	if (path.endsWith('.tags')) return { value: text.split(/\s*,\s*/).filter(Boolean) };
 	if (setting.pair) return readPairs(setting.pair, text);
 	return text === '' ? { why: `${label} is missing.` } : { value: text };
+}
+
+function readWays(text: string): { value: unknown } | { why: string } {
+	const given = text.split(/[\s,]+/).filter(Boolean);
+	const odd = given.find((way) => !(ways as readonly string[]).includes(way));
+	return odd === undefined
+		? { value: given }
+		: { why: `“${odd}” is no way of finding a figure. There are: ${ways.join(', ')}.` };
 }
 
 function readNumber(label: string, text: string): { value: unknown } | { why: string } {

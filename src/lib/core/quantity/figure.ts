@@ -38,12 +38,10 @@ export function amount(figure: Figure): { number: number; qualifier: Qualifier }
 export const exactly = (value: number, unit: Unit): Figure => ({ value, unit });
 export const lessThan = (below: number, unit: Unit): Figure => ({ below, unit });
 export const moreThan = (above: number, unit: Unit): Figure => ({ above, unit });
-export const withQualifier = (number: number, qualifier: Qualifier, unit: Unit): Figure =>
-	qualifier === 'below'
-		? lessThan(number, unit)
-		: qualifier === 'above'
-			? moreThan(number, unit)
-			: exactly(number, unit);
+export function withQualifier(number: number, qualifier: Qualifier, unit: Unit): Figure {
+	if (qualifier === 'below') return lessThan(number, unit);
+	return qualifier === 'above' ? moreThan(number, unit) : exactly(number, unit);
+}
 
 /** The same figure in another unit of its dimension; instrument and method stay. Throws RangeError across dimensions. */
 export function figureIn(figure: Figure, unit: Unit): Figure {
@@ -96,7 +94,11 @@ export function writeFigure(figure: Figure, decimals?: number): string {
 
 /** A figure with these digits. */
 export function writeExactly(figure: Figure, digits: string): string {
-	const { qualifier } = amount(figure);
-	const side = qualifier === 'below' ? 'below ' : qualifier === 'above' ? 'over ' : '';
-	return `${side}${digits.replace('-', '−')} ${units[figure.unit].symbol}`;
+	return `${saySide(amount(figure).qualifier)}${digits.replace('-', '−')} ${units[figure.unit].symbol}`;
+}
+
+/** The side on which the truth lies, as it stands before a number. */
+export function saySide(qualifier: Qualifier): string {
+	if (qualifier === 'below') return 'below ';
+	return qualifier === 'above' ? 'over ' : '';
 }

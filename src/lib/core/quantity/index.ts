@@ -8,6 +8,7 @@ export {
 	Figure,
 	figureIn,
 	isFromStandIn,
+	saySide,
 	significant,
 	withQualifier,
 	writeExactly,

@@ -52,6 +52,8 @@ export const parameters = {
 	salinity: { name: 'Salinity', unit: 'PSU', decimals: 1, possible: [0, 120], plausible: [0, 42] },
 	ph: { name: 'pH', unit: 'pH', decimals: 1, possible: [0, 14], plausible: [5, 9.5] },
 	'tube-depth': { name: 'Clarity in the tube', unit: 'cm', decimals: 0, possible: [0, 200], plausible: [3, 120] },
+	// on a board whose zero lies anywhere
+	'water-level': { name: 'Water level', unit: 'm', decimals: 2, possible: [-10, 30], plausible: [-0.5, 6] },
 	'disc-depth': { name: 'Depth of the disc', unit: 'm', decimals: 2, possible: [0, 40], plausible: [0.1, 8] },
 	turbidity: { name: 'Turbidity from the tube', unit: 'NTU', decimals: 0, possible: [0, 10_000], plausible: [0, 500] },
 	discharge: { name: 'Discharge', unit: 'm3_s', decimals: 3, possible: [-100, 1000], plausible: [0, 20] },

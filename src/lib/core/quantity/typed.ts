@@ -8,7 +8,8 @@ export type Typed = { number: number; qualifier: Qualifier } | { why: string };
  */
 export function readTyped(text: string): Typed {
 	const trimmed = text.trim();
-	const side = trimmed.startsWith('<') ? 'below' : trimmed.startsWith('>') ? 'above' : null;
+	const above = trimmed.startsWith('>') ? 'above' : null;
+	const side = trimmed.startsWith('<') ? 'below' : above;
 	const digits = (side ? trimmed.slice(1) : trimmed).trim().replace('−', '-').replace(',', '.');
 	if (digits === '' || digits === '-' || digits === '.') return { why: 'Type a number.' };
 	if (/[a-z]/i.test(digits)) return { why: 'Only digits, please; the unit is already set.' };

@@ -1,5 +1,5 @@
 /**
- * How a figure was found, in the order in which those of one parameter are reported (`evaluate/determination.ts` says why). Stored with
+ * How a figure was found, in the order in which those of one parameter are reported (`visit/report-choice.ts` says why). Stored with
  * the figure: a change of way in a series can look like a trend.
  */
 export const ways = [
@@ -13,6 +13,7 @@ export const ways = [
 	'meter',
 	'thermometer',
 	'titration',
+	'staff',
 	'disc',
 	'tube',
 	'kit',

@@ -98,7 +98,8 @@ function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: num
 	const what = kindOf[kind];
 	const isForBacteria = kind === 'bacteria-holding';
 	if (!what) return [];
-	const when = clock.last_ms < now_ms ? 'late' : what === 'bottle' || clock.due_ms <= now_ms ? 'now' : 'later';
+	const inTime = what === 'bottle' || clock.due_ms <= now_ms ? 'now' : 'later';
+	const when = clock.last_ms < now_ms ? 'late' : inTime;
 	return [
 		{
 			kind: what,

@@ -25,13 +25,18 @@ export interface GrabWindow {
 export function nextGrab(last_ms: number, now_ms: number, spacing: GrabSpacing = usualSpacing): GrabWindow {
 	const at = (days: number) => last_ms + days * DAY_ms;
 	const window = { earliest_ms: at(spacing.least_days), due_ms: at(spacing.aim_days), last_ms: at(spacing.most_days) };
-	const state =
-		now_ms < window.earliest_ms
-			? 'early'
-			: now_ms > window.last_ms
-				? 'late'
-				: now_ms >= window.due_ms - 3 * DAY_ms
-					? 'due'
-					: 'open';
-	return { ...window, aim_days: spacing.aim_days, state, daysSince: Math.floor((now_ms - last_ms) / DAY_ms) };
+	const daysSince = Math.floor((now_ms - last_ms) / DAY_ms);
+	return { ...window, aim_days: spacing.aim_days, state: stateOf(window, now_ms), daysSince };
+}
+
+/** So long before its aim a grab counts as due. */
+const NEAR_ms = 3 * DAY_ms;
+
+function stateOf(
+	{ earliest_ms, due_ms, last_ms }: Pick<GrabWindow, 'earliest_ms' | 'due_ms' | 'last_ms'>,
+	now_ms: number
+): GrabState {
+	if (now_ms < earliest_ms) return 'early';
+	if (now_ms > last_ms) return 'late';
+	return now_ms >= due_ms - NEAR_ms ? 'due' : 'open';
 }

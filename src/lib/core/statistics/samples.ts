@@ -9,7 +9,8 @@ export function gappy(name: string, values: Gappy): (number | null)[] {
 	const checked: (number | null)[] = [];
 	for (let i = 0; i < values.length; i++) {
 		const value: unknown = values[i];
-		checked.push(value == null ? null : Number.isFinite(value) ? (value as number) : finite(`${name}[${i}]`, value));
+		if (value == null) checked.push(null);
+		else checked.push(Number.isFinite(value) ? (value as number) : finite(`${name}[${i}]`, value));
 	}
 	return checked;
 }

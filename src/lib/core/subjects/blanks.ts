@@ -8,6 +8,7 @@ import { flowBlank } from './gauging/paper';
 import { kitBlank } from './kit/paper';
 import { leaveBlank } from './leaving/paper';
 import { readingBlank } from './reading/paper';
+import { staffBlank } from './staff-gauge/paper';
 import type { Step, Tool } from './steps';
 import { titrationBlank } from './titration/paper';
 import { tubeBlank } from './tube/paper';
@@ -22,6 +23,7 @@ const blanks: { [T in Tool]: AskOnPaper<T> } = {
 	titration: titrationBlank,
 	disc: discBlank,
 	tube: tubeBlank,
+	staff: staffBlank,
 	flow: flowBlank,
 	leave: leaveBlank
 };

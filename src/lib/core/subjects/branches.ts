@@ -8,6 +8,7 @@ import { copies, photos } from './paper-copy/branch';
 import { ofBench as platesOfBench, plates } from './plates/branch';
 import { meters, readings } from './reading/branch';
 import { ofReviewer, reported, reviews, verdicts } from './review/branch';
+import { staff } from './staff-gauge/branch';
 import { ofBench as titrationsOfBench, titrations } from './titration/branch';
 import { waits } from './wait/branch';
 import { opening, remarks, steps, tallies } from './whole-visit/branch';
@@ -23,6 +24,7 @@ export const branches = {
 	plates,
 	titrations,
 	disc,
+	staff,
 	waits,
 	gear,
 	readings,

@@ -10,6 +10,7 @@ import { paperCopyFlags } from './paper-copy/flags';
 import { platesFlags } from './plates/flags';
 import { readingFlags } from './reading/flags';
 import { METRIC, type SaidIn } from './say';
+import { staffFlags } from './staff-gauge/flags';
 import { titrationFlags } from './titration/flags';
 import { wholeVisitFlags } from './whole-visit/flags';
 
@@ -25,6 +26,7 @@ export const flagsBySubject = {
 	paperCopy: paperCopyFlags,
 	plates: platesFlags,
 	reading: readingFlags,
+	staffGauge: staffFlags,
 	titration: titrationFlags,
 	wholeVisit: wholeVisitFlags
 };

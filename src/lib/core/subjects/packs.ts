@@ -3,6 +3,7 @@ import { discPack } from './disc/pack';
 import { flowPack } from './gauging/pack';
 import { kitPack } from './kit/pack';
 import { nothingToPack, type Packed, type PackedRound, type PackLine } from './packed';
+import { staffPack } from './staff-gauge/pack';
 import { stepsOf, type Step, type Tool } from './steps';
 import { titrationPack } from './titration/pack';
 import { tubePack } from './tube/pack';
@@ -17,6 +18,7 @@ const packs: { [T in Tool]: Packed<T> } = {
 	titration: titrationPack,
 	disc: discPack,
 	tube: tubePack,
+	staff: staffPack,
 	flow: flowPack,
 	leave: nothingToPack
 };

@@ -45,6 +45,8 @@ export interface StepKind<S extends StepBase> {
 	schema: z.ZodObject;
 	/** Places of the sheet that belong to a step; the first one says when it was begun. */
 	places(step: S): string[];
+	/** Places that nobody else of its card may write at; all its places where left out. */
+	claims?(step: S): string[];
 	progress(step: S, seen: Seen): Progress;
 	/** The parameter of its figure; null where it has none. */
 	parameter(step: S): ParameterCode | null;

@@ -7,6 +7,7 @@ import { kitSettings } from './kit/settings';
 import { leaveSettings } from './leaving/settings';
 import { readingSettings } from './reading/settings';
 import type { StepSetting, StepSettings } from './setting';
+import { staffSettings } from './staff-gauge/settings';
 import type { Step, Tool } from './steps';
 import { titrationSettings } from './titration/settings';
 import { tubeSettings } from './tube/settings';
@@ -21,17 +22,25 @@ const all: { [T in Tool]: StepSettings<T> } = {
 	titration: titrationSettings,
 	disc: discSettings,
 	tube: tubeSettings,
+	staff: staffSettings,
 	flow: flowSettings,
 	leave: leaveSettings
 };
 
+const tools = Object.keys(all) as Tool[];
+
 export const settingsOfStep = (step: Step): StepSetting[] =>
 	(all[step.tool] as { settings(step: Step): StepSetting[] }).settings(step);
 
-/** The kinds of step that may be added to a card. */
-export const stepExamples: readonly { tool: Tool; name: string; example: Omit<Step, 'id'> }[] = (
-	Object.entries(all) as [Tool, { name: string; example: Omit<Step, 'id'> }][]
-).map(([tool, { name, example }]) => ({ tool, name, example }));
+/** The kinds of step that may be added to a card, by name. */
+export const stepNames: readonly { tool: Tool; name: string }[] = tools.map((tool) => ({ tool, name: all[tool].name }));
+
+/** A step of this kind to begin with. */
+export const exampleStep = (tool: Tool): Omit<Step, 'id'> => all[tool].example;
+
+/** What differs in a step that is done again; null where a card can have only one of its kind. */
+export const againSettings = (step: Step, end: string): Partial<Step> | null =>
+	(all[step.tool] as StepSettings<Tool>).again?.(step, end) ?? null;
 
 /** Settings of one step that cannot both stand. */
 export const contradictionsIn = (step: Step): { path: string; why: string }[] =>

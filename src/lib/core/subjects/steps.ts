@@ -7,6 +7,7 @@ import { flowStep } from './gauging/step';
 import { kitStep } from './kit/step';
 import { leaveStep } from './leaving/step';
 import { readingStep } from './reading/step';
+import { staffStep } from './staff-gauge/step';
 import type { StepKind } from './step-kind';
 import { titrationStep } from './titration/step';
 import { tubeStep } from './tube/step';
@@ -21,11 +22,13 @@ export const stepKinds = {
 	titration: titrationStep,
 	disc: discStep,
 	tube: tubeStep,
+	staff: staffStep,
 	flow: flowStep,
 	leave: leaveStep
 };
 
 export type Tool = keyof typeof stepKinds;
+export const isToolName = (word: string): word is Tool => Object.hasOwn(stepKinds, word);
 type Schema = (typeof stepKinds)[Tool]['schema'];
 
 export const Step = z.discriminatedUnion(

@@ -9,6 +9,7 @@ import { leaving } from './leaving/findings';
 import { paperCopy } from './paper-copy/findings';
 import { plates } from './plates/findings';
 import { reading } from './reading/findings';
+import { staffGauge } from './staff-gauge/findings';
 import type { Subject } from './subject';
 import { titration } from './titration/findings';
 import { tube } from './tube/findings';
@@ -23,6 +24,7 @@ export const subjects: readonly Subject[] = [
 	titration,
 	disc,
 	tube,
+	staffGauge,
 	derived,
 	gauging,
 	bottle,

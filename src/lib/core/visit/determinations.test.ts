@@ -42,6 +42,11 @@ describe('a meter and two titrations of one water', () => {
 		]);
 		expect(oxygenOf(results)).toHaveLength(1);
 	});
+	it('are reported in the order of the card, where it has one of its own', () => {
+		const card = { ...streamVisit, ways: ['titration', 'meter'] as const };
+		const { results } = see(both, {}, { ...card, ways: [...card.ways] });
+		expect(oxygenOf(results)).toMatchObject([{ way: 'titration' }]);
+	});
 	it('are held against each other, with both figures', () => {
 		const flag = see(both).flags.find((f) => f.code === 'ways-apart')!;
 		expect(flag).toMatchObject({ path: 'titrations', parameter: 'dissolved-oxygen' });

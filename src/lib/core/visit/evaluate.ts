@@ -1,5 +1,5 @@
 import type { Folded } from '../logbook';
-import type { MethodCard } from '../method';
+import { waysOf, type MethodCard } from '../method';
 import type { Context } from '../subjects/context';
 import type { Finding } from '../subjects/determination';
 import { doubt, type Flag } from '../subjects/flags';
@@ -24,7 +24,8 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 	const observedFlags = observed.flatMap((o) => o.flags ?? []);
 	const found = inOrder(
 		observed.flatMap((o) => o.findings ?? []),
-		observedFlags
+		observedFlags,
+		waysOf(card)
 	);
 	const derived = derivedFrom(found, folded, card, context);
 	const { judged, flags: changed } = reviewed([...found, ...derived], folded);

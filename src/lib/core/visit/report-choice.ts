@@ -1,4 +1,4 @@
-import { ways, type ParameterCode, type Way } from '../quantity';
+import { ways, type Way } from '../quantity';
 import type { Finding } from '../subjects/determination';
 import type { Flag } from '../subjects/flags';
 
@@ -14,7 +14,7 @@ const AGAIN = 1000;
  * Where a finding stands in the order of reporting, the lowest first: an accredited lab before what is done at a table
  * or at the stream; for flow a section before what needs a coefficient; a meter before drops that are counted, and both before
  * a colour that is compared; what follows from another figure comes last. A meter whose calibration is out stands back behind
- * the titration. A card may set another order.
+ * the titration. A card may set another order (`ways`).
  */
 export function rankOf({ way }: Pick<Finding, 'way'>, isCalibrationOut: boolean, order: readonly Way[] = ways): number {
 	const rank = order.indexOf(way);
@@ -22,18 +22,12 @@ export function rankOf({ way }: Pick<Finding, 'way'>, isCalibrationOut: boolean,
 }
 
 /** Determinations in the order in which they would be reported, whatever their parameter; of one way the first stays first. */
-export function inOrder(
-	findings: readonly Finding[],
-	flags: readonly Flag[],
-	orderOf: (code: ParameterCode) => readonly Way[] = () => ways
-): Finding[] {
+export function inOrder(findings: readonly Finding[], flags: readonly Flag[], order: readonly Way[] = ways): Finding[] {
 	const outdated = flags.filter((f) => f.code === 'calibration-old' || f.code === 'calibration-missing');
 	const isOut = ({ place }: Finding) => outdated.some((f) => f.path.startsWith(`${place}/`));
 	const firstFlow = findings.find((f) => f.parameter === 'discharge')?.place;
 	const isSecondGauging = ({ parameter, place }: Finding) =>
 		parameter === 'discharge' && place !== firstFlow && place.startsWith('gaugings/');
-	const rank = new Map(
-		findings.map((f) => [f, isSecondGauging(f) ? AGAIN : rankOf(f, isOut(f), orderOf(f.parameter))])
-	);
+	const rank = new Map(findings.map((f) => [f, isSecondGauging(f) ? AGAIN : rankOf(f, isOut(f), order)]));
 	return [...findings].sort((a, b) => rank.get(a)! - rank.get(b)!);
 }

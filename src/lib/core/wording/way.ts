@@ -12,6 +12,7 @@ export const wayWords: Record<Way, string> = {
 	meter: 'a meter',
 	thermometer: 'a thermometer',
 	titration: 'titration',
+	staff: 'a staff gauge',
 	disc: 'a disc',
 	tube: 'a tube',
 	kit: 'a colour kit',

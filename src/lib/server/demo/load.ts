@@ -326,12 +326,11 @@ async function writeRounds(tx: Db, cast: Cast, rounds: readonly RoundPlan[]): Pr
 
 function linesOf({ chance, now_ms, writers }: Cast, round: RoundPlan): Entry[] {
 	const lastLeft_ms = Math.max(round.startsAt_ms, ...round.visits.map((v) => v.startedAt_ms + HOUR_ms));
-	const atLab_ms = (v: VisitPlan) =>
-		round.startsAt_ms > now_ms - DAY_ms
-			? Infinity
-			: v.incident === 'late-to-lab'
-				? v.startedAt_ms + 9.3 * HOUR_ms
-				: Math.min(lastLeft_ms + 35 * MINUTE_ms, v.startedAt_ms + 5.7 * HOUR_ms);
+	const atLab_ms = (v: VisitPlan) => {
+		if (round.startsAt_ms > now_ms - DAY_ms) return Infinity;
+		if (v.incident === 'late-to-lab') return v.startedAt_ms + 9.3 * HOUR_ms;
+		return Math.min(lastLeft_ms + 35 * MINUTE_ms, v.startedAt_ms + 5.7 * HOUR_ms);
+	};
 	return round.visits.flatMap((v) => [
 		...visitEntries(v, chance),
 		...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance)

@@ -5,6 +5,15 @@ import { seeded, type Chance } from '../../core/statistics';
 import { v7 } from 'uuid';
 import type { DemoSite } from './catchment';
 import type { DemoPerson } from './people';
+import { arrival } from './scripts/arrival';
+import { bottle } from './scripts/bottle';
+import { form } from './scripts/form';
+import { gauging } from './scripts/gauging';
+import { leaving } from './scripts/leaving';
+import { reading } from './scripts/reading';
+import type { Script } from './scripts/script';
+import { staffGauge } from './scripts/staff-gauge';
+import { tube } from './scripts/tube';
 import { profileFor, round, type Truth } from './water-model';
 
 const MINUTE_ms = 60_000;
@@ -70,124 +79,60 @@ export const seededId = (at_ms: number, chance: Chance): string =>
 		random: Uint8Array.from({ length: 16 }, () => Math.floor(chance.uniform() * 256))
 	});
 
+/** What is done at a visit, a line for each subject; chance is drawn in this order. */
+const scripts: readonly ((script: Script) => void)[] = [arrival, bottle, reading, tube, gauging, leaving];
+/** Each of these has a chance of its own, so that it shifts no other figure. */
+const ownScripts: readonly ((script: Script) => void)[] = [form, staffGauge];
+
 /** The logbook of one visit as its crew would have written it, slips and strikes among it. */
 export function visitEntries(plan: VisitPlan, chance: Chance): Entry[] {
 	const { entries, write } = logbookWriter(plan, chance);
-	const [first, second] = plan.crew;
-	const { truth, site } = plan;
-	const at = (minute: number) => new Date(plan.startedAt_ms + minute * MINUTE_ms).toISOString();
-	const misread = (sd: number) => sd * chance.normal();
-	const read = (by: Writer, minute: number, path: string, figure: Figure) =>
-		write(by, minute, `readings/${path}`, figure);
-
-	write(first, 0, 'opening', {
-		siteId: site.id,
+	write(plan.crew[0], 0, 'opening', {
+		siteId: plan.site.id,
 		cardVersionId: plan.cardVersion.id,
 		roundId: plan.roundId,
-		startedAt: at(0)
+		startedAt: new Date(plan.startedAt_ms).toISOString()
 	});
-	for (const person of plan.crew) write(first, 1, `arrival/crew/${person.initials}/initials`, person.initials);
-	write(first, 1.2, 'arrival/waiting/who', 'Orla, at the depot');
-	write(first, 1.4, 'arrival/waiting/backAt', at(plan.backAfter_min));
+	const script = scriptOf(plan, write, chance);
 	if (plan.incident === 'ice') {
-		write(first, 3, 'arrival/access', 'leave');
-		write(first, 4, 'arrival/reason', 'Shelf ice on both banks, the edge breaks under the pole.');
-		write(first, 6, 'leaving/at', at(6));
+		arrival(script);
+		write(plan.crew[0], 6, 'leaving/at', script.at(6));
 		return entries;
 	}
-	const high = truth.storm > 2.4;
-	const profile = profileFor(truth.discharge_m3_s, 11 + Math.floor(4 * chance.uniform()), chance);
-	const trial = profile.verticals[Math.floor(profile.verticals.length / 2)]!;
-	write(first, 2, 'arrival/depth_m', trial.depth_m);
-	write(first, 2.5, 'arrival/velocity_m_s', trial.velocity_m_s);
-	write(first, 3, 'arrival/access', high ? (site.code === 'TE4' ? 'bridge' : 'bank') : 'wade');
-	if (high) write(first, 3.5, 'arrival/reason', 'Water up and brown after the rain.');
-
-	entries.push(...asSeen(plan, second, high));
-
-	const month = new Date(plan.startedAt_ms).toISOString().slice(2, 7).replace('-', '');
-	write(first, 5, 'bottles/bacteria/kind', 'bacteria');
-	write(first, 5, 'bottles/bacteria/label', `${site.code}-${month}-B`);
-	write(first, 6, 'bottles/bacteria/filledAt', at(6));
-	write(first, 8, 'bottles/bacteria/onIceAt', at(8));
-	write(first, 8.4, 'bottles/nutrients/kind', 'nutrients');
-	write(first, 8.5, 'bottles/nutrients/rinses', 3);
-	write(first, 8.5, 'bottles/nutrients/label', `${site.code}-${month}-N`);
-	write(first, 9, 'bottles/nutrients/filledAt', at(9));
-
-	read(second, 10, 'air-temperature/shade', {
-		value: round(Math.round((truth.air_C + misread(0.3)) * 2) / 2, 1),
-		unit: 'degC',
-		instrument: `T-${plan.kit}`
+	for (const act of scripts) act(script);
+	ownScripts.forEach((act, i) => {
+		const own = seeded(Number.parseInt(plan.id.slice(-7), 16) + i);
+		const writer = logbookWriter(plan, own);
+		act(scriptOf(plan, writer.write, own));
+		entries.push(...writer.entries);
 	});
-	read(second, 13, 'water-temperature/main', {
-		value: round(truth.water_C + misread(0.1), 1),
-		unit: 'degC',
-		instrument: `M-${plan.kit}`
-	});
-	for (const [i, slot] of ['left', 'middle', 'right'].entries())
-		read(second, 15 + 2 * i, `dissolved-oxygen/${slot}`, {
-			value: round(Math.max(0, truth.oxygen_mg_L * (1 - plan.oxygenDrift) + misread(0.12)), 1),
-			unit: 'mg_L',
-			instrument: `M-${plan.kit}`
-		});
-	read(second, 22, 'conductivity/main', {
-		value: round(truth.conductivity_uS_cm + misread(2), 0),
-		unit: 'uS_cm',
-		instrument: `M-${plan.kit}`
-	});
-	const tube = truth.tube_cm * (1 + (first.tubeBias ?? 0)) + misread(1.5);
-	const disc = read(
-		first,
-		25,
-		'tube-depth/tube',
-		tube >= 120 ? { above: 120, unit: 'cm' } : { value: round(Math.max(6, tube), 0), unit: 'cm' }
-	);
-	if (plan.incident === 'two-values' && 'value' in (disc.value as object))
-		read(second, 25.4, 'tube-depth/tube', { value: round(Math.max(6, tube * 0.78), 0), unit: 'cm' });
-
-	if (!high) {
-		const path = 'gaugings/main';
-		write(second, 30, `${path}/instrument`, `V-${plan.kit}`);
-		write(second, 31, `${path}/edges/startDistance_m`, profile.start_m);
-		for (const [i, v] of profile.verticals.entries()) {
-			const place = `${path}/verticals/v${i + 1}`;
-			const minute = 32 + 1.8 * i;
-			write(second, minute, `${place}/distance_m`, v.distance_m);
-			if (plan.incident === 'depth-in-dm' && i === 4) {
-				const slip = write(second, minute + 0.3, `${place}/depth_m`, round(v.depth_m * 10, 1));
-				write(first, minute + 1, `${place}/depth_m`, 'typed in dm', { op: 'strike', was: slip.id });
-				write(second, minute + 1.2, `${place}/depth_m`, v.depth_m);
-			} else write(second, minute + 0.3, `${place}/depth_m`, v.depth_m);
-			write(second, minute + 1.2, `${place}/velocity_m_s`, v.velocity_m_s);
-		}
-		write(second, 56, `${path}/edges/endDistance_m`, profile.end_m);
-	}
-	if (plan.leavesGearWet) {
-		write(first, 57, 'gear/nets/what', 'nets and boots, kit 1');
-		write(first, 57, 'gear/nets/wetAt', at(57));
-	}
-	write(first, 58, 'leaving/checked', true);
-	write(first, 59, 'leaving/at', at(59));
 	if (plan.stopAfter_min === undefined) return entries;
-	const until = new Date(plan.startedAt_ms + plan.stopAfter_min * MINUTE_ms).toISOString();
+	const until = script.at(plan.stopAfter_min);
 	return entries.filter((e) => e.at <= until);
 }
 
-/** How the stream looked, as far as the model knows; with a chance of its own, so that it shifts no figure. */
-function asSeen(plan: VisitPlan, who: Writer, high: boolean): Entry[] {
-	const { entries, write } = logbookWriter(plan, seeded(Number.parseInt(plan.id.slice(-7), 16)));
-	const { tube_cm } = plan.truth;
-	const said = {
-		flow: high ? 'high' : 'usual',
-		colour: tube_cm > 90 ? 'clear' : tube_cm > 45 ? 'tea' : 'muddy',
-		surface: high ? 'waves' : 'rippled',
-		foam: 'none',
-		litter: plan.site.code === 'QU1' ? 'little' : 'none'
+function scriptOf(plan: VisitPlan, write: Script['write'], chance: Chance): Script {
+	const [first, second] = plan.crew;
+	let profile: Script['profile'] | undefined;
+	return {
+		plan,
+		first,
+		second,
+		write,
+		read: (by, minute, path, figure) => write(by, minute, `readings/${path}`, figure),
+		at: (minute) => new Date(plan.startedAt_ms + minute * MINUTE_ms).toISOString(),
+		misread: (sd) => sd * chance.normal(),
+		isHigh: plan.truth.storm > HIGH_STORM,
+		/** Drawn when it is first asked for. */
+		get profile() {
+			profile ??= profileFor(plan.truth.discharge_m3_s, 11 + Math.floor(4 * chance.uniform()), chance);
+			return profile;
+		}
 	};
-	for (const [question, choice] of Object.entries(said)) write(who, 4, `conditions/${question}`, choice);
-	return entries;
 }
+
+/** A storm after which the stream is too high to wade. */
+const HIGH_STORM = 2.4;
 
 /** What the bench adds: when the bottles came, and days later what was found in them. */
 export function benchEntries(
@@ -209,16 +154,7 @@ export function benchEntries(
 	const found_ms = arrived_ms + 3 * 86_400_000;
 	if (found_ms > now_ms) return entries;
 	const colonies = Math.round(plan.truth.eColi_cfu_100mL);
-	write(
-		bench,
-		minute(found_ms),
-		'bottles/bacteria/results/e-coli',
-		colonies < 10
-			? { below: 10, unit: 'cfu_100mL' }
-			: colonies > 24_000
-				? { above: 24_000, unit: 'cfu_100mL' }
-				: { value: Number(colonies.toPrecision(2)), unit: 'cfu_100mL' }
-	);
+	write(bench, minute(found_ms), 'bottles/bacteria/results/e-coli', asTheLabWrites(colonies));
 	const nitrite = plan.truth.nitrite_mg_L_N;
 	write(
 		bench,
@@ -227,4 +163,11 @@ export function benchEntries(
 		nitrite < 0.01 ? { below: 0.01, unit: 'mg_L_N' } : { value: round(nitrite, 3), unit: 'mg_L_N' }
 	);
 	return entries;
+}
+
+/** A count of bacteria as it comes back: in two digits, and only within what the lab counts. */
+function asTheLabWrites(colonies: number): Figure {
+	if (colonies < 10) return { below: 10, unit: 'cfu_100mL' };
+	if (colonies > 24_000) return { above: 24_000, unit: 'cfu_100mL' };
+	return { value: Number(colonies.toPrecision(2)), unit: 'cfu_100mL' };
 }

@@ -1,7 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { shippedCards, withSettings, type Contradiction, type MethodCard } from '../../core/method';
+import {
+	compose,
+	shippedCards,
+	withSettings,
+	type Change,
+	type Contradiction,
+	type MethodCard
+} from '../../core/method';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { audit, methodCard, methodCardVersion } from '../db/schema';
@@ -55,7 +62,7 @@ export type Versioned = { ok: true; version: number; roundsMoved: number } | { o
 
 /**
  * Keeps a card with other settings as its next version. Visits keep the version they were made with; rounds that have not
- * begun go over to the new one. `on` is the version that was looked at: if there is a newer one by now, nothing is kept.
+ * begun go over to the new one. `changes` come first: steps added, repeated, removed, moved. `on` is the version that was looked at: if there is a newer one by now, nothing is kept.
  */
 export function keepVersion(
 	db: Db,
@@ -63,7 +70,8 @@ export function keepVersion(
 	code: string,
 	on: number,
 	texts: Record<string, string>,
-	now_ms: number
+	now_ms: number,
+	changes: readonly Change[] = []
 ): Promise<Versioned> {
 	return db.transaction(async (tx) => {
 		const [card] = await tx
@@ -83,7 +91,9 @@ export function keepVersion(
 					}
 				]
 			};
-		const made = withSettings(latest.card, texts);
+		const composed = compose(latest.card, changes);
+		if (composed.why.length) return { ok: false, why: composed.why.map((why) => ({ path: '', why })) };
+		const made = withSettings(composed.card, texts);
 		if ('why' in made) return { ok: false, why: made.why };
 		if (isDeepStrictEqual(made.card, latest.card))
 			return {

@@ -161,12 +161,12 @@ async function write(
 	row: Row,
 	now_ms: number
 ): Promise<Objection | null> {
-	const why =
-		kind.name === 'program'
-			? await keepProgram(tx, row)
-			: kind.name === 'people'
-				? await keepPerson(tx, who.programId, old, row, now_ms)
-				: await keepColumns(tx, who, kind, old, row);
+	const keepRow = () => {
+		if (kind.name === 'program') return keepProgram(tx, row);
+		if (kind.name === 'people') return keepPerson(tx, who.programId, old, row, now_ms);
+		return keepColumns(tx, who, kind, old, row);
+	};
+	const why = await keepRow();
 	if (why === null) await note(tx, who, kind, old, row, now_ms);
 	return why;
 }

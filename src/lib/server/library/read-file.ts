@@ -19,11 +19,8 @@ export type FileRead = { rows: FileRow[] } | { why: string };
 /** Reads a file by what it is, whatever its name says. */
 export function readFile(text: string, kind: KindName): FileRead {
 	const start = text.replace(/^\uFEFF/, '').trimStart();
-	const read = start.startsWith('<')
-		? readGpx(start, kind)
-		: start.startsWith('{')
-			? readGeoJson(start, kind)
-			: readCsv(text);
+	const asText = () => (start.startsWith('{') ? readGeoJson(start, kind) : readCsv(text));
+	const read = start.startsWith('<') ? readGpx(start, kind) : asText();
 	if ('rows' in read && read.rows.length > MOST_ROWS) return { why: tooMany(read.rows.length) };
 	if ('rows' in read && read.rows.length === 0) return { why: 'There is nothing in this file that could be taken.' };
 	return read;
@@ -130,8 +127,10 @@ const lengthOf = (points: readonly { latitude: number; longitude: number }[]): s
 		.reduce((sum, p, i) => sum + distance_km(points[i]!, p), 0)
 		.toFixed(3);
 
-const listOf = <T>(value: T | T[] | undefined): T[] =>
-	value === undefined ? [] : Array.isArray(value) ? value : [value];
+function listOf<T>(value: T | T[] | undefined): T[] {
+	if (value === undefined) return [];
+	return Array.isArray(value) ? value : [value];
+}
 
 interface GpxPoint {
 	'@lat'?: string;

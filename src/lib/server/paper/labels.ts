@@ -1,6 +1,7 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
 import { toString as matrixCode } from 'qrcode';
+import { bottleLabelWords } from '../../core/subjects/bottle/words';
 import { print } from './print';
 
 const MM = 72 / 25.4;
@@ -17,11 +18,6 @@ export const labelStocks = Object.keys(stocks) as [LabelStock, ...LabelStock[]];
 const QUIET = 10;
 
 const roleWords = { routine: '', duplicate: 'duplicate', blank: 'blank' } as const;
-const kindWords = {
-	bacteria: 'bacteria, sterile',
-	nutrients: 'nutrients',
-	fresh: 'fresh nutrients, nothing added'
-} as const;
 
 /** A label with the site's name, and what its matrix code says: an address that opens the bottle in Sample. */
 export interface PrintedLabel extends BottleLabel {
@@ -44,7 +40,7 @@ export async function printLabels(labels: readonly PrintedLabel[], stock: LabelS
 				stack: [
 					{ text: label.code, bold: true, fontSize: 10 },
 					{ text: label.siteName, fontSize: 9 },
-					{ text: [kindWords[label.kind], ...(label.preserved ? [`, ${label.preserved}`] : [])], fontSize: 7.5 },
+					{ text: [bottleLabelWords[label.kind], ...(label.preserved ? [`, ${label.preserved}`] : [])], fontSize: 7.5 },
 					...(label.role === 'routine' ? [] : [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 9 }]),
 					{ text: 'filled at  ____ : ____', fontSize: 8, margin: [0, 3, 0, 0] as [number, number, number, number] },
 					{ text: 'by  ________', fontSize: 8 }

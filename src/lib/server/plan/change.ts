@@ -85,15 +85,13 @@ async function changeRound(
 	if (change.change === 'start' && [...change.siteIds].sort().join() !== [...there.siteIds].sort().join())
 		return { ok: false, why: 'The round has other sites by now. Load the page again.' };
 	if (change.change === 'sites') return pickSites(tx, who, there, change.siteIds, now_ms);
-	const after =
-		change.change === 'move'
-			? { startsAt: new Date(instantAt(change.day, minuteOfDay(+there.startsAt, timeZone), timeZone)) }
-			: change.change === 'refuse'
-				? { refusedBecause: change.reason }
-				: {
-						startsAt: new Date(instantAt(dayNumber(+there.startsAt, timeZone), change.minute, timeZone)),
-						siteIds: change.siteIds
-					};
+	const { day, minute } = { day: dayNumber(+there.startsAt, timeZone), minute: minuteOfDay(+there.startsAt, timeZone) };
+	const changed = () => {
+		if (change.change === 'move') return { startsAt: new Date(instantAt(change.day, minute, timeZone)) };
+		if (change.change === 'refuse') return { refusedBecause: change.reason };
+		return { startsAt: new Date(instantAt(day, change.minute, timeZone)), siteIds: change.siteIds };
+	};
+	const after = changed();
 	if (change.change === 'move' && change.day < dayNumber(now_ms, timeZone))
 		return { ok: false, why: 'That day has gone by.' };
 	await tx.update(round).set(after).where(key);
@@ -183,12 +181,7 @@ async function takeRounds(
 		return {
 			programId,
 			id: r.id,
-			name:
-				r.purpose === 'storm'
-					? `${of.name}, after the storm`
-					: r.purpose === 'sampler'
-						? `${of.name}, to the samplers`
-						: of.name,
+			name: `${of.name}${purposeWords[r.purpose ?? 'grab']}`,
 			purpose: r.purpose ?? ('grab' as const),
 			startsAt: new Date(
 				instantAt(r.day, Math.min(of.latestStart_min, Math.max(of.earliestStart_min, START_min)), timeZone)
@@ -221,3 +214,6 @@ const note = (tx: Db, who: Membership, rowId: string, before: object | null, aft
 		before,
 		after
 	});
+
+/** What a round's purpose adds to the name of its circuit. */
+const purposeWords = { grab: '', storm: ', after the storm', sampler: ', to the samplers' } as const;

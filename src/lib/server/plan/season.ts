@@ -189,14 +189,7 @@ export async function loadSeason(
 						hasNoOrder: !worksOn(circuitOf.get(r.circuit_id)!, r.site_ids, dayNumber(+new Date(r.starts_at), timeZone))
 					}
 				: {}),
-			state:
-				r.refused_because !== null
-					? 'refused'
-					: r.visited.length > 0
-						? 'done'
-						: +new Date(r.starts_at) < now_ms - HALF_DAY_ms
-							? 'missed'
-							: 'planned'
+			state: stateOf(r, now_ms)
 		}))
 	};
 
@@ -254,4 +247,14 @@ async function samplerTasksOf(db: Db, programId: string, storms: readonly number
 			storms
 		)
 	);
+}
+
+/** How a round stands; half a day after its start it counts as missed, unless somebody went. */
+function stateOf(
+	r: { refused_because: string | null; visited: readonly unknown[]; starts_at: string | Date },
+	now_ms: number
+): BoardRound['state'] {
+	if (r.refused_because !== null) return 'refused';
+	if (r.visited.length > 0) return 'done';
+	return +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned';
 }

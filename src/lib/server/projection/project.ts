@@ -1,16 +1,15 @@
 import { sql } from 'drizzle-orm';
 import { evaluate, verdictPath, withHistory, type Outcome } from '../../core/visit';
 import { type Context } from '../../core/subjects/context';
-import { fold, instantOf } from '../../core/logbook';
+import { fold, instantOf, SKEW_WORTH_SAYING_ms } from '../../core/logbook';
 import { type Verdict } from '../../core/subjects/review/branch';
-import type { Flag } from '../../core/subjects/flags';
+import { doubt, type Flag } from '../../core/subjects/flags';
 import { amount, type ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
 import { tripsOf } from '../plan/trip';
 import { usualBefore, visitFacts, type VisitFacts } from './facts';
 
 const MINUTE_ms = 60_000;
-const SKEW_WORTH_SAYING_min = 5;
 
 /**
  * Works the named visits out from their entries and writes what follows: the sheet, results, flags, reviews and running
@@ -115,12 +114,11 @@ export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], no
 }
 
 const skewFlags = ({ skew_ms }: VisitFacts): Flag[] =>
-	Object.entries(skew_ms).flatMap(([device, skew]): Flag[] => {
-		const minutes = Math.round(skew / MINUTE_ms);
-		return Math.abs(minutes) < SKEW_WORTH_SAYING_min
-			? []
-			: [{ code: 'clock-skew', path: 'opening', parameter: null, evidence: { device, minutes } }];
-	});
+	Object.entries(skew_ms)
+		.filter(([, skew]) => Math.abs(skew) > SKEW_WORTH_SAYING_ms)
+		.map(([device, skew]) =>
+			doubt('clock-skew', { path: 'opening', parameter: null }, { device, minutes: Math.round(skew / MINUTE_ms) })
+		);
 
 const ids = (worked: readonly Worked[]) => sql`any(${sql.param(worked.map((w) => w.visit.id))}::uuid[])`;
 const rows = (list: readonly object[]) => sql`${JSON.stringify(list)}::jsonb`;

@@ -1,11 +1,10 @@
 import { sql } from 'drizzle-orm';
+import { SKEW_WORTH_SAYING_ms } from '../../core/logbook';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { receiveEntries } from './receive';
 import type { Received, SyncRequest } from './request';
 import { entriesSince, type Sent } from './send';
-
-const SKEW_WORTH_SAYING_ms = 5 * 60_000;
 
 export interface SyncAnswer extends Received, Sent {
 	/** Hashes of photos that the server does not hold yet. */
@@ -35,15 +34,13 @@ export async function exchange(db: Db, member: Member, request: SyncRequest, now
 }
 
 const sayShift = (skew_ms: number): string => {
-	const minutes = Math.round(Math.abs(skew_ms) / 60_000);
-	const span =
-		minutes < 120
-			? `${minutes} min`
-			: minutes < 2 * 1440
-				? `${Math.round(minutes / 60)} h`
-				: `${Math.round(minutes / 1440)} days`;
-	return `This device’s clock is ${span} ${skew_ms > 0 ? 'ahead' : 'behind'}. Times are kept as written and marked; set the clock right.`;
+	return `This device’s clock is ${saySpan(Math.round(Math.abs(skew_ms) / 60_000))} ${skew_ms > 0 ? 'ahead' : 'behind'}. Times are kept as written and marked; set the clock right.`;
 };
+
+function saySpan(minutes: number): string {
+	if (minutes < 120) return `${minutes} min`;
+	return minutes < 2 * 1440 ? `${Math.round(minutes / 60)} h` : `${Math.round(minutes / 1440)} days`;
+}
 
 async function missingPhotos(db: Db, programId: string, hashes: readonly string[]): Promise<string[]> {
 	if (hashes.length === 0) return [];

@@ -32,18 +32,19 @@
 			? `${sayDuration(c.last_ms - now_ms)} left, ${c.label}`
 			: `${c.label}: past its last moment`;
 	}
-	const beside = (c: RunningClock) =>
-		c.kind === 'bacteria-holding' || c.kind === 'holding'
-			? `lab by ${c.last_ms - now_ms < DAY_ms ? '' : `${sayDay(c.last_ms, timeZone)} `}${sayTime(c.last_ms, timeZone)}`
-			: c.kind === 'wait'
-				? `ready ${sayTime(c.due_ms, timeZone)}`
-				: '';
-	const whole = (c: RunningClock) =>
-		c.kind === 'bacteria-holding'
-			? `: filled ${sayTime(c.start_ms, timeZone)}, be on the road by ${sayTime(c.due_ms, timeZone)}. ${sayDeadline(c.deadline, c.last_ms, timeZone)}`
-			: c.kind === 'drying'
-				? '.'
-				: `: begun ${sayTime(c.start_ms, timeZone)}, ready ${sayTime(c.due_ms, timeZone)}, last moment ${sayTime(c.last_ms, timeZone)}.`;
+	const time = (ms: number) => sayTime(ms, timeZone);
+	function beside(c: RunningClock): string {
+		if (c.kind === 'wait') return `ready ${time(c.due_ms)}`;
+		if (c.kind !== 'bacteria-holding' && c.kind !== 'holding') return '';
+		const day = c.last_ms - now_ms < DAY_ms ? '' : `${sayDay(c.last_ms, timeZone)} `;
+		return `lab by ${day}${time(c.last_ms)}`;
+	}
+	function whole(c: RunningClock): string {
+		if (c.kind === 'bacteria-holding')
+			return `: filled ${time(c.start_ms)}, be on the road by ${time(c.due_ms)}. ${sayDeadline(c.deadline, c.last_ms, timeZone)}`;
+		if (c.kind === 'drying') return '.';
+		return `: begun ${time(c.start_ms)}, ready ${time(c.due_ms)}, last moment ${time(c.last_ms)}.`;
+	}
 </script>
 
 {#if nearest}

@@ -25,16 +25,20 @@
 	let { writer, path, label, placed, read = placed ? [placed] : [], onkept }: Props = $props();
 
 	const kept = $derived(valueAt<AsTyped>(writer, path));
-	const typedUnit = (value: AsTyped | undefined) =>
-		typeof value === 'object' ? value.unit : value === undefined ? undefined : (placed ?? undefined);
+	function typedUnit(value: AsTyped | undefined): Unit | undefined {
+		if (typeof value === 'object') return value.unit;
+		return value === undefined ? undefined : (placed ?? undefined);
+	}
+	function written(value: AsTyped | undefined): string {
+		if (value === undefined) return '';
+		return writeNumber(typeof value === 'object' ? value.value : value);
+	}
 	let unit = $state<Unit | null>(untrack(() => typedUnit(kept) ?? read[0] ?? placed));
 	let text = $state(untrack(() => writer.drafts[path] ?? ''));
 	let isTyping = $state(untrack(() => writer.drafts[path] !== undefined));
 	let wrong = $state('');
 	const id = $derived(`measure-${path}`);
-	const shown = $derived(
-		isTyping ? text : kept === undefined ? '' : writeNumber(typeof kept === 'object' ? kept.value : kept)
-	);
+	const shown = $derived(isTyping ? text : written(kept));
 
 	function take() {
 		if (!isTyping) return;

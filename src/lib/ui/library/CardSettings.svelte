@@ -6,6 +6,8 @@
 		settings: Setting[];
 		version: number;
 		mayKeep: boolean;
+		/** What was added, repeated, removed or moved: kept together with the settings. */
+		changes?: readonly string[];
 		why: Contradiction[];
 	}
 </script>
@@ -13,13 +15,24 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { counted } from '$lib/core/wording';
 
-	let { settings, version, mayKeep, why }: Props = $props();
+	let { settings, version, mayKeep, changes = [], why }: Props = $props();
 
-	// the page makes this form anew for each version
+	// the page makes this form anew for each version; what was typed stays when a step is added
 	let texts = $state(untrack(() => Object.fromEntries(settings.map((s) => [s.path, s.text]))));
+	$effect.pre(() => {
+		for (const { path, text } of settings) untrack(() => (texts[path] ??= text));
+	});
 	const groups = $derived([...new Set(settings.map((s) => s.group))]);
 	const changed = $derived(settings.filter((s) => texts[s.path] !== s.text));
+	const said = $derived.by(() => {
+		const parts = [
+			changes.length ? counted(changes.length, 'change') + ' of the steps' : '',
+			changed.length ? counted(changed.length, 'setting') + ' changed' : ''
+		].filter(Boolean);
+		return parts.length ? `${parts.join(', ')}.` : 'Nothing is changed.';
+	});
 	const whyAt = (path: string) => why.find((w) => w.path === path)?.why;
 	const isOpen = (group: string) =>
 		!['Limits'].includes(group) || settings.some((s) => s.group === group && whyAt(s.path));
@@ -33,6 +46,7 @@
 			update({ reset: false })}
 >
 	<input type="hidden" name="on" value={version} />
+	{#each changes as change, i (i)}<input type="hidden" name="with" value={change} />{/each}
 	{#each groups as group (group)}
 		<details open={isOpen(group)}>
 			<summary><h2>{group}</h2></summary>
@@ -87,11 +101,9 @@
 	{/each}
 	{#if mayKeep}
 		<div class="end">
-			<button class="act main" disabled={changed.length === 0}>Keep as version {version + 1}</button>
+			<button class="act main" disabled={changed.length + changes.length === 0}>Keep as version {version + 1}</button>
 			<p class="small" role="status">
-				{changed.length === 0
-					? 'Nothing is changed.'
-					: `${changed.length} ${changed.length === 1 ? 'setting is' : 'settings are'} changed.`}
+				{said}
 			</p>
 		</div>
 	{/if}

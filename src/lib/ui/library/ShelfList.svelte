@@ -19,6 +19,8 @@
 	let search = $state('');
 	let filterText = $state('');
 	let sort = $state(untrack(() => ({ field: kind.columns[0]!, descending: false })));
+	const direction = $derived(sort.descending ? 'descending' : 'ascending');
+	const arrows = { ascending: ' ↑', descending: ' ↓' };
 	let withEnded = $state(false);
 	let searchBox = $state<HTMLInputElement>();
 	let table = $state<HTMLTableElement>();
@@ -85,13 +87,10 @@
 			<thead>
 				<tr>
 					{#each kind.columns as field (field)}
-						<th
-							class:number={isNumber(field)}
-							aria-sort={sort.field === field ? (sort.descending ? 'descending' : 'ascending') : undefined}
-						>
+						<th class:number={isNumber(field)} aria-sort={sort.field === field ? direction : undefined}>
 							<button type="button" onclick={() => sortBy(field)}
 								>{kind.fields[field]?.label}{isNumber(field) ? `, ${kind.fields[field]?.unit ?? ''}` : ''}<span
-									aria-hidden="true">{sort.field === field ? (sort.descending ? ' ↓' : ' ↑') : ''}</span
+									aria-hidden="true">{sort.field === field ? arrows[direction] : ''}</span
 								></button
 							>
 						</th>

@@ -9,9 +9,8 @@
 
 	let isOpen = $state(false);
 	const unsent = $derived(props.unsent + props.photos);
-	const settled = $derived(
-		props.refused.length ? `${props.refused.length} refused` : props.kept ? 'all sent' : 'nothing yet'
-	);
+	const done = $derived(props.kept ? 'all sent' : 'nothing yet');
+	const settled = $derived(props.refused.length ? `${props.refused.length} refused` : done);
 </script>
 
 <button type="button" class="act plain kept-note" aria-haspopup="dialog" onclick={() => (isOpen = true)}

@@ -23,7 +23,13 @@
 	let { weather, today, mayPlan, isTyped, date, refused, circuitName, nameOf, ontake }: Props = $props();
 
 	const most = $derived(Math.max(weather.least_mm, ...weather.rain.map((r) => r.rain_mm ?? 0)));
-	const when = (day: number) => (day === today ? 'today' : day === today + 1 ? 'tomorrow' : sayPlanDay(day));
+	const near = $derived(
+		new Map([
+			[today, 'today'],
+			[today + 1, 'tomorrow']
+		])
+	);
+	const when = (day: number) => near.get(day) ?? sayPlanDay(day);
 	const said = $derived(
 		weather.rain
 			.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${r.rain_mm} mm`}`)

@@ -62,8 +62,9 @@
 
 	function onkeydown(event: KeyboardEvent, index: number) {
 		if (!mayMove) return;
-		const to = event.key === 'ArrowUp' ? index - 1 : event.key === 'ArrowDown' ? index + 1 : null;
-		if (to !== null && to >= 0 && to < plan.stops.length) onorder(index, to);
+		const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+		const to = index + (step ?? 0);
+		if (step !== undefined && to >= 0 && to < plan.stops.length) onorder(index, to);
 		else if (event.key === 'ArrowLeft') onstart(plan.start_min - 5);
 		else if (event.key === 'ArrowRight') onstart(plan.start_min + 5);
 		else return;

@@ -26,6 +26,7 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	titration: { load: () => import('./titration/TitrationStep.svelte'), takesTime: true },
 	disc: { load: () => import('./disc/DiscStep.svelte') },
 	tube: { load: () => import('./tube/TubeStep.svelte') },
+	staff: { load: () => import('./staff-gauge/StaffGaugeStep.svelte') },
 	flow: { load: () => import('./gauging/FlowStep.svelte'), takesTime: true, isWide: true, says: 'all' },
 	leave: { load: () => import('./leaving/LeaveStep.svelte'), says: 'all' }
 };

@@ -2,6 +2,8 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const nextActs: Record<string, string> = { program: 'Open the program', cards: 'Choose a card' };
+	const tick = (isDone: boolean) => (isDone ? '✓' : '·');
 
 	const next = $derived(data.mayKeep ? data.shelves.find((s) => s.isNeeded && !s.isDone) : undefined);
 	const newHref = (shelf: (typeof data.shelves)[number]) =>
@@ -19,13 +21,7 @@
 			</h2>
 			<p>{next.about}</p>
 			<p>
-				<a class="act main" href={newHref(next)}
-					>{next.name === 'program'
-						? 'Open the program'
-						: next.name === 'cards'
-							? 'Choose a card'
-							: `Add a ${next.one}`}</a
-				>
+				<a class="act main" href={newHref(next)}>{nextActs[next.name] ?? `Add a ${next.one}`}</a>
 			</p>
 		</section>
 	{:else}
@@ -36,7 +32,7 @@
 	<ol>
 		{#each data.shelves as shelf (shelf.name)}
 			<li class:open={shelf === next}>
-				<span class="count">{shelf.name === 'program' ? (shelf.isDone ? '✓' : '·') : shelf.count}</span>
+				<span class="count">{shelf.name === 'program' ? tick(shelf.isDone) : shelf.count}</span>
 				<h2><a href={shelf.href}>{shelf.many}</a></h2>
 				<p class="small">{shelf.about}</p>
 				<p class="state">

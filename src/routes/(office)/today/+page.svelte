@@ -9,14 +9,11 @@
 	let { data }: PageProps = $props();
 
 	type Said = (typeof data.parts)[number]['items'][number];
-	const when = (s: Said) =>
-		s.when === 'late'
-			? 'late'
-			: s.when === 'later'
-				? sayDay(s.at_ms, data.program.timeZone)
-				: s.kind === 'bottle'
-					? sayDuration(s.at_ms - data.now_ms)
-					: 'now';
+	function when(s: Said): string {
+		if (s.when === 'late') return 'late';
+		if (s.when === 'later') return sayDay(s.at_ms, data.program.timeZone);
+		return s.kind === 'bottle' ? sayDuration(s.at_ms - data.now_ms) : 'now';
+	}
 
 	onMount(() => {
 		// the page of the day stays true while it stands open on a desk

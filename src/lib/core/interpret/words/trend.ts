@@ -19,8 +19,10 @@ export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: s
 	return { says: `${capital(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because };
 }
 
-const sayChance = (p: number): string =>
-	p < 0.001 ? 'p under 0.001' : p > 0.999 ? 'p over 0.999' : `p ${p.toFixed(3)}`;
+function sayChance(p: number): string {
+	if (p < 0.001) return 'p under 0.001';
+	return p > 0.999 ? 'p over 0.999' : `p ${p.toFixed(3)}`;
+}
 
 function cautions({ verdict, years, monthsDisagree, withoutFlow }: SiteTrend): string[] {
 	const words: Record<NonNullable<SiteTrend['withoutFlow']>, string> = {

@@ -40,8 +40,8 @@ export function gearWarnings({ starts_ms, instruments, pastVelocity, wet, consum
 		}
 		if (tool.velocity)
 			for (const { site, low_m_s, high_m_s } of pastVelocity) {
-				const seen_m_s =
-					high_m_s > tool.velocity.high_m_s ? high_m_s : low_m_s < tool.velocity.low_m_s ? low_m_s : null;
+				const tooSlow_m_s = low_m_s < tool.velocity.low_m_s ? low_m_s : null;
+				const seen_m_s = high_m_s > tool.velocity.high_m_s ? high_m_s : tooSlow_m_s;
 				if (seen_m_s !== null)
 					found.push({ kind: 'velocity-range', code: tool.code, site, seen_m_s, ...tool.velocity });
 			}

@@ -16,7 +16,8 @@ export function restOfDay(question: RoundQuestion, soFar: SoFar): BestDay | null
 	const indexOf = (id: string) => question.stops.findIndex((s) => s.id === id);
 	const gone = new Set([...soFar.done.map((d) => d.id), ...(soFar.at ? [soFar.at.id] : [])]);
 	const left = question.stops.flatMap((s, i) => (gone.has(s.id) ? [] : [i]));
-	const here = soFar.at ? indexOf(soFar.at.id) : soFar.done.length ? indexOf(soFar.done.at(-1)!.id) : -1;
+	const latest = soFar.at ?? soFar.done.at(-1);
+	const here = latest ? indexOf(latest.id) : -1;
 	const visit_min = question.stops[here]?.visit_min ?? 0;
 	const bottles = [
 		...soFar.done.map((d) => d.bottle_min),

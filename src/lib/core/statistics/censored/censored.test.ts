@@ -67,8 +67,9 @@ describe('with non-detects', () => {
 			let sum = 0; // Simpson's rule from far below: the distribution by its definition
 			const [a, steps] = [-12, 4000];
 			const h = (z - a) / steps;
-			for (let i = 0; i <= steps; i++)
-				sum += (i === 0 || i === steps ? 1 : i % 2 ? 4 : 2) * Math.exp(-((a + i * h) ** 2) / 2);
+			const inside = (i: number) => (i % 2 ? 4 : 2);
+			const weight = (i: number) => (i === 0 || i === steps ? 1 : inside(i)); // Simpson's rule
+			for (let i = 0; i <= steps; i++) sum += weight(i) * Math.exp(-((a + i * h) ** 2) / 2);
 			return (sum * h) / 3 / Math.sqrt(2 * Math.PI);
 		};
 		const likelihood = (m: number, s: number) =>

@@ -50,7 +50,8 @@ export function gammaQuantile(a: number, share: number, tail: 'lower' | 'upper')
 		else low = x;
 		const density = Math.exp((a - 1) * Math.log(x) - x - lnGamma(a));
 		const step = x - excess / density;
-		const next = step > low && step < high ? step : high === Infinity ? 2 * x : (low + high) / 2;
+		const halfway = high === Infinity ? 2 * x : (low + high) / 2;
+		const next = step > low && step < high ? step : halfway;
 		if (Math.abs(next - x) <= CLOSE * x) return next;
 		x = next;
 	}

@@ -75,8 +75,16 @@ function turnOf(a: CensoredValue, b: CensoredValue): { turn: Turn; before: 0 | 1
 	const canRise = a.qualifier !== 'above' && b.qualifier !== 'below'; // b may be surely the larger
 	const canFall = a.qualifier !== 'below' && b.qualifier !== 'above';
 	if (!canRise && !canFall) return null;
-	const now = at > 0 ? (canRise ? 1 : 0) : at < 0 ? (canFall ? -1 : 0) : canRise && canFall ? 0 : canRise ? 1 : -1;
+	const now = signNow(at, canRise, canFall);
 	return { turn: { at, by: canRise && canFall ? 2 : 1 }, before: canRise ? 1 : 0, now };
+}
+
+/** Which way a pair counts as it stands: 0 where it could go either way, or not the way it seems to. */
+function signNow(at: number, canRise: boolean, canFall: boolean): -1 | 0 | 1 {
+	if (at > 0) return canRise ? 1 : 0;
+	if (at < 0) return canFall ? -1 : 0;
+	if (canRise && canFall) return 0;
+	return canRise ? 1 : -1;
 }
 
 /** The largest slope up to which S stays above a level. */

@@ -43,7 +43,10 @@ export function slopesAt(
 			between,
 			inner.filter((k) => k >= 0 && k < between.length)
 		);
-		return inner.map((k) => (k < 0 ? low : k >= between.length ? high : found.shift()!));
+		return inner.map((k) => {
+			if (k < 0) return low;
+			return k >= between.length ? high : found.shift()!;
+		});
 	}
 }
 
@@ -86,7 +89,8 @@ function boundAt(sample: Float64Array, share: number, margin: number): number {
 	const place = Math.round(
 		share * sample.length + margin * Math.sqrt(sample.length * Math.max(share * (1 - share), 1 / sample.length))
 	);
-	return place < 0 ? -Infinity : place >= sample.length ? Infinity : sample[place]!;
+	if (place < 0) return -Infinity;
+	return place >= sample.length ? Infinity : sample[place]!;
 }
 
 /**

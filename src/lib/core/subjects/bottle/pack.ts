@@ -1,7 +1,7 @@
 import { blankWater } from '../../custody';
 import type { Packed, PackedRound, PackGroup, PackLine } from '../packed';
-import type { BottleKind } from './branch';
 import type { BottleStep } from './step';
+import { bottlesWords } from './words';
 
 const BLANK_mL = 250; // water for one blank: rinse and fill
 const ICE_kg_A_COOLER = 2;
@@ -10,11 +10,6 @@ const SPARE_SHARE = 10;
 
 type Bottle = BottleStep['bottle'];
 
-const kindWords: Record<BottleKind, string> = {
-	bacteria: 'sterile bacteria bottles',
-	nutrients: 'nutrient bottles',
-	fresh: 'bottles with nothing added'
-};
 const line = (id: string, group: PackGroup, what: string, count: number, because: string, unit?: string): PackLine => ({
 	id,
 	group,
@@ -32,7 +27,7 @@ export const bottlePack: Packed<'bottle'> = {
 		const all = bottles.length * samples;
 		const spare = Math.ceil(all / SPARE_SHARE);
 		return [
-			...bottles.map((b) => line(`bottle-${b.id}`, 'bottles', kindWords[b.kind], samples, each(round))),
+			...bottles.map((b) => line(`bottle-${b.id}`, 'bottles', bottlesWords[b.kind], samples, each(round))),
 			line(
 				'bottle-spare',
 				'bottles',
@@ -67,7 +62,7 @@ function preservedLines(bottles: readonly Bottle[], samples: number, all: number
 				'with the bottles',
 				`${b.preserved} vials`,
 				samples,
-				`one for each ${kindWords[b.kind]}, matched by label`
+				`one for each ${bottlesWords[b.kind]}, matched by label`
 			),
 			line(
 				`bag-${b.preserved}`,

@@ -12,6 +12,7 @@ export const bottleSettings: StepSettings<'bottle'> = {
 		bottle: { id: 'bottle', kind: 'nutrients' },
 		rinses: 3
 	},
+	again: ({ bottle }, end) => ({ bottle: { ...bottle, id: `${bottle.id}${end}` } }),
 	settings: (step) => [
 		textSetting('bottle.id', 'name of the bottle in the logbook', step.bottle.id),
 		oneOf('bottle.kind', 'filled for', step.bottle.kind, bottleKindWords),

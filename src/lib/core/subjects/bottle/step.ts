@@ -32,6 +32,8 @@ export const bottleStep = {
 /** How often a bottle is rinsed where the card says nothing; a sterile one never is. */
 export const rinsesAsked = (step: BottleStep): number => (step.bottle.kind === 'bacteria' ? 0 : (step.rinses ?? 3));
 
-/** The step that a bottle belongs to: its own, its duplicate's, its blank's. */
-export const stepOfBottle = (id: string, steps: readonly BottleStep[]): BottleStep | undefined =>
-	steps.find((s) => s.bottle.id === id || id.startsWith(`${s.bottle.id}-`));
+/** The step that a bottle belongs to: its own, else its duplicate's or its blank's, which are named after it. */
+export function stepOfBottle(id: string, steps: readonly BottleStep[]): BottleStep | undefined {
+	const named = steps.filter((s) => id === s.bottle.id || id.startsWith(`${s.bottle.id}-`));
+	return named.sort((a, b) => b.bottle.id.length - a.bottle.id.length)[0];
+}

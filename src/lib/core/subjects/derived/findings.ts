@@ -1,4 +1,4 @@
-import { practicalSalinity, specificConductance } from '../../conductivity';
+import { PER_DEGREE, practicalSalinity, specificConductance } from '../../conductivity';
 import { dissolvedOxygenSaturation, percentSaturation, pressureFromElevation } from '../../oxygen';
 import {
 	amount,
@@ -20,7 +20,7 @@ import { defineSubject } from '../subject';
 /** Share by which the weather moves the pressure that the site's elevation gives: two standard uncertainties. */
 const PRESSURE_GIVE = 0.015;
 /** Share for each degree by which conductivity rises, and by how much that differs from water to water. */
-const PER_DEGREE = measured(0.0191, 0.001); // Standard Methods 2510 B; ISO 7888 has 0.0184 to 0.0202 between 5 and 30 °C
+const RISE = measured(PER_DEGREE, 0.001); // ISO 7888 has 0.0184 to 0.0202 between 5 and 30 °C
 /** Under this the water counts as fresh, PSU. */
 const FRESH_PSU = 0.5;
 
@@ -122,7 +122,7 @@ function conductance25(conductivity: Known | null, temperature: Known | null, is
 	const at25 = (conductivity_uScm: number, t: number, coefficientPerC: number) =>
 		specificConductance({ conductivity_uScm: Math.max(0, conductivity_uScm), temperature_C: held(t), coefficientPerC });
 	const share = follows(
-		[conductivity.value, temperature.value, PER_DEGREE],
+		[conductivity.value, temperature.value, RISE],
 		(c, t, a) => at25(c, t, a).specificConductance_uScm
 	);
 	if (!share) return null;
@@ -130,11 +130,9 @@ function conductance25(conductivity: Known | null, temperature: Known | null, is
 		...common,
 		figure: withQualifier(share.number, share.qualifier, 'uS_cm'),
 		uncertainty: share.uncertainty,
-		basis: `read at ${temperature.value.number.toFixed(1)} °C, ${(100 * PER_DEGREE.number).toFixed(2)} % for each degree`,
+		basis: `read at ${temperature.value.number.toFixed(1)} °C, ${(100 * RISE.number).toFixed(2)} % for each degree`,
 		working:
-			share.qualifier === null
-				? at25(conductivity.value.number, temperature.value.number, PER_DEGREE.number).working
-				: null,
+			share.qualifier === null ? at25(conductivity.value.number, temperature.value.number, RISE.number).working : null,
 		parents: ['conductivity', 'water-temperature'],
 		isSimulated: conductivity.isSimulated || temperature.isSimulated
 	});

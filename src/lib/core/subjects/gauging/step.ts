@@ -20,6 +20,9 @@ const schema = z.object({
 	/** Expanded uncertainty at which more verticals are no longer asked for, percent. */
 	enough_percent: z.number().positive()
 });
+/** A flume is left to settle so long where the card says nothing. */
+export const FLUME_SETTLES_s = 300;
+
 export type FlowStep = z.infer<typeof schema>;
 
 export const flowStep = {

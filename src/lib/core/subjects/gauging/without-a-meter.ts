@@ -75,8 +75,8 @@ function byFloats(id: string, { floats, wettedWidth_m }: GaugingSheet, limits: L
 	if (areas_m2.length === 0) return lacking(id, 'area', flags);
 	const length_m = inPlaceUnit(floats.length_m, 'm');
 	const width_m = wettedWidth_m === undefined ? null : inPlaceUnit(wettedWidth_m, 'm');
-	const depth_m =
-		floats.depth_m !== undefined ? inPlaceUnit(floats.depth_m, 'm') : width_m ? mean(areas_m2)! / width_m : null;
+	const byArea_m = width_m ? mean(areas_m2)! / width_m : null;
+	const depth_m = floats.depth_m === undefined ? byArea_m : inPlaceUnit(floats.depth_m, 'm');
 	const byDepth = depth_m === null || depth_m <= 0 ? null : floatCoefficient({ depth_m });
 	const coefficient = floats.coefficient ?? limits.floatCoefficient ?? byDepth;
 	if (coefficient === null) return lacking(id, 'depth', flags);

@@ -23,6 +23,7 @@ export const kitSettings: StepSettings<'kit'> = {
 			{ value: 5, word: 'second block' }
 		]
 	},
+	again: () => ({}),
 	settings: (step) => [
 		oneOf('parameter', 'what is read', step.parameter, names),
 		unitSetting('unit', 'chart in', step.unit),

@@ -22,6 +22,7 @@ export type KitStep = z.infer<typeof schema>;
 export const kitStep = {
 	schema,
 	places: (step) => [`readings/${step.parameter}`],
+	claims: (step) => [colourPath(step)],
 	progress: (step, { sheet }) => doneWhen(sheet.readings?.[step.parameter]?.[step.id] !== undefined),
 	parameter: (step) => step.parameter
 } as const satisfies StepKind<KitStep>;

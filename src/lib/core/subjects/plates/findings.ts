@@ -51,7 +51,8 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 		working
 	} = cfuPer100mL({ plates, tooManyLimit: limits.plateManyColonies });
 	if (number === null) return [];
-	const side = qualifier === '<' ? 'below' : qualifier === '>' ? 'above' : null;
+	const above = qualifier === '>' ? 'above' : null;
+	const side = qualifier === '<' ? 'below' : above;
 	return [
 		finding({
 			parameter: 'e-coli',

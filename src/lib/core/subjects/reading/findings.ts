@@ -8,7 +8,7 @@ import { readingsFound } from './figure';
 const SUPERSATURATED_PERCENT = 130;
 
 /** Parameters that are read in a way of their own, by a subject of their own. */
-const ELSEWHERE: readonly ParameterCode[] = ['disc-depth', 'tube-depth'];
+const ELSEWHERE: readonly ParameterCode[] = ['disc-depth', 'tube-depth', 'water-level'];
 
 /** What is read off an instrument: the mean of each parameter's readings, and what is doubtful about them. */
 export const reading = defineSubject({

@@ -15,6 +15,7 @@ export const readingSettings: StepSettings<'reading'> = {
 		unit: 'NTU',
 		slots: [{ id: 'main', label: 'main flow' }]
 	},
+	again: ({ slots }, end) => ({ slots: slots.map((s) => ({ ...s, id: `${s.id}${end}` })) }),
 	settings: (step) => [
 		oneOf('parameter', 'what is read', step.parameter, names),
 		unitSetting('unit', 'asked in', step.unit),

@@ -20,6 +20,7 @@ export type ReadingStep = z.infer<typeof schema>;
 export const readingStep = {
 	schema,
 	places: (step) => [`readings/${step.parameter}`],
+	claims: (step) => step.slots.map((slot) => `readings/${step.parameter}/${slot.id}`),
 	progress: (step, { sheet }) =>
 		counted(
 			step.slots.filter((slot) => sheet.readings?.[step.parameter]?.[slot.id] !== undefined).length,

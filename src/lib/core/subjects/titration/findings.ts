@@ -20,7 +20,8 @@ export const titration = defineSubject({
 	knows: [],
 	observe({ sheet, lines, card }) {
 		const limits = limitsOf(card);
-		const [step] = stepsOf(card, 'titration');
+		const asked = stepsOf(card, 'titration');
+		const stepOf = (id: string) => asked.find((s) => s.bottles.some((b) => b.id === id)) ?? asked[0];
 		const bottles = Object.entries(sheet.titrations ?? {});
 		const whole = bottles.filter(([, b]) => !b.hasBubble);
 		const flags = bottles.flatMap(([id, bottle]): Flag[] => [
@@ -31,6 +32,7 @@ export const titration = defineSubject({
 		const drop_mgL: number[] = [];
 		let isBlanked = false;
 		for (const [id, bottle] of whole) {
+			const step = stepOf(id);
 			if (step) flags.push(...clockFlags(id, bottle, step, lines.get(`titrations/${id}/drops`)?.live?.at));
 			const { drops, blankDrops, mgLPerDrop } = bottle;
 			if (drops === undefined || mgLPerDrop === undefined) continue;
@@ -43,7 +45,7 @@ export const titration = defineSubject({
 			drop_mgL.push(mgLPerDrop);
 			isBlanked ||= blankDrops !== undefined;
 		}
-		const clocks = step ? whole.flatMap(([id, bottle]) => settling(id, bottle, step)) : [];
+		const clocks = whole.flatMap(([id, bottle]) => settling(id, bottle, stepOf(id)));
 		const [first, ...others] = steps;
 		if (!first) return { flags, clocks };
 		const middle = meanOf([first, ...others]);
@@ -125,8 +127,9 @@ function apart(steps: readonly Step[], limit_mgL: number): Flag[] {
 }
 
 /** The floc of a fixed bottle, until it is titrated. */
-function settling(id: string, { fixedAt, drops }: Bottle, { settle_s, within_h }: TitrationStep): Clock[] {
-	if (fixedAt === undefined || drops !== undefined) return [];
+function settling(id: string, { fixedAt, drops }: Bottle, step: TitrationStep | undefined): Clock[] {
+	if (!step || fixedAt === undefined || drops !== undefined) return [];
+	const { settle_s, within_h } = step;
 	const start_ms = Date.parse(fixedAt);
 	const due_ms = start_ms + settle_s * 1000;
 	const last_ms = Math.max(due_ms, start_ms + within_h * HOUR_ms);

@@ -17,6 +17,7 @@ export const titrationSettings: StepSettings<'titration'> = {
 		settle_s: 120,
 		within_h: 8
 	},
+	again: ({ bottles }, end) => ({ bottles: bottles.map((b) => ({ ...b, id: `${b.id}${end}` })) }),
 	settings: (step) => [
 		pairsSetting('bottles', 'bottles', ['id', 'label'], step.bottles),
 		numberSetting('mgLPerDrop', 'a drop is worth, mg/L', step.mgLPerDrop),

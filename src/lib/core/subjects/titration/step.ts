@@ -17,6 +17,7 @@ export type TitrationStep = z.infer<typeof schema>;
 export const titrationStep = {
 	schema,
 	places: () => ['titrations'],
+	claims: (step) => step.bottles.map((bottle) => `titrations/${bottle.id}`),
 	progress: (step, { sheet }) =>
 		counted(step.bottles.filter(({ id }) => sheet.titrations?.[id]?.drops !== undefined).length, step.bottles.length),
 	parameter: () => 'dissolved-oxygen'

@@ -44,7 +44,8 @@ function turbidity(depth: Known | null, card: MethodCard): Finding | null {
 		minimumDepth_cm: Math.min(least_cm, length_cm),
 		stillVisibleWhenFull: isBeyond
 	});
-	const side = qualifier === '<' ? 'below' : qualifier === '>' || depth.value.qualifier === 'below' ? 'above' : null;
+	const above = qualifier === '>' || depth.value.qualifier === 'below' ? 'above' : null;
+	const side = qualifier === '<' ? 'below' : above;
 	return finding({
 		way: 'derived',
 		source: 'derived',

@@ -41,6 +41,9 @@ export interface ProgramSettings {
 	feedKey?: string;
 }
 
+/** Counts up when what follows from a logbook is said in another way: other evidence, other figures. */
+export const RULES_VERSION = 1;
+
 export const program = pgTable('program', {
 	id: uuid().primaryKey(),
 	code: text().notNull().unique(),
@@ -48,7 +51,12 @@ export const program = pgTable('program', {
 	timeZone: text('time_zone').notNull(),
 	settings: jsonb().$type<ProgramSettings>().notNull(),
 	/** Demo programs offer their sign-ins on the sign-in page. */
-	isDemo: boolean('is_demo').notNull().default(false)
+	isDemo: boolean('is_demo').notNull().default(false),
+	/** By which rules its visits were worked out: those of older ones are worked out anew when the application starts. */
+	workedOutBy: integer('worked_out_by')
+		.notNull()
+		.default(0)
+		.$defaultFn(() => RULES_VERSION)
 });
 
 /**

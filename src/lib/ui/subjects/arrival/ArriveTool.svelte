@@ -93,6 +93,15 @@
 			pointSaid = trouble instanceof Error ? trouble.message : String(trouble);
 		}
 	}
+	const reasonLabels: Record<string, string> = {
+		wade: 'Anything to add (you may leave it empty)',
+		leave: 'Not sampled, because'
+	};
+	function confirm(how: string) {
+		if (how === 'position') void look();
+		else if (how === 'photo-point') isAtPoint = !isAtPoint;
+		else toggle('arrival/confirmedBy', how);
+	}
 	async function look() {
 		isLooking = true;
 		const isFound = await onposition();
@@ -164,16 +173,7 @@
 
 {#if arrival?.access !== undefined}
 	<div class="reason">
-		<WordsField
-			{writer}
-			path="arrival/reason"
-			label={arrival.access === 'wade'
-				? 'Anything to add (you may leave it empty)'
-				: arrival.access === 'leave'
-					? 'Not sampled, because'
-					: 'Why'}
-			rows={2}
-		/>
+		<WordsField {writer} path="arrival/reason" label={reasonLabels[arrival.access] ?? 'Why'} rows={2} />
 	</div>
 {/if}
 
@@ -204,12 +204,7 @@
 			{ id: 'photo-point', word: 'photo point', isOn: arrival?.confirmedBy === 'photo-point' },
 			{ id: 'landmarks', word: 'landmarks', isOn: arrival?.confirmedBy === 'landmarks' }
 		]}
-		ontap={(id) =>
-			id === 'position'
-				? void look()
-				: id === 'photo-point'
-					? (isAtPoint = !isAtPoint)
-					: toggle('arrival/confirmedBy', id)}
+		ontap={(id) => confirm(id)}
 	/>
 	{#if isAtPoint}
 		{#await import('./PhotoPoint.svelte') then { default: PhotoPoint }}

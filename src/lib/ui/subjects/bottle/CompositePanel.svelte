@@ -67,6 +67,11 @@
 		await writer.setAll({ ...volume, [at(id, 'isTaken')]: true });
 	}
 	const wasTaken = (id: string) => valueAt<boolean>(writer, at(id, 'isTaken')) === true;
+	/** How much of a vertical goes into the churn, as far as that is known. */
+	function share(id: string): string {
+		const volume = volumes.get(id);
+		return volume === undefined ? '' : `: ${Math.round(volume)} mL${isWhole ? '' : ' as far as known'}`;
+	}
 </script>
 
 <section>
@@ -94,11 +99,7 @@
 				>
 					vertical {Number(part.id)}{places
 						? `, at ${writeNumber(Number(places[i]!.toFixed(2)))} m`
-						: ''}{part.volume_mL !== undefined
-						? `: ${part.volume_mL} mL taken`
-						: volumes.has(part.id)
-							? `: ${Math.round(volumes.get(part.id)!)} mL${isWhole ? '' : ' as far as known'}`
-							: ''}
+						: ''}{part.volume_mL === undefined ? share(part.id) : `: ${part.volume_mL} mL taken`}
 				</button>
 				<button
 					type="button"

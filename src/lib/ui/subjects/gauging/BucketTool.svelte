@@ -9,6 +9,7 @@
 		newId: () => string;
 	}
 	const USUAL_L = 10;
+	const MOST_L = 500;
 </script>
 
 <script lang="ts">
@@ -24,13 +25,10 @@
 	const last_L = $derived(all.at(-1)?.[1].volume_L ?? USUAL_L);
 	let typed = $state<string | null>(null);
 	const read = $derived(readTyped(typed ?? String(last_L)));
-	const wrong = $derived(
-		'why' in read
-			? read.why
-			: read.number <= 0 || read.number > 500
-				? 'A bucket holds more than 0 and at most 500 L.'
-				: ''
-	);
+	const isBucket = (volume_L: number) => volume_L > 0 && volume_L <= MOST_L;
+	const sayVolume = (volume_L: number) =>
+		isBucket(volume_L) ? '' : `A bucket holds more than 0 and at most ${MOST_L} L.`;
+	const wrong = $derived('why' in read ? read.why : sayVolume(read.number));
 </script>
 
 <p class="small">All of the water into the bucket. Three fills at least; at a slow trickle a smaller vessel.</p>

@@ -92,6 +92,9 @@
 		/** What was written at its places and taken out again. */
 		struck: Line[];
 	}
+	const edgeWords: Record<string, string> = { start: 'first edge', end: 'far edge' };
+	const sayKept = (line: Line | undefined, field: Field) =>
+		line?.live ? sayAsRead(line.value as AsTyped, entry.unitOf(field)) : '';
 	const pathsOfRow = new Map<string, string[]>();
 	/** Where the figures of a row stand; named once, for they are looked up with every key. */
 	function pathsIn(id: string): string[] {
@@ -126,15 +129,10 @@
 				cells: fields.map(({ field, word }, i) => ({
 					field,
 					word,
-					text:
-						isEdge && field !== 'distance_m'
-							? null
-							: inRow[i]?.live
-								? sayAsRead(inRow[i].value as AsTyped, entry.unitOf(field))
-								: ''
+					text: isEdge && field !== 'distance_m' ? null : sayKept(inRow[i], field)
 				})),
 				active: here,
-				edge: id === 'start' ? 'first edge' : id === 'end' ? 'far edge' : '',
+				edge: edgeWords[id] ?? '',
 				share: share === undefined ? '' : `${share} %`,
 				struck: seen.flatMap((line) => ((line?.history.length ?? 0) > 1 && line ? [line] : []))
 			}));
@@ -220,8 +218,8 @@
 		striking = false;
 	}
 
-	const nameOf = (row: string) =>
-		row === 'start' ? 'First edge of the water' : row === 'end' ? 'Far edge of the water' : 'Vertical';
+	const rowNames: Record<string, string> = { start: 'First edge of the water', end: 'Far edge of the water' };
+	const nameOf = (row: string) => rowNames[row] ?? 'Vertical';
 </script>
 
 <div class="gauge">

@@ -30,6 +30,7 @@
 
 <script lang="ts">
 	import { isBySection, wasRaised, howAsked, howGauged } from '$lib/core/subjects/gauging/how';
+	import { FLUME_SETTLES_s } from '$lib/core/subjects/gauging/step';
 	import { arithmeticWords, gaugingWords, pointMethodWords } from '$lib/core/subjects/gauging/words';
 	import { arithmetics, gaugingMethods, velocityPointMethods } from '$lib/core/subjects/gauging/branch';
 	import { amount, convert, significant, units as unitTable } from '$lib/core/quantity';
@@ -146,7 +147,7 @@
 		<FlumeTool
 			{base}
 			flume={gauging?.flume}
-			settle_s={step.settle_s ?? 300}
+			settle_s={step.settle_s ?? FLUME_SETTLES_s}
 			{writer}
 			{lengths}
 			{onstart}

@@ -44,19 +44,13 @@
 	);
 	const found = (drops: number, blankDrops = bottle?.blankDrops) =>
 		titrated({ drops, blankDrops, mgLPerDrop: bottle?.mgLPerDrop ?? step.mgLPerDrop });
-	const stage = $derived(
-		bottle?.drops !== undefined
-			? 'done'
-			: isOnPaper
-				? 'paper'
-				: bottle?.hasBubble === undefined || bottle.hasBubble
-					? 'bubble'
-					: bottle.fixedAt === undefined
-						? 'fix'
-						: bottle.acidAt === undefined
-							? 'acid'
-							: 'drops'
-	);
+	const stage = $derived.by(() => {
+		if (bottle?.drops !== undefined) return 'done';
+		if (isOnPaper) return 'paper';
+		if (bottle?.hasBubble !== false) return 'bubble';
+		if (bottle.fixedAt === undefined) return 'fix';
+		return bottle.acidAt === undefined ? 'acid' : 'drops';
+	});
 
 	function count(drops: number) {
 		tapped[bottleId] = Math.max(0, drops);

@@ -10,6 +10,7 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const standing = (waiting: number) => (waiting ? `${counted(waiting, 'result')} to be reviewed` : 'judged');
 
 	const known = $derived(data.parameter ? parameters[data.parameter] : null);
 	const points = $derived(data.series?.kind === 'points' ? data.series.points : []);
@@ -191,11 +192,9 @@
 					<a href="/visits/{visit.id}">{sayDay(visit.started_ms, data.program.timeZone, true)}</a>
 					{visit.crew.join(', ')}
 					<small
-						>{visit.isFinished
-							? visit.awaitsReview
-								? `${counted(visit.awaitsReview, 'result')} to be reviewed`
-								: 'judged'
-							: 'still open'}{visit.flags ? `, ${counted(visit.flags, 'doubt')}` : ''}</small
+						>{visit.isFinished ? standing(visit.awaitsReview) : 'still open'}{visit.flags
+							? `, ${counted(visit.flags, 'doubt')}`
+							: ''}</small
 					>
 				</li>
 			{/each}

@@ -1,6 +1,8 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import type { Sheet } from '$lib/core/logbook';
+	import type { Step } from '$lib/core/subjects/steps';
 	import { inSentence } from '$lib/core/wording';
 	import { instrumentsLastUsed } from '$lib/field/store';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
@@ -44,20 +46,26 @@
 	const outcome = $derived(log.outcomeOf(moment.folded, moment.now_ms));
 	const sheet = $derived<Sheet>(moment.folded.sheet);
 
-	const ready = $derived(instrumentsLastUsed().then((lastUsed) => ({ lastUsed, stepId: params.step })));
 	const isReady = $derived(log.entries && log.drafts && outcome && app.packed && ordered && log.card);
 	/** One for each step of a visit: what a tool starts from does not change under it. */
-	const screenFor = (lastUsed: readonly string[]) =>
-		ordered &&
+	const screenFor = (step: Step, lastUsed: readonly string[]) =>
 		new VisitScreen(
 			app,
 			log,
-			ordered.step,
+			step,
 			() => ({ ...moment, outcome: outcome! }),
 			lastUsed,
 			() => roundAhead(app, log, log.folded.sheet)
 		);
-	const frame = $derived(isReady ? screenFor([]) : undefined);
+	const frame = $derived(isReady ? screenFor(ordered!.step, []) : undefined);
+	/** A tool and the step that it is for come together: until the next one is there, the last one keeps its own. */
+	async function toolFor(step: Step) {
+		const [lastUsed, { default: Tool }] = await Promise.all([instrumentsLastUsed(), toolOf(step).load()]);
+		return { step, Tool, screen: screenFor(step, lastUsed) };
+	}
+	/** A new satchel makes new objects of the same step: what is being typed stays. */
+	const place = $derived(ordered ? `${params.visit} ${ordered.step.id}` : '');
+	const loaded = $derived(place && untrack(() => toolFor(ordered!.step)));
 	const tool = $derived(ordered && toolOf(ordered.step));
 	const after = $derived(log.steps.slice(index + 1).find((s) => frame?.stateOf(s.step.id) !== 'not-required')?.step);
 	const isDone = $derived(frame?.stateOf(params.step) === 'done');
@@ -111,10 +119,12 @@
 							? void frame.writer.set(`steps/${step.id}/takenBy`, frame.me)
 							: frame.writer.strike(`steps/${step.id}/takenBy`, 'given back')}
 				/>
-				{#await Promise.all([ready, toolOf(step).load()]) then [{ lastUsed, stepId }, { default: Tool }]}
-					{#key `${params.visit} ${stepId}`}
-						<div class="tool"><Tool {step} screen={screenFor(lastUsed)!} /></div>
-					{/key}
+				{#await loaded then made}
+					{#if made}
+						{#key made}
+							<div class="tool"><made.Tool step={made.step} screen={made.screen} /></div>
+						{/key}
+					{/if}
 				{/await}
 				<Doubts
 					{flags}

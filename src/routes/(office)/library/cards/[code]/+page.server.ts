@@ -1,6 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { orderSteps, settingsOf } from '$lib/core/method';
+import { ChangeWord, compose, orderSteps, settingsOf } from '$lib/core/method';
+import { againSettings, stepNames } from '$lib/core/subjects/step-settings';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { cardVersions, keepVersion, keptBy, roundsThatWouldMove } from '$lib/server/library/cards';
@@ -8,34 +9,66 @@ import { previewSettings, readSettings } from '$lib/server/library/card-file';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ locals, params }) => {
+/** Changes of what is done, as the address or the form names them; one that is none is left out. */
+const readChanges = (words: readonly unknown[]) =>
+	words.flatMap((word) => {
+		const change = ChangeWord.safeParse(word);
+		return change.success ? [change.data] : [];
+	});
+
+export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const versions = (await cardVersions(database(), member.programId)).get(params.code);
 	if (!versions) error(404, 'There is no such card in your program.');
 	const by = await keptBy(database(), member.programId, versions[0]!.cardId);
-	const order = orderSteps(versions[0]!.card);
+	const words = url.searchParams.getAll('with').slice(0, MOST_CHANGES);
+	const draft = compose(versions[0]!.card, readChanges(words));
+	const order = orderSteps(draft.card);
 	return {
 		code: params.code,
 		mayKeep: can(member, 'keep-library'),
 		title: versions[0]!.card.title,
 		version: versions[0]!.version,
-		settings: settingsOf(versions[0]!.card),
+		settings: settingsOf(draft.card),
+		changes: words,
+		draftSaid: [
+			...draft.why,
+			...draft.rulesGone.map((r) => `The rule “${r.because}” goes: no step is left that it speaks of.`)
+		],
+		inCard: draft.card.steps.map((s) => ({
+			id: s.id,
+			title: s.title,
+			tags: s.tags,
+			canRepeat: againSettings(s, '-2') !== null
+		})),
+		kinds: stepNames,
 		steps: 'steps' in order ? order.steps.map((s) => ({ title: s.step.title, because: s.because })) : [],
 		versions: versions.map((v) => ({ version: v.version, since: v.since, by: by[v.version] ?? null }))
 	};
 };
+
+/** More changes than this are kept in several versions. */
+const MOST_CHANGES = 60;
 
 const Given = z.object({
 	on: z.coerce.number().int().positive(),
 	texts: z.record(z.string(), z.string().max(4000, 'That is too long.'))
 });
 
-const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record<string, string>) => {
+const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record<string, string>, words: unknown[]) => {
 	if (!can(locals.member!, 'keep-library')) error(403, 'Only a coordinator changes the library.');
 	const given = Given.safeParse({ on, texts });
 	if (!given.success)
 		return fail(400, { texts, why: given.error.issues.map((i) => ({ path: String(i.path.at(-1)), why: i.message })) });
-	const kept = await keepVersion(database(), locals.member!, code, given.data.on, given.data.texts, serverNow_ms());
+	const kept = await keepVersion(
+		database(),
+		locals.member!,
+		code,
+		given.data.on,
+		given.data.texts,
+		serverNow_ms(),
+		readChanges(words.slice(0, MOST_CHANGES))
+	);
 	if (!kept.ok) return fail(400, { texts, why: kept.why });
 	const moved = kept.roundsMoved
 		? ` ${kept.roundsMoved} planned ${kept.roundsMoved === 1 ? 'round goes' : 'rounds go'} over to it.`
@@ -47,10 +80,13 @@ const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record
 
 export const actions: Actions = {
 	keep: async ({ locals, params, request }) => {
+		const form = await request.formData();
+		const words = form.getAll('with');
+		form.delete('with');
 		const { on, ...texts } = Object.fromEntries(
-			[...(await request.formData())].filter((f): f is [string, string] => typeof f[1] === 'string')
+			[...form].filter((f): f is [string, string] => typeof f[1] === 'string')
 		);
-		return keep(locals, params.code, on, texts);
+		return keep(locals, params.code, on, texts, words);
 	},
 	import: async ({ locals, params, request }) => {
 		const member = locals.member!;

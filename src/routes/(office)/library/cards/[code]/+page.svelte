@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { sayDay } from '$lib/core/wording';
 	import CardSettings from '$lib/ui/library/CardSettings.svelte';
+	import CardSteps from '$lib/ui/library/CardSteps.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -51,8 +52,23 @@
 			{/if}
 			{#if form?.said}<p class="say" role="status">{form.said}</p>{/if}
 			{#if whole.length}<p class="say spoils" role="alert">{whole.join(' ')}</p>{/if}
+			{#if data.mayKeep}
+				<CardSteps
+					steps={data.inCard}
+					kinds={data.kinds}
+					changes={data.changes}
+					href="/library/cards/{data.code}"
+					said={data.draftSaid}
+				/>
+			{/if}
 			{#key data.version}
-				<CardSettings settings={data.settings} version={data.version} mayKeep={data.mayKeep} why={form?.why ?? []} />
+				<CardSettings
+					settings={data.settings}
+					version={data.version}
+					mayKeep={data.mayKeep}
+					changes={data.changes}
+					why={form?.why ?? []}
+				/>
 			{/key}
 		</div>
 		<aside>

@@ -8,6 +8,8 @@
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const orderWords = (isExact: boolean) =>
+		isExact ? 'best order and start found exactly' : 'a good order, not every one was weighed';
 
 	const DELAY_min = 20;
 	const round = $derived(data.round);
@@ -82,11 +84,7 @@
 				.join(' and ')}</span
 		>
 		<span class="small">
-			{data.best === null
-				? ''
-				: data.best.isExact
-					? 'best order and start found exactly'
-					: 'a good order, not every one was weighed'}{round.guesses
+			{data.best ? orderWords(data.best.isExact) : ''}{round.guesses
 				? `; ${round.guesses === 1 ? 'one drive is' : `${round.guesses} drives are`} guessed from position`
 				: ''}
 		</span>

@@ -1,0 +1,10 @@
+import type { LevelSpoiler } from './branch';
+
+/** What was seen at the board, in words. */
+export const levelSpoilerWords = {
+	tide: 'the tide reaches it',
+	backwater: 'the water is held back from below',
+	waves: 'waves run up the board',
+	ice: 'ice on the water',
+	debris: 'something hangs on the board'
+} as const satisfies Record<LevelSpoiler, string>;
