@@ -84,11 +84,8 @@ function lineOf(line: number, me: { site: string; card: string }): [string, unkn
 	if (line < 20) return [`readings/water-temperature/r${String(line)}`, { value: 9 + line / 20, unit: 'degC' }];
 	const vertical = Math.floor((line - 20) / 3);
 	const place = `gaugings/main/verticals/v${String(vertical)}`;
-	return line % 3 === 2
-		? [`${place}/distance_m`, 0.3 * (vertical + 1)]
-		: line % 3 === 0
-			? [`${place}/depth_m`, 0.3]
-			: [`${place}/velocity_m_s`, 0.4];
+	if (line % 3 === 2) return [`${place}/distance_m`, 0.3 * (vertical + 1)];
+	return line % 3 === 0 ? [`${place}/depth_m`, 0.3] : [`${place}/velocity_m_s`, 0.4];
 }
 
 /** The same rows into the same table, for visits that are there, by COPY: ids and visits renamed so that nothing clashes. */

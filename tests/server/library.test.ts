@@ -292,12 +292,12 @@ describe('a file', () => {
 			now_ms
 		);
 		const library = await loadLibrary(db, program.programId);
-		const file =
-			form === 'csv'
-				? asCsv(the('sites'), library)
-				: form === 'geojson'
-					? JSON.stringify(asGeoJson(the('sites'), library))
-					: sitesAsGpx(the('sites'), library);
+		const files = {
+			csv: () => asCsv(the('sites'), library),
+			geojson: () => JSON.stringify(asGeoJson(the('sites'), library)),
+			gpx: () => sitesAsGpx(the('sites'), library)
+		};
+		const file = files[form]();
 		expect((await bringIn(program.who, 'sites', file)).plan.lines.map((l) => [l.verdict, l.changes])).toEqual([
 			['same', []]
 		]);

@@ -36,8 +36,10 @@ const projected = async (programId: string) => ({
 const databaseSays = (refused: Promise<unknown>): Promise<string> =>
 	refused.then(
 		() => 'nothing',
-		(error: unknown) =>
-			error instanceof Error ? (error.cause instanceof Error ? error.cause.message : error.message) : 'something else'
+		(error: unknown) => {
+			const said = error instanceof Error && error.cause instanceof Error ? error.cause : error;
+			return said instanceof Error ? said.message : 'something else';
+		}
 	);
 
 describe('the logbook in the database', () => {

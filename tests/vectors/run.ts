@@ -12,7 +12,8 @@ if (reports.length === 0) {
 	process.exit(2);
 }
 for (const r of reports) {
-	const state = !r.built ? 'not built' : r.mismatches.length ? 'FAILED' : 'passed';
+	const asMeant = r.mismatches.length ? 'FAILED' : 'passed';
+	const state = r.built ? asMeant : 'not built';
 	console.log(
 		`${r.topic.padEnd(20)} ${state.padEnd(10)} ${r.passed} of ${r.passed + r.mismatches.length}   worst relative error ${r.worstRelativeError.toExponential(1)}`
 	);

@@ -1,7 +1,7 @@
 import { parameters, ways } from '../quantity';
 import { unitOptions, type Setting } from '../subjects/setting';
 import { settingsOfStep } from '../subjects/step-settings';
-import { kindOf, stepsOf, type Step } from '../subjects/steps';
+import { stepsOf, type Step } from '../subjects/steps';
 import { MethodCard, waysOf } from './card';
 import { contradictions, type Contradiction } from './contradictions';
 import { Limits, limitsOf } from './limits';

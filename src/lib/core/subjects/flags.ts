@@ -35,7 +35,7 @@ type KindsOf<Subject> = Subject extends unknown ? { [C in keyof Subject]: Subjec
 type Together<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never;
 type Kinds = Together<KindsOf<(typeof flagsBySubject)[keyof typeof flagsBySubject]>>;
 
-export type FlagCode = keyof Kinds & string;
+export type FlagCode = Extract<keyof Kinds, string>;
 /** What goes with each doubt. */
 export type Evidence = { [C in FlagCode]: Kinds[C] extends DoubtKind<infer E> ? E : never };
 

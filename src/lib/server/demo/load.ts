@@ -37,7 +37,8 @@ import {
 } from './season';
 import { thresholds } from './thresholds';
 import { visitsUnderWay } from './under-way';
-import { benchEntries, seededId, visitEntries, type VisitPlan, type Writer } from './visit-entries';
+import { benchEntries, visitEntries } from './visit-entries';
+import { seededId, type VisitPlan, type Writer } from './logbook-writer';
 import { truthAt, weather } from './water-model';
 
 const MINUTE_ms = 60_000;

@@ -7,7 +7,7 @@ import type { Chance } from '../../core/statistics';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { receiveEntries } from '../sync/receive';
-import { logbookWriter, type Writer } from './visit-entries';
+import { logbookWriter, type Writer } from './logbook-writer';
 
 const DAY_ms = 86_400_000;
 const REVIEWED_AFTER_days = 18;

@@ -1,4 +1,4 @@
-import type { VisitPlan } from './visit-entries';
+import type { VisitPlan } from './logbook-writer';
 
 /* When the demo's teams went out, as days before the last one; and the incidents that make its story. */
 

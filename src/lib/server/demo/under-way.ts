@@ -2,7 +2,7 @@ import type { Entry } from '../../core/logbook';
 import { v7 } from 'uuid';
 import { seeded } from '../../core/statistics';
 import type { DemoSite } from './catchment';
-import { logbookWriter, type Writer } from './visit-entries';
+import { logbookWriter, type Writer } from './logbook-writer';
 
 /*
  * Full visits that are going on at the moment the demo starts, each stopped where something is interesting: kits developing,

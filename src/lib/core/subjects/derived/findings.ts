@@ -7,7 +7,6 @@ import {
 	follows,
 	measured,
 	withQualifier,
-	type Measured,
 	type ParameterCode
 } from '../../quantity';
 import { limitsOf } from '../../method';

@@ -82,7 +82,6 @@
 	async function keepAs(figure: Figure) {
 		const path = entry.active;
 		const text = entry.text;
-		const was = live(path)?.id ?? null;
 		entry.clear(path);
 		// the hand goes on at once; the line is on the disk a moment later
 		onTheWay.add(path);
