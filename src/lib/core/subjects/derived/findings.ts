@@ -1,14 +1,6 @@
 import { PER_DEGREE, practicalSalinity, specificConductance } from '../../conductivity';
 import { dissolvedOxygenSaturation, percentSaturation, pressureFromElevation } from '../../oxygen';
-import {
-	amount,
-	certain,
-	exactly,
-	follows,
-	measured,
-	withQualifier,
-	type ParameterCode
-} from '../../quantity';
+import { amount, certain, exactly, follows, measured, withQualifier, type ParameterCode } from '../../quantity';
 import { limitsOf } from '../../method';
 import type { Context } from '../context';
 import { finding, type Finding } from '../determination';

@@ -8,7 +8,7 @@ import {
 	type Unit
 } from '../../quantity';
 import { doubtKind } from '../flag';
-import { lower, nameOf, plain } from '../say';
+import { lower, nameOf, plain, sayShown, type SaidIn } from '../say';
 
 /** Bounds in a unit. */
 export interface Bounds {
@@ -70,11 +70,13 @@ function sayFrom(from: HeldAgainst): string {
 		: `what the other ${from.verticals} verticals show`;
 }
 
-/** A bound of what visits to a site have seen, in the digits of its parameter. */
-const sayBound = (n: number, code: ParameterCode) => {
-	const { unit, decimals } = parameters[code];
-	return `${decimals > 2 ? significant(n, 3) : n.toFixed(decimals)} ${units[unit].symbol}`;
-};
+/** A bound of what visits to a site have seen, in the unit that the program shows and the digits of the parameter. */
+function sayBound(n: number, code: ParameterCode, { shown }: SaidIn): string {
+	const { unit: own, decimals } = parameters[code];
+	const unit = shown?.[code] ?? own;
+	const there = convert(n, own, unit);
+	return `${decimals > 2 ? significant(there, 3) : there.toFixed(decimals)} ${units[unit].symbol}`;
+}
 const sayApart = (n: number, code: ParameterCode) =>
 	`${n.toFixed(parameters[code].decimals)} ${units[parameters[code].unit].symbol}`;
 
@@ -86,8 +88,8 @@ export const readingFlags = {
 	),
 	'outside-history': doubtKind<{ parameter: ParameterCode; seen: Figure; low: number; high: number; visits: number }>(
 		'ask',
-		(e) =>
-			`${nameOf(e.parameter)} of ${writeFigure(e.seen, parameters[e.parameter].decimals)} lies outside what ${e.visits} visits here have seen (${sayBound(e.low, e.parameter)} to ${sayBound(e.high, e.parameter)}). Read it again, or keep it if it stands.`
+		(e, shownIn) =>
+			`${nameOf(e.parameter)} of ${sayShown(e.seen, e.parameter, shownIn)} lies outside what ${e.visits} visits here have seen (${sayBound(e.low, e.parameter, shownIn)} to ${sayBound(e.high, e.parameter, shownIn)}). Read it again, or keep it if it stands.`
 	),
 	'replicates-apart': doubtKind<{
 		parameter: ParameterCode;
