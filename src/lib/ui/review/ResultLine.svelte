@@ -2,6 +2,7 @@
 	import type { Determination } from '$lib/core/subjects/determination';
 	import type { Threshold } from '$lib/core/interpret';
 	import type { Flag } from '$lib/core/subjects/flags';
+	import type { SaidIn } from '$lib/core/subjects/say';
 	import type { Unit } from '$lib/core/quantity';
 
 	export interface Props {
@@ -10,6 +11,8 @@
 		threshold: Threshold | null;
 		/** The unit that the card shows it in. */
 		unit: Unit;
+		/** Those in which doubts are said. */
+		saidIn: SaidIn;
 		/** The text that a verdict keeps. */
 		judged: string;
 		mayJudge: boolean;
@@ -36,7 +39,7 @@
 
 	const name = (r: Determination) => (r.isReported ? r.parameter : `${r.parameter}-${r.from}`);
 
-	let { result, flags, threshold, unit, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
+	let { result, flags, threshold, unit, saidIn, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
 
 	const known = $derived(parameters[result.parameter]);
 	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
@@ -67,7 +70,7 @@
 			</details>{/if}
 	</div>
 	<div class="doubts">
-		{#each flags as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+		{#each flags as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag, saidIn)}</p>{/each}
 		{#if result.review}
 			<p class="small">
 				{words[result.status].charAt(0).toUpperCase() + words[result.status].slice(1)}

@@ -1,4 +1,5 @@
 import {
+	convert,
 	parameters,
 	significant,
 	units,

@@ -269,7 +269,7 @@
 			onadd={add}
 			ondepth={drag}
 		/>
-		{#each doubts as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+		{#each doubts as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag, units)}</p>{/each}
 	</section>
 
 	<section class="typing">

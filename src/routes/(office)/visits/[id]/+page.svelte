@@ -20,6 +20,7 @@
 	const outcome = $derived(data.outcome);
 	const gauging = $derived(outcome.gaugings[0]);
 	const asRead = $derived(data.card.asRead);
+	const saidIn = $derived({ ...asRead, shown: data.card.shown });
 	const general = $derived(
 		outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter))
 	);
@@ -63,7 +64,7 @@
 						.map(inSentence)
 						.join(', ')}{/if}.{/if}
 		</p>
-		{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag)}</p>{/each}
+		{#each general as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag, saidIn)}</p>{/each}
 
 		<div class="spread">
 			<section aria-labelledby="results">
@@ -79,6 +80,7 @@
 						flags={doubtsAbout(result, outcome)}
 						threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
 						unit={shownUnit(data.card, result.parameter)}
+						{saidIn}
 						judged={judgedText(result)}
 						mayJudge={data.mayJudge && data.visit.isFinished}
 						{nameOf}
