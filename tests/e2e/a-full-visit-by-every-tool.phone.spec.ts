@@ -202,7 +202,7 @@ test('the disc goes down and up; what spoils it is kept with it', async ({ page 
 	await page.locator('.slots input').first().focus();
 	await keep(page, '1.40');
 	await keep(page, '1.2');
-	await expect(page.getByText(/Depth of the disc: 1\.3/)).toBeVisible();
+	await expect(page.getByText(/Secchi depth: 1\.3/)).toBeVisible();
 	await tap(page, 'polarised glasses were worn');
 	await expect(page.getByText(/could not be read rightly: polarised glasses/)).toBeVisible();
 });

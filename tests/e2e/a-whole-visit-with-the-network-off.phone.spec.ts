@@ -88,7 +88,7 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 
 	await test.step('conductivity and a tube that is clear to the bottom', async () => {
 		await read(bank, 'Conductivity', '182');
-		await expect(bank.getByText(/Conductivity at 25 °C: 247/)).toBeVisible(); // 182 / (1 − 0.0191 × 13.8)
+		await expect(bank.getByText(/Specific conductance: 247/)).toBeVisible(); // 182 / (1 − 0.0191 × 13.8)
 		await expect(bank.getByText(/182 µS\/cm ÷ \(1 \+ 0\.0191 × \(11\.2 °C − 25 °C\)\) = 247/)).toBeVisible();
 		await goOn(bank);
 		await bank.getByRole('button', { name: /Still visible when full/ }).click();

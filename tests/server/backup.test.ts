@@ -1,3 +1,4 @@
+import { RULES_VERSION } from '../../src/lib/server/db/schema';
 import { execFile } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -49,7 +50,7 @@ beforeAll(async () => {
 	await on(source, async (c) => {
 		const id = '01890000-0000-7000-8000-000000000001';
 		await c.query(
-			`insert into program (id, code, name, time_zone, settings) values ('${id}', 'a', 'Streams with “signs”', 'Etc/UTC', '{"thresholds": []}')`
+			`insert into program (worked_out_by, id, code, name, time_zone, settings) values (${RULES_VERSION}, '${id}', 'a', 'Streams with “signs”', 'Etc/UTC', '{"thresholds": []}')`
 		);
 		await c.query(`insert into logbook_tip (program_id, last_seq) values ('${id}', 0)`);
 		await c.query(`insert into "user" (id, name, email) values ('u', 'Ina', 'ina@weir.invalid')`);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { FieldApp } from '$lib/field/field-app.svelte';
+	import { dropLastSeen } from '$lib/field/last-seen';
 	import { setFieldApp } from './field-context';
 	import type { LayoutProps } from './$types';
 
@@ -8,6 +9,10 @@
 
 	const app = new FieldApp();
 	setFieldApp(app);
+
+	$effect(() => {
+		if (app.isOpen) dropLastSeen();
+	});
 
 	onMount(() => {
 		if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/service-worker.js');

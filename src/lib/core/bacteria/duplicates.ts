@@ -1,7 +1,10 @@
 import { atLeast, listOf } from '../quantity';
 import { mean } from '../statistics';
 
-/** How far two figures lie apart, in percent of their mean; 0 where both are 0. RangeError below 0 or where one is missing. */
+/**
+ * How far two figures lie apart, in percent of their mean; 0 where both are 0. RangeError below 0 or where one is
+ * missing. U.S. EPA (2002), QA/G-8.
+ */
 export function relativePercentDifference({ first, second }: { first: number; second: number }): { percent: number } {
 	const a = atLeast('first', first, 0);
 	const b = atLeast('second', second, 0);

@@ -30,7 +30,10 @@ export function specificConductance(reading: {
 	return { specificConductance_uScm: step.number, working: { step, unit: 'µS/cm at 25 °C' } };
 }
 
-/** The conductivity an uncompensated meter shows in water of a known conductance at 25 °C, in µS/cm. Inverse of {@link specificConductance}. */
+/**
+ * The conductivity an uncompensated meter shows in water of a known conductance at 25 °C, in µS/cm. Inverse of {@link
+ * specificConductance}. APHA Standard Methods 2510 B.
+ */
 export function rawConductivity(water: {
 	specificConductance_uScm: number;
 	temperature_C: number;

@@ -35,7 +35,10 @@ export function practicalSalinityFromRatio(sample: {
 	return { salinity, salinityPss78, extended, inRange: salinity <= 42 && t >= -2 && t <= 35 };
 }
 
-/** Practical salinity from raw conductivity in mS/cm (not brought to 25 °C) and temperature on ITS-90. */
+/**
+ * Practical salinity from raw conductivity in mS/cm (not brought to 25 °C) and temperature on ITS-90. UNESCO (1983),
+ * Technical Papers in Marine Science 44.
+ */
 export function practicalSalinity(sample: { conductivity_mScm: number; temperature_C: number }): Salinity {
 	return practicalSalinityFromRatio({
 		conductivityRatio: atLeast('conductivity_mScm', sample.conductivity_mScm, 0) / STANDARD_SEAWATER_15_mScm,

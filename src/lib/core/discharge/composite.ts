@@ -3,6 +3,7 @@ import { atLeast, listOf, positive } from '../quantity';
 /**
  * How much water each vertical of a composite gives, mL: equal widths, so that each counts by its depth × velocity, and all
  * together make `total_mL`. Where nothing flows anywhere, all give the same. RangeError for no vertical, or a total of 0 or less.
+ * USGS National Field Manual (2006), A4.
  */
 export function compositeVolumes({
 	verticals,
@@ -21,6 +22,8 @@ export function compositeVolumes({
 	return flows.map((q) => (sum === 0 ? total / flows.length : (total * q) / sum));
 }
 
-/** Where the middles of so many equal widths lie between two edges of the water. */
+/**
+ * Where the middles of so many equal widths lie between two edges of the water. USGS National Field Manual (2006), A4.
+ */
 export const middlesOf = (start_m: number, end_m: number, widths: number): number[] =>
 	Array.from({ length: widths }, (_, i) => start_m + ((end_m - start_m) * (i + 0.5)) / widths);

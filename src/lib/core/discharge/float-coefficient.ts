@@ -23,7 +23,10 @@ export const SURFACE_COEFFICIENT = 0.85;
 /** Two standard uncertainties of such a coefficient; the bed is not in the table. */
 export const FLOAT_COEFFICIENT_GIVE = 0.1;
 
-/** By how much a float's surface velocity is reduced at this mean depth: between the table's depths on the line, outside it as at its ends. */
+/**
+ * By how much a float's surface velocity is reduced at this mean depth: between the table's depths on the line,
+ * outside it as at its ends. U.S. Bureau of Reclamation (2001), table 13-1.
+ */
 export function floatCoefficient({ depth_m }: { depth_m: number }): number {
 	const depth = positive('depth_m', depth_m);
 	const after = BY_DEPTH_m.findIndex(([d]) => d >= depth);

@@ -18,6 +18,7 @@ import { mean, standardDeviation } from '../statistics';
 /**
  * Discharge from floats timed over a known length: surface speed, reduced by a coefficient, times the mean area.
  * The runs are averaged as times or as velocities (the schools differ). RangeError for no run, no area, or a time of 0.
+ * ISO 748:2007, 7.1.5.
  */
 export function floatDischarge(run: {
 	length_m: number;

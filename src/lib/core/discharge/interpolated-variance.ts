@@ -62,7 +62,10 @@ export interface Spread {
 	velocitySd_m_s: number;
 }
 
-/** One vertical's share of the variance of the discharge: its width, depth and velocity each uncertain by themselves. */
+/**
+ * One vertical's share of the variance of the discharge: its width, depth and velocity each uncertain by themselves.
+ * Cohn, Kiang & Mason 2013.
+ */
 export function varianceOf(
 	panel: { width_m: number; depth_m: number; velocity_m_s: number },
 	spread: Spread,
@@ -72,11 +75,14 @@ export function varianceOf(
 	return (w * d * v * widthFraction) ** 2 + (w * v * spread.depthSd_m) ** 2 + (w * d * spread.velocitySd_m_s) ** 2;
 }
 
-/** One relative standard uncertainty from the variance that the verticals cause; null when the discharge is 0. */
+/**
+ * One relative standard uncertainty from the variance that the verticals cause; null when the discharge is 0. Cohn,
+ * Kiang & Mason 2013.
+ */
 export const relativeFrom = (variance: number, discharge_m3_s: number, systematic: number): number | null =>
 	discharge_m3_s === 0 ? null : Math.sqrt(systematic ** 2 + variance / discharge_m3_s ** 2);
 
-/** The fractions of a section, checked, with the estimator's own where none are given. */
+/** The fractions of a section, checked, with the estimator's own where none are given. Cohn, Kiang & Mason 2013. */
 export const fractionsOf = (section: SectionWithFractions) => ({
 	systematic: atLeast('systematicFraction', orDefault(section.systematicFraction, 0.01), 0),
 	widthFraction: atLeast('widthFraction', orDefault(section.widthFraction, 0.005), 0)

@@ -1,6 +1,9 @@
 import { atLeast, finite, given, times, type Working } from '../quantity';
 
-/** What a stream carries past in a day, in kg: 86.4 × concentration (mg/L) × discharge (m³/s). A qualifier passes through. */
+/**
+ * What a stream carries past in a day, in kg: 86.4 × concentration (mg/L) × discharge (m³/s). A qualifier passes
+ * through. The factor is that of the SI (BIPM 2019): g/s to kg/d.
+ */
 export function load({
 	concentration_mgL,
 	discharge_m3_s,

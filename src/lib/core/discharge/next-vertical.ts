@@ -20,7 +20,7 @@ export interface NextVertical {
  * taken on the straight line between its neighbours, the interpolated variance reckoned again. The spread seen so far is
  * held: a vertical on the straight line must not pretend that the bed became smoother. Only the two neighbours' panels
  * change, so all gaps together take no longer than one gauging. `known` saves working out the section's uncertainty again.
- * Null with fewer than three verticals, or when no gap would help.
+ * Null with fewer than three verticals, or when no gap would help. By the variance of Cohn, Kiang & Mason 2013.
  */
 export function nextBestVertical(section: SectionWithFractions, known?: InterpolatedVariance): NextVertical | null {
 	const now = known ?? iveUncertainty(section);

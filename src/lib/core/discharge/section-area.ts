@@ -4,6 +4,7 @@ import { total } from './velocity-area';
 /**
  * Area (trapezoids), width, depths, wetted perimeter and hydraulic radius of a surveyed section, in m and m².
  * The perimeter counts the vertical walls at both ends. RangeError for fewer than two stations or two at one place.
+ * ISO 748:2007, 8.2.
  */
 export function sectionArea({ stations }: { stations: readonly { distance_m: number; depth_m: number }[] }) {
 	if (stations.length < 2) throw new RangeError(`a section needs two stations or more: ${stations.length}`);

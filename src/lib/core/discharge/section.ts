@@ -30,7 +30,10 @@ export interface Stations {
 	v: number[];
 }
 
-/** The verticals in order of distance, checked. RangeError for none, two at one place, or one not between the edges. */
+/**
+ * The verticals in order of distance, checked. RangeError for none, two at one place, or one not between the edges.
+ * ISO 748:2007, 8.2.
+ */
 export function orderedVerticals<V extends Vertical>({ edges, verticals }: Section<V>): V[] {
 	const start = finite('startDistance_m', edges.startDistance_m);
 	const end = finite('endDistance_m', edges.endDistance_m);
@@ -50,7 +53,10 @@ export function orderedVerticals<V extends Vertical>({ edges, verticals }: Secti
 	return ordered;
 }
 
-/** The section as stations from edge to edge, an edge's velocity being its fraction of its neighbour's. */
+/**
+ * The section as stations from edge to edge, an edge's velocity being its fraction of its neighbour's. ISO 748:2007,
+ * 8.2.
+ */
 export function stations(section: Section): Stations {
 	const { edges } = section;
 	const verticals = orderedVerticals(section);

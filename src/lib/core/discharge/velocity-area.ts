@@ -65,6 +65,7 @@ export function meanSectionDischarge(
 /**
  * The simple school: mean depth × width × mean velocity. The depths are divided by their number or, counting the two
  * dry edges as one more, by one more. Edge depths and fractions are not used. RangeError as above or on another divisor.
+ * Continuity over the whole section, ISO 748:2007 in its simplest form.
  */
 export function meanDepthDischarge({ edges, verticals, depthDivisor }: Section & { depthDivisor: 'n' | 'nPlusOne' }) {
 	if (depthDivisor !== 'n' && depthDivisor !== 'nPlusOne')
@@ -92,7 +93,10 @@ export type MidPanel = Panel & { distance_m: number; depth_m: number; velocity_m
 const panelStep = (p: Pick<MidPanel, 'width_m' | 'depth_m' | 'velocity_m_s'>) =>
 	times(given(p.width_m, 'm'), given(p.depth_m, 'm'), given(p.velocity_m_s, 'm/s'));
 
-/** How a mid-section gauging comes about: what each panel carries, added up. Panels that carry nothing are left out; null where none does. */
+/**
+ * How a mid-section gauging comes about: what each panel carries, added up. Panels that carry nothing are left out;
+ * null where none does. ISO 748:2007, 8.2.
+ */
 export function midSectionWorking({ panels }: Gauging<MidPanel>): Working | null {
 	const [first, ...rest] = panels.filter((p) => p.discharge_m3_s !== 0).map(panelStep);
 	return first ? { step: plus(first, ...rest), unit: 'm³/s' } : null;

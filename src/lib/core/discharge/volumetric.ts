@@ -1,7 +1,10 @@
 import { atLeast, given, listOf, meanOf, over, positive, type Step, type Working } from '../quantity';
 import { standardDeviation } from '../statistics';
 
-/** Discharge by bucket and stopwatch (m³/s): the mean of the fills, and their spread. RangeError for no fill or a time of 0. */
+/**
+ * Discharge by bucket and stopwatch (m³/s): the mean of the fills, and their spread. RangeError for no fill or a time
+ * of 0. Rantz et al. 1982, USGS Water-Supply Paper 2175.
+ */
 export function volumetricDischarge({ fills }: { fills: readonly { volume_L: number; time_s: number }[] }) {
 	const steps = listOf('fills', fills, (place, fill) => {
 		const { volume_L, time_s } = (fill ?? {}) as { volume_L?: number; time_s?: number };

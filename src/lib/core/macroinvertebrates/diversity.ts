@@ -5,13 +5,19 @@ interface Counts {
 	counts: readonly number[];
 }
 
-/** Shannon's diversity −Σ p ln p, in nats; null of nothing. Fractions of animals are allowed. RangeError below 0. */
+/**
+ * Shannon's diversity −Σ p ln p, in nats; null of nothing. Fractions of animals are allowed. RangeError below 0.
+ * Shannon 1948.
+ */
 export function shannon({ counts }: Counts): { shannon: number | null } {
 	const { present, total } = countsOf(counts);
 	return { shannon: total === 0 ? null : -sum(present.map((x) => (x / total) * Math.log(x / total))) };
 }
 
-/** Simpson's diversity 1 − Σ p², and the same without the bias of a small sample (null for fewer than two animals). */
+/**
+ * Simpson's diversity 1 − Σ p², and the same without the bias of a small sample (null for fewer than two animals).
+ * Simpson 1949.
+ */
 export function simpson({ counts }: Counts): { simpson: number | null; simpsonUnbiased: number | null } {
 	const { present, total } = countsOf(counts);
 	return {
@@ -20,7 +26,10 @@ export function simpson({ counts }: Counts): { simpson: number | null; simpsonUn
 	};
 }
 
-/** Pielou's evenness: Shannon's diversity over the most that so many taxa could have; null for fewer than two taxa. */
+/**
+ * Pielou's evenness: Shannon's diversity over the most that so many taxa could have; null for fewer than two taxa.
+ * Pielou 1966.
+ */
 export function pielou({ counts }: Counts): { pielou: number | null } {
 	const { present } = countsOf(counts);
 	const { shannon: h } = shannon({ counts });
@@ -45,7 +54,10 @@ export function chao1({ counts }: Counts): { chao1: number | null; se: number | 
 	return { chao1: estimate, se: Math.sqrt(Math.max(0, variance)) };
 }
 
-/** Share of the most numerous taxa (one, unless told), in percent; null of nothing. */
+/**
+ * Share of the most numerous taxa (one, unless told), in percent; null of nothing. Barbour et al. 1999, U.S. EPA
+ * 841-B-99-002.
+ */
 export function percentDominant({ counts, taxa }: Counts & { taxa?: number | null }): { percent: number | null } {
 	const most = whole('taxa', orDefault(taxa, 1), 1);
 	const { present, total } = countsOf(counts);

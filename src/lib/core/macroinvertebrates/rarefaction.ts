@@ -39,7 +39,7 @@ function chancesMissed(total: number, n: number): (x: number) => number {
 
 /**
  * Richness expected at sizes 1, step, 2 step, … and the whole sample: has the curve flattened? Each size follows from the one
- * before it by one factor a taxon, so the whole curve costs one walk along it. Empty lists of nothing.
+ * before it by one factor a taxon, so the whole curve costs one walk along it. Empty lists of nothing. Hurlbert 1971.
  */
 export function rarefactionCurve({ counts, step }: { counts: readonly number[]; step: number }): {
 	sampleSizes: number[];

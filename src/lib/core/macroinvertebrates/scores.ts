@@ -36,7 +36,10 @@ export function familyBioticIndex({ taxa }: { taxa: readonly { count: number; to
 /** Orders whose families mostly ask for clean water: mayflies, stoneflies, caddisflies. */
 const EPT = ['Ephemeroptera', 'Plecoptera', 'Trichoptera'];
 
-/** Taxa and animals of mayflies, stoneflies and caddisflies, and their share in percent (null of nothing). Each entry is one taxon. */
+/**
+ * Taxa and animals of mayflies, stoneflies and caddisflies, and their share in percent (null of nothing). Each entry
+ * is one taxon. Lenat 1988.
+ */
 export function eptRichness({ taxa }: { taxa: readonly { count: number; order?: string | null }[] }): {
 	eptRichness: number;
 	eptIndividuals: number;
@@ -49,7 +52,10 @@ export function eptRichness({ taxa }: { taxa: readonly { count: number; order?: 
 	return { eptRichness: ept.length, eptIndividuals, eptPercent: total === 0 ? null : (100 * eptIndividuals) / total };
 }
 
-/** The sum of the scores of the taxa present, however many animals of each, and the mean score of a taxon (null where none scores). */
+/**
+ * The sum of the scores of the taxa present, however many animals of each, and the mean score of a taxon (null where
+ * none scores). Armitage et al. 1983.
+ */
 export function averageScorePerTaxon({ taxa }: { taxa: readonly { count: number; score?: number | null }[] }): {
 	totalScore: number;
 	scoringTaxa: number;

@@ -12,9 +12,22 @@ export interface Contradiction {
 }
 
 /** What in a card contradicts itself. A card that does is not taken into use. */
-export function contradictions(card: MethodCard): Contradiction[] {
+export const contradictions = (card: MethodCard): Contradiction[] => [
+	...inLimits(card),
+	...inWadingAndHolding(card),
+	...inSteps(card),
+	...inRules(card)
+];
+
+/** Collects what is wrong. */
+function collector() {
 	const found: Contradiction[] = [];
 	const say = (isWrong: boolean, path: string, why: string) => isWrong && found.push({ path, why });
+	return { found, say };
+}
+
+function inLimits(card: MethodCard): Contradiction[] {
+	const { found, say } = collector();
 	const l = limitsOf(card);
 	say(
 		l.plateReadable_h >= l.plateTooOld_h,
@@ -42,6 +55,11 @@ export function contradictions(card: MethodCard): Contradiction[] {
 			'limits.flume.maximumHead_m',
 			'The flume’s rating holds over no head at all.'
 		);
+	return found;
+}
+
+function inWadingAndHolding(card: MethodCard): Contradiction[] {
+	const { found, say } = collector();
 	say(
 		card.holding.withoutIce_h > card.holding.bacteria_h,
 		'holding.withoutIce_h',
@@ -59,13 +77,22 @@ export function contradictions(card: MethodCard): Contradiction[] {
 			'wading.product_m2_s',
 			`Depth × speed of ${card.wading.product_m2_s} m²/s is more than trained crews stand in; ${ABSOLUTE.product_m2_s} is the most, 0.6 for most adults.`
 		);
-	for (const step of card.steps)
-		for (const { path, why } of contradictionsIn(step)) found.push({ path: `steps.${step.id}.${path}`, why });
-	for (const { first, then } of sharedPlaces(card))
-		found.push({
-			path: `steps.${then.id}.title`,
-			why: `“${then.title}” would write where “${first.title}” does: give its places other names, or leave it out.`
-		});
+	return found;
+}
+
+/** Settings of one step against each other, and two steps that would write at one place. */
+const inSteps = (card: MethodCard): Contradiction[] => [
+	...card.steps.flatMap((step) =>
+		contradictionsIn(step).map(({ path, why }) => ({ path: `steps.${step.id}.${path}`, why }))
+	),
+	...sharedPlaces(card).map(({ first, then }) => ({
+		path: `steps.${then.id}.title`,
+		why: `“${then.title}” would write where “${first.title}” does: give its places other names, or leave it out.`
+	}))
+];
+
+function inRules(card: MethodCard): Contradiction[] {
+	const { found, say } = collector();
 	const order = orderSteps(card);
 	if ('cycle' in order)
 		found.push({

@@ -24,76 +24,67 @@ const wadingStart: Record<string, MethodCard['wading']> = {
 	product: { school: 'product', product_m2_s: 0.6 }
 };
 
+const line = (
+	group: string,
+	path: string,
+	label: string,
+	text: string,
+	control: Setting['control'] = 'line'
+): Setting => ({ path, group, label, text, control });
+const number = (group: string, path: string, label: string, value: number | undefined): Setting =>
+	line(group, path, label, value === undefined ? '' : String(value), 'number');
+
 /** Everything that may be set in a card, in the order of the card. */
-export function settingsOf(card: MethodCard): Setting[] {
-	const line = (
-		group: string,
-		path: string,
-		label: string,
-		text: string,
-		control: Setting['control'] = 'line'
-	): Setting => ({
-		path,
-		group,
-		label,
-		text,
-		control
-	});
-	const number = (group: string, path: string, label: string, value: number | undefined): Setting =>
-		line(group, path, label, value === undefined ? '' : String(value), 'number');
+export const settingsOf = (card: MethodCard): Setting[] => [
+	line('The card', 'title', 'Title', card.title),
+	line('The card', 'summary', 'In a sentence', card.summary, 'lines'),
+	...card.steps.flatMap(stepSettings),
+	line(
+		'Order',
+		'rules',
+		'Rules: what comes before what, because',
+		card.rules.map((r) => `${r.first} before ${r.then}: ${r.because}`).join('\n'),
+		'lines'
+	),
+	line('Reported', 'ways', 'Which way goes first, where several found a figure', waysOf(card).join(', '), 'lines'),
+	{ ...line('Wading', 'wading.school', 'School', card.wading.school, 'one'), options: wadingSchools },
+	...Object.entries(card.wading).flatMap(([key, value]) =>
+		typeof value === 'number' ? [number('Wading', `wading.${key}`, wadingWords[key] ?? key, value)] : []
+	),
+	number('Holding', 'holding.bacteria_h', 'first bottle to last plate, h', card.holding.bacteria_h),
+	number('Holding', 'holding.withoutIce_h', 'a bottle without ice is asked about after, h', card.holding.withoutIce_h),
+	...Object.entries(card.shown ?? {}).map(([code, unit]): Setting => ({
+		...line('Shown in', `shown.${code}`, parameters[code as keyof typeof parameters].name, unit, 'one'),
+		options: unitOptions(unit)
+	})),
+	...limitSettings(card),
+	...flumeSettings(card)
+];
+
+/** The numbers on which programs differ, each by what it says of itself. */
+function limitSettings(card: MethodCard): Setting[] {
 	const limits = limitsOf(card);
-	return [
-		line('The card', 'title', 'Title', card.title),
-		line('The card', 'summary', 'In a sentence', card.summary, 'lines'),
-		...card.steps.flatMap(stepSettings),
-		line(
-			'Order',
-			'rules',
-			'Rules: what comes before what, because',
-			card.rules.map((r) => `${r.first} before ${r.then}: ${r.because}`).join('\n'),
-			'lines'
-		),
-		line('Reported', 'ways', 'Which way goes first, where several found a figure', waysOf(card).join(', '), 'lines'),
-		{ ...line('Wading', 'wading.school', 'School', card.wading.school, 'one'), options: wadingSchools },
-		...Object.entries(card.wading).flatMap(([key, value]) =>
-			typeof value === 'number' ? [number('Wading', `wading.${key}`, wadingWords[key] ?? key, value)] : []
-		),
-		number('Holding', 'holding.bacteria_h', 'first bottle to last plate, h', card.holding.bacteria_h),
-		number(
-			'Holding',
-			'holding.withoutIce_h',
-			'a bottle without ice is asked about after, h',
-			card.holding.withoutIce_h
-		),
-		...Object.entries(card.shown ?? {}).map(([code, unit]): Setting => ({
-			...line('Shown in', `shown.${code}`, parameters[code as keyof typeof parameters].name, unit, 'one'),
-			options: unitOptions(unit)
-		})),
-		...Object.entries(Limits.shape).flatMap(([key, schema]) =>
-			key === 'flume' || key === 'flumeName'
-				? []
-				: [
-						number(
-							'Limits',
-							`limits.${key}`,
-							schema.description ?? key,
-							limits[key as Exclude<keyof Limits, 'flume' | 'flumeName'>]
-						)
-					]
-		),
-		...(stepsOf(card, 'flow').length > 0
-			? [
-					line(
-						'Flume',
-						'limits.flumeName',
-						Limits.shape.flumeName.description ?? 'flumeName',
-						card.limits?.flumeName ?? ''
+	return Object.entries(Limits.shape).flatMap(([key, schema]) =>
+		key === 'flume' || key === 'flumeName'
+			? []
+			: [
+					number(
+						'Limits',
+						`limits.${key}`,
+						schema.description ?? key,
+						limits[key as Exclude<keyof Limits, 'flume' | 'flumeName'>]
 					)
 				]
+	);
+}
+
+function flumeSettings({ limits, steps }: MethodCard): Setting[] {
+	const name = Limits.shape.flumeName.description ?? 'flumeName';
+	return [
+		...(stepsOf({ steps }, 'flow').length > 0
+			? [line('Flume', 'limits.flumeName', name, limits?.flumeName ?? '')]
 			: []),
-		...Object.entries(card.limits?.flume ?? {}).map(([key, value]) =>
-			number('Flume', `limits.flume.${key}`, key, value)
-		)
+		...Object.entries(limits?.flume ?? {}).map(([key, value]) => number('Flume', `limits.flume.${key}`, key, value))
 	];
 }
 

@@ -32,7 +32,7 @@ export function dissolvedOxygenSaturation(water: Water): { saturation_mgL: numbe
 
 /**
  * Measured oxygen as a share of what this water holds, in percent, with the saturation beside it (mg/L).
- * Same source and ranges as {@link dissolvedOxygenSaturation}.
+ * Same source and ranges as {@link dissolvedOxygenSaturation}. Benson & Krause 1984.
  */
 export function percentSaturation(sample: Water & { dissolvedOxygen_mgL: number }): {
 	percent: number;
@@ -47,7 +47,7 @@ export function percentSaturation(sample: Water & { dissolvedOxygen_mgL: number 
 
 /**
  * Pressure of the standard atmosphere at a height, in kPa, for stations without a barometer.
- * International Standard Atmosphere, troposphere. Holds for −430 to 9000 m; RangeError outside.
+ * International Standard Atmosphere, troposphere. Holds for −430 to 9000 m; RangeError outside. ICAO Doc 7488 (1993).
  */
 export function pressureFromElevation({ elevation_m }: { elevation_m: number }): { pressure_kPa: number } {
 	const h = inRange('elevation_m', finite('elevation_m', elevation_m), -430, 9000);

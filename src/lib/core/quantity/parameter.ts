@@ -43,7 +43,7 @@ export const parameters = {
 		plausible: [10, 3000]
 	},
 	conductance25: {
-		name: 'Conductivity at 25 °C',
+		name: 'Specific conductance',
 		unit: 'uS_cm',
 		decimals: 0,
 		possible: [0, 300_000],
@@ -54,7 +54,7 @@ export const parameters = {
 	'tube-depth': { name: 'Clarity in the tube', unit: 'cm', decimals: 0, possible: [0, 200], plausible: [3, 120] },
 	// on a board whose zero lies anywhere
 	'water-level': { name: 'Water level', unit: 'm', decimals: 2, possible: [-10, 30], plausible: [-0.5, 6] },
-	'disc-depth': { name: 'Depth of the disc', unit: 'm', decimals: 2, possible: [0, 40], plausible: [0.1, 8] },
+	'disc-depth': { name: 'Secchi depth', unit: 'm', decimals: 2, possible: [0, 40], plausible: [0.1, 8] },
 	turbidity: { name: 'Turbidity from the tube', unit: 'NTU', decimals: 0, possible: [0, 10_000], plausible: [0, 500] },
 	discharge: { name: 'Discharge', unit: 'm3_s', decimals: 3, possible: [-100, 1000], plausible: [0, 20] },
 	'e-coli': {

@@ -1,18 +1,18 @@
 import { inRange, orDefault } from '../quantity';
 import { ascending, present, type Gappy } from './samples';
 
-/** The median of values in ascending order: the mean of the two middle ones; null of none. */
+/** The median of values in ascending order: the mean of the two middle ones; null of none. Hyndman & Fan 1996. */
 export function medianOfSorted(sorted: ArrayLike<number>): number | null {
 	const n = sorted.length;
 	return n === 0 ? null : (sorted[(n - 1) >> 1]! + sorted[n >> 1]!) / 2;
 }
 
-/** The median; null of none. */
+/** The median; null of none. Hyndman & Fan 1996. */
 export const median = (values: readonly number[]): number | null => medianOfSorted(ascending(values));
 
 /**
  * The quantile of a sample at a probability 0..1, of Hyndman & Fan's type 7 (the default) or 6 (Weibull). Null entries are
- * dropped; null of nothing. RangeError for another type or a probability outside 0..1.
+ * dropped; null of nothing. RangeError for another type or a probability outside 0..1. Hyndman & Fan 1996.
  */
 export function quantile({ values, probability, type }: { values: Gappy; probability: number; type?: number | null }): {
 	quantile: number | null;
@@ -30,7 +30,10 @@ export function quantile({ values, probability, type }: { values: Gappy; probabi
 	return { quantile: low + (h - below) * (high - low) };
 }
 
-/** Ranks from 1, ties sharing the mean of theirs, in the order of the values; and the sizes of tied groups. */
+/**
+ * Ranks from 1, ties sharing the mean of theirs, in the order of the values; and the sizes of tied groups. Kendall
+ * 1945.
+ */
 export function midRanks(values: readonly number[]): { ranks: number[]; tied: number[] } {
 	const order = values.map((_, i) => i).sort((a, b) => values[a]! - values[b]!);
 	const ranks = new Array<number>(values.length);

@@ -11,7 +11,7 @@ const corrected = (distance: number, variance: number) => (distance - 0.5 * Math
 
 /**
  * Spearman's rank correlation: Pearson's on mid-ranks, two-sided p by t with n − 2. A pair with a null is dropped.
- * Null for fewer than two pairs or a side all equal; with two pairs p is null.
+ * Null for fewer than two pairs or a side all equal; with two pairs p is null. Spearman 1904.
  */
 export function spearman(sample: { x: Gappy; y: Gappy }): { rho: number | null; p: number | null; n: number } {
 	const { x, y } = presentPairs(sample);
@@ -27,6 +27,7 @@ export function spearman(sample: { x: Gappy; y: Gappy }): { rho: number | null; 
 /**
  * Mann & Whitney's U of two samples (pairs in which x is the larger, ties as halves), with the normal p corrected for
  * ties and continuity. Null entries are dropped; all null when a side is empty, z and p when every value is the same.
+ * Mann & Whitney 1947.
  */
 export function mannWhitney(sample: { x: Gappy; y: Gappy }): {
 	u: number | null;
@@ -50,6 +51,7 @@ export function mannWhitney(sample: { x: Gappy; y: Gappy }): {
 /**
  * Wilcoxon's signed ranks of paired samples: V is the sum of the ranks of the positive differences x − y, which are rounded
  * to 9 decimals so that 0.3 − 0.2 ties with 0.2 − 0.1; zeros are dropped. Normal p, corrected for ties and continuity.
+ * Wilcoxon 1945.
  */
 export function pairedWilcoxon(sample: { x: Gappy; y: Gappy }): {
 	v: number | null;

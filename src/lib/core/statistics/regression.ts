@@ -30,7 +30,7 @@ const NOTHING = {
 /**
  * The least-squares line of y on x with its standard errors, two-sided p of the slope and its 95 % limits by Student's t with
  * n − 2. A pair with a null is dropped. All null but n when x is all equal or there are fewer than two pairs; two pairs
- * give the line alone. RangeError when the lists differ in length or hold what is not a number.
+ * give the line alone. RangeError when the lists differ in length or hold what is not a number. Draper & Smith 1998.
  */
 export function linearRegression(sample: { x: Gappy; y: Gappy }): Regression {
 	const { x, y } = presentPairs(sample);
@@ -75,7 +75,7 @@ export function linearRegression(sample: { x: Gappy; y: Gappy }): Regression {
 
 const areSame = (values: readonly number[]) => values.every((v) => v === values[0]);
 
-/** Means, and sums of squares and products about them. */
+/** Means, and sums of squares and products about them. Draper & Smith 1998. */
 export function moments(x: readonly number[], y: readonly number[]) {
 	const mx = mean(x) ?? 0;
 	const my = mean(y) ?? 0;

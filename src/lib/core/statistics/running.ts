@@ -36,6 +36,6 @@ export function putTogether(a: RunningSummary, b: RunningSummary): RunningSummar
 	};
 }
 
-/** The standard deviation with divisor n − 1; null for fewer than two. */
+/** The standard deviation with divisor n − 1; null for fewer than two. Welford 1962. */
 export const runningSd = ({ n, squares }: RunningSummary): number | null =>
 	n < 2 ? null : Math.sqrt(squares / (n - 1));

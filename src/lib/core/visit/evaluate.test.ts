@@ -144,7 +144,7 @@ describe('doubts', () => {
 					[3, 0.3, 0.4]
 				])
 			],
-			'below-stall-speed',
+			'below-threshold-velocity',
 			{}
 		],
 		[

@@ -74,6 +74,38 @@ export async function loadRoundDay(
 	roundId: string,
 	now_ms: number
 ): Promise<RoundDay | null> {
+	const row = await roundRow(db, programId, roundId);
+	if (!row) return null;
+	const known = await knownOfPlaces(db, programId, row.round.siteIds);
+	const { all, places, entered, guess, learned } = known;
+	const sites = row.round.siteIds.map((id) => all.find((s) => s.id === id)!);
+	const depot = places.find((p) => p.id === row.circuit.depotId)!;
+	const lab = places.find((p) => p.id === row.circuit.labId) ?? null;
+	const startsAt_ms = +row.round.startsAt;
+	const day = dayNumber(startsAt_ms, timeZone);
+	const asked = { sites, depot, lab, entered, guess, learned, card: row.card, start: row.circuit, day, timeZone };
+	const { question, open, guesses } = dayQuestion(asked);
+	const { id, name, teamId, crewIds, quality, refusedBecause } = row.round;
+	return {
+		...{ id, name, teamId, crewIds, quality, refusedBecause, day, question, guesses },
+		start_min: minuteOfDay(startsAt_ms, timeZone),
+		order: sites.map((_, i) => i),
+		sites: sites.map((s) => ({ ...siteOf(s), visitLearnedFrom: learned.get(s.id)?.visits ?? 0 })),
+		couldGoTo: sitesToChoose(all, row.circuit.siteIds),
+		lab: lab?.name ?? null,
+		isLabShut: lab !== null && open === null,
+		depot: depot.name,
+		alternatives: {
+			labs: places.filter((p) => p.kind === 'lab').flatMap((p) => hoursAt(p, asked, open)),
+			schools: SCHOOLS_h.map((h) => ({ name: `${h} h school`, holding_min: h * 60 }))
+		},
+		card: row.card,
+		soFar: await soFarOf(db, programId, roundId, day, timeZone, now_ms)
+	};
+}
+
+/** A round with its circuit and the version of its card. */
+async function roundRow(db: Db, programId: string, roundId: string) {
 	const [row] = await db
 		.select({ round, circuit, card: methodCardVersion.body })
 		.from(round)
@@ -83,89 +115,55 @@ export async function loadRoundDay(
 			and(eq(methodCardVersion.programId, round.programId), eq(methodCardVersion.id, round.cardVersionId))
 		)
 		.where(and(eq(round.programId, programId), eq(round.id, roundId)));
-	if (!row) return null;
-	const all = await db.select().from(site).where(eq(site.programId, programId));
-	const sites = row.round.siteIds.map((id) => all.find((s) => s.id === id)!);
-	const places = await db.select().from(place).where(eq(place.programId, programId));
-	const depot = places.find((p) => p.id === row.circuit.depotId)!;
-	const lab = places.find((p) => p.id === row.circuit.labId) ?? null;
-	const entered = new Map(
-		(await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [
-			`${d.fromId} ${d.toId}`,
-			d.minutes
-		])
-	);
-	const learned = await learnedLengths(db, programId, row.round.siteIds);
-	const startsAt_ms = +row.round.startsAt;
-	const day = dayNumber(startsAt_ms, timeZone);
+	return row ?? null;
+}
+
+/** Sites and places, drives as they were timed or are guessed, and how long visits have taken. */
+async function knownOfPlaces(db: Db, programId: string, siteIds: readonly string[]) {
+	const drives = await db.select().from(drive).where(eq(drive.programId, programId));
 	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
-	const guess = own?.settings.driveGuess ?? usualDriveGuess;
-	const hoursOn = (l: typeof depot) =>
-		l.closedOn.includes(dateOfDay(day)) ? [] : l.hours.filter((h) => h.weekday === weekday(day));
-	const built = dayQuestion({
-		sites,
-		depot,
-		lab,
-		entered,
-		guess,
-		learned,
-		card: row.card,
-		start: row.circuit,
-		day,
-		timeZone
-	});
-	const { question, open } = built;
 	return {
-		id: row.round.id,
-		name: row.round.name,
-		teamId: row.round.teamId,
-		day,
-		start_min: minuteOfDay(startsAt_ms, timeZone),
-		order: sites.map((_, i) => i),
-		crewIds: row.round.crewIds,
-		quality: row.round.quality,
-		refusedBecause: row.round.refusedBecause,
-		sites: sites.map(({ id, code, name, about, hazards, directions, access, latitude, longitude }) => ({
-			id,
-			code,
-			name,
-			about,
-			hazards,
-			directions,
-			access,
-			latitude,
-			longitude,
-			visitLearnedFrom: learned.get(id)?.visits ?? 0
-		})),
-		couldGoTo: all
-			.filter((s) => s.retiredOn === null)
-			.map(({ id, code, name }) => ({ id, code, name, isOwn: row.circuit.siteIds.includes(id) }))
-			.sort((a, b) => Number(b.isOwn) - Number(a.isOwn) || (a.code < b.code ? -1 : 1)),
-		lab: lab?.name ?? null,
-		isLabShut: lab !== null && open === null,
-		depot: depot.name,
-		question,
-		alternatives: {
-			labs: places.flatMap((p) => {
-				if (p.kind !== 'lab') return [];
-				const all = hoursOn(p);
-				const named = (h: (typeof all)[number]) =>
-					all.length > 1 ? `${p.name} before ${sayMinute(h.closes_min)}` : p.name;
-				return all
-					.filter((h) => p.id !== lab?.id || h !== open)
-					.map((h) => ({
-						name: named(h),
-						lab: h,
-						toLab: sites.map((s) => driveBetween(s, p, entered, guess).minutes),
-						holding_min: holdingAt(row.card, p)
-					}));
-			}),
-			schools: SCHOOLS_h.map((h) => ({ name: `${h} h school`, holding_min: h * 60 }))
-		},
-		guesses: built.guesses,
-		card: row.card,
-		soFar: await soFarOf(db, programId, roundId, day, timeZone, now_ms)
+		all: await db.select().from(site).where(eq(site.programId, programId)),
+		places: await db.select().from(place).where(eq(place.programId, programId)),
+		entered: new Map(drives.map((d) => [`${d.fromId} ${d.toId}`, d.minutes])),
+		guess: own?.settings.driveGuess ?? usualDriveGuess,
+		learned: await learnedLengths(db, programId, [...siteIds])
 	};
+}
+
+type SiteRow = typeof site.$inferSelect;
+
+const siteOf = ({ id, code, name, about, hazards, directions, access, latitude, longitude }: SiteRow) => ({
+	id,
+	code,
+	name,
+	about,
+	hazards,
+	directions,
+	access,
+	latitude,
+	longitude
+});
+
+/** Sites that a round may go to instead, those of its own circuit first. */
+const sitesToChoose = (all: readonly SiteRow[], own: readonly string[]) =>
+	all
+		.filter((s) => s.retiredOn === null)
+		.map(({ id, code, name }) => ({ id, code, name, isOwn: own.includes(id) }))
+		.sort((a, b) => Number(b.isOwn) - Number(a.isOwn) || (a.code < b.code ? -1 : 1));
+
+/** The hours of a lab on that day, but those that are planned for. */
+function hoursAt(lab: Place, { sites, lab: planned, entered, guess, card, day }: DayOf, open: Hours | null) {
+	const all = lab.closedOn.includes(dateOfDay(day)) ? [] : lab.hours.filter((h) => h.weekday === weekday(day));
+	const named = (h: Hours) => (all.length > 1 ? `${lab.name} before ${sayMinute(h.closes_min)}` : lab.name);
+	return all
+		.filter((h) => lab.id !== planned?.id || h !== open)
+		.map((h) => ({
+			name: named(h),
+			lab: h,
+			toLab: sites.map((s) => driveBetween(s, lab, entered, guess).minutes),
+			holding_min: holdingAt(card, lab)
+		}));
 }
 
 type Place = typeof place.$inferSelect;

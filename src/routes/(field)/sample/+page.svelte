@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { stepsOf } from '$lib/core/subjects/steps';
+	import { onDestroy, onMount, tick } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { v7 } from 'uuid';
@@ -8,9 +9,25 @@
 	import { instantOf } from '$lib/core/logbook';
 	import { type Opening } from '$lib/core/subjects/whole-visit/branch';
 	import { fieldApp } from '../field-context';
+	import { keepLastSeen } from '$lib/field/last-seen';
 	import FieldNote from '../FieldNote.svelte';
 
 	const app = fieldApp();
+
+	let root = $state<HTMLElement>();
+	const keepSeen = () => {
+		const whole = root?.closest<HTMLElement>('.field');
+		if (whole && satchel) keepLastSeen(whole);
+	};
+	onMount(() => {
+		// a phone that is put away may never come back to this page
+		document.addEventListener('visibilitychange', keepSeen);
+		return () => document.removeEventListener('visibilitychange', keepSeen);
+	});
+	onDestroy(keepSeen);
+	$effect(() => {
+		if (satchel && app.isOpen && visits) void tick().then(keepSeen);
+	});
 
 	const DAY_ms = 86_400_000;
 	const satchel = $derived(app.packed?.satchel ?? null);
@@ -120,7 +137,7 @@
 	<FieldNote {app} />
 </header>
 
-<main>
+<main bind:this={root}>
 	{#if !app.isOpen}
 		<p>Opening what is kept on this device.</p>
 	{:else if !satchel}

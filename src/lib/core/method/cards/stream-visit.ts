@@ -46,7 +46,7 @@ export const streamVisit1: MethodCard = {
 			parameter: 'water-temperature',
 			unit: 'degC',
 			slots: [{ id: 'main', label: 'main flow' }],
-			costIfMissing: 'Oxygen cannot be given in percent, nor conductivity at 25 °C.'
+			costIfMissing: 'Oxygen cannot be given in percent, nor conductivity brought to 25 °C.'
 		},
 		{
 			id: 'oxygen',

@@ -19,7 +19,10 @@ function pairsOfWords({ ratingsA, ratingsB }: Ratings): { a: string[]; b: string
 	return { a, b };
 }
 
-/** How often two people used the same word, percent; null of nothing. RangeError for lists of different length. */
+/**
+ * How often two people used the same word, percent; null of nothing. RangeError for lists of different length. Cohen
+ * 1960.
+ */
 export function percentAgreement(ratings: Ratings): { percent: number | null } {
 	const { a, b } = pairsOfWords(ratings);
 	return { percent: a.length === 0 ? null : (100 * a.filter((word, i) => word === b[i]).length) / a.length };

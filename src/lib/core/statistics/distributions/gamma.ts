@@ -22,7 +22,7 @@ export interface Tails {
 	upper: number;
 }
 
-/** Both tails of the gamma distribution of shape a > 0 and scale 1 at x. */
+/** Both tails of the gamma distribution of shape a > 0 and scale 1 at x. NIST DLMF (2010), 8.2. */
 export function gammaTails(a: number, x: number): Tails {
 	if (x <= 0) return { lower: 0, upper: 1 };
 	const front = Math.exp(a * Math.log(x) - x - lnGamma(a));
@@ -34,7 +34,10 @@ export function gammaTails(a: number, x: number): Tails {
 	return { lower: 1 - upper, upper };
 }
 
-/** x with `share` of the gamma distribution of shape a below it (or above it, with tail `upper`). 0 < share < 1. */
+/**
+ * x with `share` of the gamma distribution of shape a below it (or above it, with tail `upper`). 0 < share < 1. NIST
+ * DLMF (2010), 8.2.
+ */
 export function gammaQuantile(a: number, share: number, tail: 'lower' | 'upper'): number {
 	// Wilson & Hilferty 1931 to begin with, then Newton held inside a bracket
 	const z = tail === 'lower' ? roughNormalQuantile(share) : -roughNormalQuantile(share);

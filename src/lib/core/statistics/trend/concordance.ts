@@ -49,7 +49,7 @@ function merge(source: Float64Array, target: Float64Array, from: number, middle:
 	return count;
 }
 
-/** What `sum` over groups of equal values in ascending order gives, group by group of more than one. */
+/** What `sum` over groups of equal values in ascending order gives, group by group of more than one. Kendall 1975. */
 export function overTies(sorted: Float64Array, sum: (size: number) => number): number {
 	let total = 0;
 	for (let from = 0; from < sorted.length;) {
@@ -71,7 +71,7 @@ export interface Concordance {
 	tiedPairs: number;
 }
 
-/** S of values in order of time, where no two times are the same. */
+/** S of values in order of time, where no two times are the same. Kendall 1975. */
 export function concordanceInTime(values: Float64Array): Concordance {
 	const sorted = values.slice();
 	const falls = inversions(sorted);
@@ -79,7 +79,7 @@ export function concordanceInTime(values: Float64Array): Concordance {
 	return { s: pairsIn(values.length) - tiedPairs - 2 * falls, sorted, tiedPairs };
 }
 
-/** Σ sgn(Δx Δy) over all pairs of two lists of whole ranks 0..n−1, ties in either counting nothing. */
+/** Σ sgn(Δx Δy) over all pairs of two lists of whole ranks 0..n−1, ties in either counting nothing. Kendall 1975. */
 export function concordanceOfRanks(x: ArrayLike<number>, y: ArrayLike<number>, ranks: number): number {
 	const n = x.length;
 	const keys = new Float64Array(n); // x first, y within: one number that sorts as the pair does

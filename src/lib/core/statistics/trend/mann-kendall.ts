@@ -25,7 +25,10 @@ export function mannKendall(series: { times?: Gappy | null; values: Gappy }): Ma
 	return { s, varS, ...kendallTest(s, varS), tau: tauScale === 0 ? null : s / tauScale, n };
 }
 
-/** S, its variance and the S of a perfect trend (0 where all values are alike), of two or more values in order of time. */
+/**
+ * S, its variance and the S of a perfect trend (0 where all values are alike), of two or more values in order of time.
+ * Mann 1945; Kendall 1975.
+ */
 export function kendallOf(values: Float64Array): { s: number; varS: number; tauScale: number } {
 	const n = values.length;
 	const { s, sorted, tiedPairs } = concordanceInTime(values);
@@ -38,7 +41,7 @@ export function kendallOf(values: Float64Array): { s: number; varS: number; tauS
 	};
 }
 
-/** z of an S, one step taken off towards 0, and its two-sided p. No variance: z 0 and p 1. */
+/** z of an S, one step taken off towards 0, and its two-sided p. No variance: z 0 and p 1. Mann 1945; Kendall 1975. */
 export function kendallTest(s: number, varS: number): { z: number; p: number } {
 	const z = varS > 0 ? (s - Math.sign(s)) / Math.sqrt(varS) : 0;
 	return { z, p: normalTwoSided(z) };

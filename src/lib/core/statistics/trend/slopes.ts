@@ -21,7 +21,7 @@ export const placesOf = (pairs: number, c: number): [number, number, number, num
 
 /**
  * The slopes at the given places (from 0) among all pair slopes within each series, in ascending order. Places must be within
- * 0..pairs − 1. `progress` is told the share done, from 0 to 1, and may throw to stop the work.
+ * 0..pairs − 1. `progress` is told the share done, from 0 to 1, and may throw to stop the work. Sen 1968.
  */
 export function slopesAt(
 	series: readonly Series[],

@@ -59,10 +59,15 @@ export const gaugingFlags = {
 		'ask',
 		(e) => `The gauging has no ${lackWords[e.lacks]} yet and gives no flow.`
 	),
-	'below-stall-speed': doubtKind<{ distance_m: number; velocity_m_s: number; stall_m_s: number; instrument: string }>(
+	'below-threshold-velocity': doubtKind<{
+		distance_m: number;
+		velocity_m_s: number;
+		threshold_m_s: number;
+		instrument: string;
+	}>(
 		'ask',
 		(e, units) =>
-			`At ${sayLength(e.distance_m, units)} the velocity of ${saySpeed(e.velocity_m_s, units)} lies under ${saySpeed(e.stall_m_s, units)}, the least that meter ${e.instrument} can tell: it is not a measurement.`
+			`At ${sayLength(e.distance_m, units)} the velocity of ${saySpeed(e.velocity_m_s, units)} lies under ${saySpeed(e.threshold_m_s, units)}, the least that meter ${e.instrument} can tell: it is not a measurement.`
 	),
 	'share-over-limit': doubtKind<{ distance_m: number; share_percent: number; limit_percent: number }>(
 		'note',

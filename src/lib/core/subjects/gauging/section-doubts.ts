@@ -46,9 +46,9 @@ function beyondMeter(path: string, distance_m: number, velocity_m_s: number, met
 	const speed = Math.abs(velocity_m_s);
 	const { instrument, low, high } = meter;
 	/** Its threshold velocity, or the least it shows. */
-	const stall_m_s = Math.max(meter.stall ?? 0, low);
-	if (speed > 0 && speed < stall_m_s)
-		return [doubt('below-stall-speed', at, { distance_m, velocity_m_s, stall_m_s, instrument })];
+	const threshold_m_s = Math.max(meter.stall ?? 0, low);
+	if (speed > 0 && speed < threshold_m_s)
+		return [doubt('below-threshold-velocity', at, { distance_m, velocity_m_s, threshold_m_s, instrument })];
 	if (speed <= high) return [];
 	const measures = { low, high, unit: 'm_s' } as const;
 	const evidence = { parameter: 'velocity', seen: exactly(velocity_m_s, 'm_s'), instrument, measures } as const;

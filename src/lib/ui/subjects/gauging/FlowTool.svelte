@@ -2,6 +2,7 @@
 	import type { GaugingView } from '$lib/core/subjects/gauging/view';
 	import type { Line } from '$lib/core/logbook';
 	import type { VelocityPointMethod } from '$lib/core/subjects/gauging/branch';
+	import type { FlowStep } from '$lib/core/subjects/gauging/step';
 	import type { SectionUnits } from '$lib/core/subjects/gauging/units';
 	import type { Flag } from '$lib/core/subjects/flags';
 
@@ -13,9 +14,8 @@
 		school: VelocityPointMethod | 'sweep';
 		view: GaugingView | null;
 		units: SectionUnits;
-		least: number;
-		enough_percent: number;
-		shareLimit_percent: number;
+		/** What the card asks for. */
+		step: Pick<FlowStep, 'leastVerticals' | 'enough_percent' | 'shareLimit_percent'>;
 		/** The meter was raised at some time: the mean of a vertical holds that. */
 		isRaised: boolean;
 		flags: Flag[];
@@ -40,20 +40,7 @@
 	import { FlowEntry, type Field } from './flow-entry.svelte';
 	import ArithmeticsCompared from './ArithmeticsCompared.svelte';
 
-	let {
-		gaugingId,
-		school,
-		view,
-		units,
-		least,
-		enough_percent,
-		shareLimit_percent,
-		isRaised,
-		flags,
-		meters,
-		newId,
-		writer
-	}: Props = $props();
+	let { gaugingId, school, view, units, step, isRaised, flags, meters, newId, writer }: Props = $props();
 
 	const holds = (row: string, field: string) =>
 		writer.lines.get(`gaugings/${gaugingId}/verticals/${row}/${field}`)?.live != null;
@@ -138,10 +125,10 @@
 			}));
 		});
 	});
-	const advice = $derived(sayAdvice(painted.current.view, { least, enough_percent, shareLimit_percent }, units.tape));
+	const advice = $derived(sayAdvice(painted.current.view, { ...step, least: step.leastVerticals }, units.tape));
 	const doubts = $derived(
 		flags.filter((f) =>
-			['below-stall-speed', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(
+			['below-threshold-velocity', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(
 				f.code
 			)
 		)

@@ -134,9 +134,7 @@
 			isRaised={wasRaised(id, writer.lines, step)}
 			{view}
 			{units}
-			least={step.leastVerticals}
-			enough_percent={step.enough_percent}
-			shareLimit_percent={step.shareLimit_percent}
+			{step}
 			flags={mine}
 			{meters}
 			{newId}
