@@ -59,7 +59,10 @@ async function visit(context: BrowserContext, address: string, sign: RegExp): Pr
 	await page.close();
 }
 
-/** From the tap to the first thing that can be used: the sign stands on the page. Timed inside the page, by its own clock. */
+/**
+ * From the tap to the first thing that can be used: the sign stands on the page. Timed inside the page, by its own
+ * clock.
+ */
 async function start(context: BrowserContext, address: string, sign: RegExp): Promise<number> {
 	const page = await context.newPage();
 	// as text: the loader that runs this file marks functions in a way that a page does not know

@@ -3,8 +3,8 @@ import { median, timed, type Bench, type Measured, type Where } from './measure'
 import { cookieHeader, signIn } from './sign-in';
 
 /*
- * A program as it may be after years: 500 sites, a million results. Each page and the satchel of a phone is asked for in the demo
- * as it comes, then in the same program grown to that, by the same server.
+ * A program as it may be after years: 500 sites, a million results. Each page and the satchel of a phone is asked for
+ * in the demo as it comes, then in the same program grown to that, by the same server.
  */
 
 const SITES = 500;

@@ -5,7 +5,10 @@ const FROM = 20_529;
 const WEEKS = 40;
 export const newId = (circuitId: string, n: number) => `${circuitId} ${n}`;
 
-/** A season of so many sites, each a circuit of its own, three or four to a team with its kit, two rivers, one busy lab. */
+/**
+ * A season of so many sites, each a circuit of its own, three or four to a team with its kit, two rivers, one busy
+ * lab.
+ */
 export function season(sites: number): SeasonFacts {
 	const teams = Math.ceil(sites / 3.4);
 	return {

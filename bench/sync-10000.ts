@@ -88,7 +88,10 @@ function lineOf(line: number, me: { site: string; card: string }): [string, unkn
 	return line % 3 === 0 ? [`${place}/depth_m`, 0.3] : [`${place}/velocity_m_s`, 0.4];
 }
 
-/** The same rows into the same table, for visits that are there, by COPY: ids and visits renamed so that nothing clashes. */
+/**
+ * The same rows into the same table, for visits that are there, by COPY: ids and visits renamed so that nothing
+ * clashes.
+ */
 async function copySame(pool: pg.Pool, me: { program_id: string }, entries: readonly Entry[]): Promise<number> {
 	const client = await pool.connect();
 	const visits = new Map<string, string>();

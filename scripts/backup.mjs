@@ -1,6 +1,6 @@
 /*
- * npm run backup -- FILE: everything in one file, photos included, as it stood at one moment, also while people write. The
- * file is read through from end to end before it takes its name: what has the name is whole.
+ * npm run backup -- FILE: everything in one file, photos included, as it stood at one moment, also while people
+ * write. The file is read through from end to end before it takes its name: what has the name is whole.
  */
 import { closeSync, existsSync, fsyncSync, openSync, renameSync, rmSync, statSync } from 'node:fs';
 import { resolve } from 'node:path';

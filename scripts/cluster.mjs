@@ -13,7 +13,9 @@ import { Stop, step } from './say.mjs';
 const BINARIES = '/usr/lib/postgresql';
 const asRoot = process.getuid() === 0;
 
-/** Starts the cluster of a data folder (made when absent), and gives the address of its database and a way to stop it. */
+/**
+ * Starts the cluster of a data folder (made when absent), and gives the address of its database and a way to stop it.
+ */
 export async function startCluster(folder, { database = 'keen_riffle', quiet = false, fresh = false } = {}) {
 	const root = join(folder, 'pg');
 	const data = join(root, 'data');
@@ -128,8 +130,8 @@ const postgresIds = () =>
 	['-u', '-g'].map((flag) => Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' })));
 
 /**
- * After a power cut the lock file may name a process that is gone, or one that has nothing to do with a database; either
- * would keep the cluster from starting. The file goes only when that process is surely no postgres.
+ * After a power cut the lock file may name a process that is gone, or one that has nothing to do with a database;
+ * either would keep the cluster from starting. The file goes only when that process is surely no postgres.
  */
 function clearStaleLock(data) {
 	const lock = join(data, 'postmaster.pid');

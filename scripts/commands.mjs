@@ -39,7 +39,10 @@ export async function readyDatabase({ folderName, database, quiet, fresh } = {})
 	}
 }
 
-/** The database as it is now: that of DATABASE_URL, or the private one, which is borrowed where it runs and started where it does not. */
+/**
+ * The database as it is now: that of DATABASE_URL, or the private one, which is borrowed where it runs and started
+ * where it does not.
+ */
 export async function databaseAsItIs() {
 	if (!process.env.DATABASE_URL) {
 		const url = await runningCluster(await dataFolder(project));

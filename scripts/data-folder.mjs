@@ -50,7 +50,10 @@ const postgresCanEnter = (folder) =>
 		() => false
 	);
 
-/** Takes the folder for this process; a Stop when another living process has it. Left behind by a dead one, it is taken over. */
+/**
+ * Takes the folder for this process; a Stop when another living process has it. Left behind by a dead one, it is
+ * taken over.
+ */
 export function takeFolder(folder) {
 	const lock = join(folder, 'in-use-by');
 	if (existsSync(lock)) {

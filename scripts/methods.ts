@@ -1,6 +1,6 @@
 /*
- * npm run methods: writes docs/methods.md from the code's own docstrings, the subjects' READMEs and the shipped cards. With --check it
- * writes nothing and fails when the file is not what it would write.
+ * npm run methods: writes docs/methods.md from the code's own docstrings, the subjects' READMEs and the shipped
+ * cards. With --check it writes nothing and fails when the file is not what it would write.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';

@@ -22,7 +22,10 @@ const provided = {
 	'fonts-liberation': () => existsSync('/usr/share/fonts/truetype/liberation')
 };
 
-/** Installs the named Debian packages that are not there: as root, or with sudo; with neither, says which to ask for and goes on without. */
+/**
+ * Installs the named Debian packages that are not there: as root, or with sudo; with neither, says which to ask for
+ * and goes on without.
+ */
 export async function debianPackages(names) {
 	const missing = names.filter((name) => !provided[name]());
 	if (missing.length === 0) return;

@@ -1,5 +1,6 @@
 /*
- * npm run restore -- FILE: brings everything back from a backup into a place where there is nothing yet; all of it or nothing.
+ * npm run restore -- FILE: brings everything back from a backup into a place where there is nothing yet; all of it or
+ * nothing.
  */
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';

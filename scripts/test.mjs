@@ -1,6 +1,6 @@
 /*
- * npm test: everything, from a clean clone: what the machine needs, then style, types, layers, units, reference figures,
- * the server on a real database, and the browser. Ends with the true counts.
+ * npm test: everything, from a clean clone: what the machine needs, then style, types, layers, units, reference
+ * figures, the server on a real database, and the browser. Ends with the true counts.
  */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';

@@ -60,8 +60,8 @@ async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resol
 }
 
 /**
- * What no route of ours takes, the sign-in library may; of its own addresses only signing in is open, through the gate. Passwords are
- * chosen on our page alone, which refuses weak ones and leaves a line.
+ * What no route of ours takes, the sign-in library may; of its own addresses only signing in is open, through the
+ * gate. Passwords are chosen on our page alone, which refuses weak ones and leaves a line.
  */
 async function byLibrary(event: RequestEvent, resolve: Parameters<Handle>[0]['resolve']): Promise<Response> {
 	const ask = () => svelteKitHandler({ event, resolve, auth: auth(), building });

@@ -11,8 +11,9 @@ import { seeded } from '../../src/lib/core/statistics';
 import { migrateDatabase } from '../../src/lib/server/db/connect';
 
 /*
- * Several phones write while connections are cut, answers are lost, the same lines are sent twice at once, the database drops
- * connections, and the application is killed and started again. At the end every line that was written is in the logbook, once.
+ * Several phones write while connections are cut, answers are lost, the same lines are sent twice at once, the
+ * database drops connections, and the application is killed and started again. At the end every line that was written
+ * is in the logbook, once.
  */
 
 const DEVICES = 6;

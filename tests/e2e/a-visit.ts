@@ -14,7 +14,10 @@ export async function startAt(page: Page, site: string, card = 'Full visit, vers
 	return page.url().replace(/\/[^/]+$/, '');
 }
 
-/** Starts a visit with the card that asks for everything, and stays without a network. Goes to the step that is asked for. */
+/**
+ * Starts a visit with the card that asks for everything, and stays without a network. Goes to the step that is asked
+ * for.
+ */
 export async function fullVisit(page: Page, site: string): Promise<(step: string) => Promise<void>> {
 	await packField(page);
 	await page.context().setOffline(true);

@@ -11,7 +11,10 @@ const slips = [
 	['-', /Type a number/]
 ] as const;
 
-/** Types each slip into a field that checks when it is left or kept: it is told what is wrong, and the text is still there. */
+/**
+ * Types each slip into a field that checks when it is left or kept: it is told what is wrong, and the text is still
+ * there.
+ */
 async function meets(page: Page, field: Locator, isKeptByEnter: boolean): Promise<void> {
 	const name = await field.evaluate(
 		(input: HTMLInputElement) => input.labels?.[0]?.textContent ?? input.getAttribute('aria-label') ?? ''

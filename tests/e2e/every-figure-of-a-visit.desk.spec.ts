@@ -6,8 +6,8 @@ import { signedIn } from './application';
 test.use({ storageState: signedIn('coordinator') });
 
 /*
- * Every figure that the office shows of one whole visit, worked out once more from the raw lines of its logbook. Nothing of the
- * application's arithmetic is used: the formulas stand here, from their sources.
+ * Every figure that the office shows of one whole visit, worked out once more from the raw lines of its logbook.
+ * Nothing of the application's arithmetic is used: the formulas stand here, from their sources.
  */
 
 type Lines = Map<string, unknown>;
@@ -34,7 +34,10 @@ async function allEntries(page: Page): Promise<Entry[]> {
 	return all;
 }
 
-/** Air-saturated fresh water, mg/L: Benson and Krause as in APHA Standard Methods 4500-O, with the pressure of the standard atmosphere. */
+/**
+ * Air-saturated fresh water, mg/L: Benson and Krause as in APHA Standard Methods 4500-O, with the pressure of the
+ * standard atmosphere.
+ */
 function saturation_mg_L(t_C: number, elevation_m: number): number {
 	const T = t_C + 273.15;
 	const atSea = Math.exp(-139.34411 + 1.575701e5 / T - 6.642308e7 / T ** 2 + 1.2438e10 / T ** 3 - 8.621949e11 / T ** 4);
@@ -44,7 +47,10 @@ function saturation_mg_L(t_C: number, elevation_m: number): number {
 	return (atSea * P * (1 - vapour / P) * (1 - theta * P)) / ((1 - vapour) * (1 - theta));
 }
 
-/** ISO 748, mid-section: each vertical stands for half the way to its neighbours; nothing flows in the half strips at the edges. */
+/**
+ * ISO 748, mid-section: each vertical stands for half the way to its neighbours; nothing flows in the half strips at
+ * the edges.
+ */
 function discharge_m3_s(lines: Lines): number {
 	const at = (path: string) => lines.get(`gaugings/main/${path}`) as number;
 	const names = [...lines.keys()].flatMap((p) => /^gaugings\/main\/verticals\/([^/]+)\/distance_m$/.exec(p)?.[1] ?? []);

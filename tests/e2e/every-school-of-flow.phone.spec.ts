@@ -42,7 +42,8 @@ test('two points; then worked out by mean section, then read otherwise', async (
 	// trapezes: 0.2 × 0.2 + 0.45 × 0.45 + 0.4 × 0.35 + 0.15 × 0.1
 	await expect(flow(page)).toContainText('0.398');
 	await expect(page.getByText(/Gauged by two points.*: the meter has only one cup left/)).toBeVisible();
-	// the meter is raised instead: what was read at two points does not count any more, and no flow is shown until all is read anew
+	// the meter is raised instead: what was read at two points does not count any more, and no flow is shown until
+	// all is read anew
 	await by(page, 'slowly raised and lowered, averaged');
 	await expect(flow(page)).toContainText('No flow yet');
 });

@@ -17,7 +17,9 @@ export interface AProgram {
 	members: Record<'monitor' | 'other' | 'coordinator' | 'reviewer' | 'bench' | 'viewer', Member>;
 }
 
-/** A small program of its own for one test: a stream, a site, the shipped card, two teams and one person of each role. */
+/**
+ * A small program of its own for one test: a stream, a site, the shipped card, two teams and one person of each role.
+ */
 export async function aProgram(): Promise<AProgram> {
 	const db = database();
 	const programId = v7();

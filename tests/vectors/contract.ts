@@ -14,7 +14,8 @@ import * as statistics from '../../src/lib/core/statistics';
 type AnyFunction = (input: never) => object;
 
 /*
- * The reference files write m/s and m³/s as `_ms` and `_m3s`; the code writes `_m_s` and `_m3_s`, for `_ms` is milliseconds there.
+ * The reference files write m/s and m³/s as `_ms` and `_m3s`; the code writes `_m_s` and `_m3_s`, for `_ms` is
+ * milliseconds there.
  */
 export const inCode = (name: string) => name.replace(/_m3s$/, '_m3_s').replace(/(velocity\w*)_ms$/i, '$1_m_s');
 const inReference = (name: string) => name.replace(/_m3_s$/, '_m3s').replace(/(velocity\w*)_m_s$/i, '$1_ms');

@@ -3,8 +3,8 @@ import { contract, inCode } from './contract';
 import { readReferenceFolder } from './reference-file';
 
 /*
- * Every number of every formula's input, put out of order: a figure that is not one is refused, by name and place, and never comes out as
- * NaN, Infinity or a figure like any other. Inputs come from the reference figures.
+ * Every number of every formula's input, put out of order: a figure that is not one is refused, by name and place,
+ * and never comes out as NaN, Infinity or a figure like any other. Inputs come from the reference figures.
  */
 
 const files = readReferenceFolder(new URL('./reference', import.meta.url).pathname);

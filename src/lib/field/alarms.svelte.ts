@@ -19,8 +19,9 @@ const MOST_REMEMBERED = 60;
 const STILL_WORTH_RINGING_ms = 30 * 60_000;
 
 /**
- * The clock of the field screens and what it rings for. In sight it goes by seconds while something short is awaited, else by
- * quarter minutes; out of sight there is one timer, for the next moment alone, and none where nothing is awaited.
+ * The clock of the field screens and what it rings for. In sight it goes by seconds while something short is awaited,
+ * else by quarter minutes; out of sight there is one timer, for the next moment alone, and none where nothing is
+ * awaited.
  */
 export class Alarms {
 	/** What rang and has not been heard yet, by id. */

@@ -11,7 +11,10 @@ export interface OtherBottles {
 	lines: readonly KeptEntry[];
 }
 
-/** What the rest of the trip means for one visit: the first bottle of the trip with the lab's hours, and labels that are taken already. */
+/**
+ * What the rest of the trip means for one visit: the first bottle of the trip with the lab's hours, and labels that
+ * are taken already.
+ */
 export function aroundVisit(
 	satchel: Satchel,
 	visitId: string,

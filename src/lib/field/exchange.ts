@@ -24,7 +24,10 @@ export class SignedOut extends Error {}
 const PACKED_FOR_ms = 5 * 60_000;
 let packedAt_ms = -Infinity;
 
-/** Exchanges all that waits, page by page, and fetches the satchel anew where that is old. Returns what the server wants said to the person. */
+/**
+ * Exchanges all that waits, page by page, and fetches the satchel anew where that is old. Returns what the server
+ * wants said to the person.
+ */
 export async function exchangeAll(): Promise<string[]> {
 	if (performance.now() - packedAt_ms > PACKED_FOR_ms) {
 		await refreshSatchel();

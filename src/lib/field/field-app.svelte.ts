@@ -145,7 +145,8 @@ export class FieldApp {
 			this.onTheWay.written(held.id);
 			return entry;
 		} catch (trouble) {
-			// what the sheet cannot take is told to the person; anything else (a full disk) is tried again at the next start
+			// what the sheet cannot take is told to the person; anything else (a full disk) is tried again at the
+			// next start
 			if (trouble instanceof RangeError) {
 				letGo(held.id);
 				this.onTheWay.refused(held.id);
@@ -167,7 +168,10 @@ const readBounds = () =>
 	store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
 
 const LONGEST_FRAME_ms = 250;
-/** After the next picture is on the screen; at once where none is drawn because the page is hidden, or soon where it is hidden meanwhile. */
+/**
+ * After the next picture is on the screen; at once where none is drawn because the page is hidden, or soon where it
+ * is hidden meanwhile.
+ */
 const nextPaint = (): Promise<void> =>
 	new Promise((done) => {
 		if (document.visibilityState === 'hidden') return done();

@@ -1,6 +1,9 @@
 const KEY = 'keen-riffle-last-seen';
 
-/** Keeps a page as it looks, so that it can be drawn at the next start before the application is there (static/last-seen.js). */
+/**
+ * Keeps a page as it looks, so that it can be drawn at the next start before the application is there
+ * (static/last-seen.js).
+ */
 export function keepLastSeen(page: HTMLElement): void {
 	const copy = page.cloneNode(true) as HTMLElement;
 	// what is pressed needs the application: only what leads somewhere is drawn as live

@@ -4,7 +4,10 @@
  */
 export class OnTheWay {
 	ids: readonly string[] = $state.raw([]);
-	/** Those that the disk has: they leave with the next word of the store, whether that still has them as unsent or not. */
+	/**
+	 * Those that the disk has: they leave with the next word of the store, whether that still has them as unsent or
+	 * not.
+	 */
 	readonly #written = new Set<string>();
 
 	add(id: string): void {

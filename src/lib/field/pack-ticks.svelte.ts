@@ -11,7 +11,10 @@ const Answer = z.object({
 
 const EVERY_ms = 15_000;
 
-/** The ticks of one round's list: kept on this device at once, told to the server when there is one, and heard from others. */
+/**
+ * The ticks of one round's list: kept on this device at once, told to the server when there is one, and heard from
+ * others.
+ */
 export class PackTicks {
 	ticks = $state.raw<ReadonlyMap<string, Tick> | null>(null);
 	/** False while the last words have not reached the server. */

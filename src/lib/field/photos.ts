@@ -27,8 +27,9 @@ export async function keepPhoto(file: Blob, visitId: string): Promise<string> {
 const Refusal = z.object({ message: z.string() });
 
 /**
- * Sends pictures that the server was asked about and does not hold, after the lines that speak of them; with no network they stay.
- * Returns what to say of those that it would not take. A server in trouble is an error: the exchange is tried again later.
+ * Sends pictures that the server was asked about and does not hold, after the lines that speak of them; with no
+ * network they stay. Returns what to say of those that it would not take. A server in trouble is an error: the
+ * exchange is tried again later.
  */
 export async function sendPhotos(asked: readonly string[], wanted: readonly string[]): Promise<string[]> {
 	const said: string[] = [];
@@ -60,7 +61,10 @@ export async function photoAddress(sha256: string): Promise<string> {
 	return here ? URL.createObjectURL(new Blob([here.bytes], { type: 'image/jpeg' })) : `/api/photos/${sha256}`;
 }
 
-/** Fetches pictures that will be wanted where there is no network; what cannot be had now is tried with the next satchel. */
+/**
+ * Fetches pictures that will be wanted where there is no network; what cannot be had now is tried with the next
+ * satchel.
+ */
 export async function fetchPhotos(names: readonly string[]): Promise<void> {
 	const here = new Set(await store.photos.where('sha256').anyOf(names).primaryKeys());
 	for (const sha256 of names.filter((n) => !here.has(n))) {

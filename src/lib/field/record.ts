@@ -4,9 +4,9 @@ import { letGoDraft, type HeldLine, type Line } from './held';
 import { deviceName, draftKey, store, type KeptEntry } from './store';
 
 /**
- * Writes a line into the logbook on this device and clears what was typed there before it, in one transaction: once this
- * resolves, the line is on the disk. Writing the same line again changes nothing. Rejects with a RangeError, and writes
- * nothing, when the sheet cannot take the line.
+ * Writes a line into the logbook on this device and clears what was typed there before it, in one transaction: once
+ * this resolves, the line is on the disk. Writing the same line again changes nothing. Rejects with a RangeError, and
+ * writes nothing, when the sheet cannot take the line.
  */
 export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEntry> {
 	const device = await deviceName();
@@ -35,9 +35,9 @@ export async function record({ id, line, by, now_ms }: HeldLine): Promise<KeptEn
 }
 
 /**
- * What this person last set, on this device, at the place of a line about to be written. Another tab may have written there
- * since the screen was drawn: that is the same person, not a second opinion, so its line is what gets replaced; a line of
- * somebody else, or that came from elsewhere, is not, and stands beside this one.
+ * What this person last set, on this device, at the place of a line about to be written. Another tab may have written
+ * there since the screen was drawn: that is the same person, not a second opinion, so its line is what gets replaced;
+ * a line of somebody else, or that came from elsewhere, is not, and stands beside this one.
  */
 function liveHere(line: Line, visit: readonly KeptEntry[], device: string, by: string): KeptEntry | null {
 	if (line.op !== 'set') return null;

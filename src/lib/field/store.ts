@@ -84,8 +84,9 @@ async function settleDraft(draft: Draft): Promise<void> {
 }
 
 /**
- * Puts on the disk what a reload or a crash caught on its way there. Another tab may be typing at this moment, or keep the
- * figure: what is held is read inside the transaction, so that a draft that has become a line does not come back.
+ * Puts on the disk what a reload or a crash caught on its way there. Another tab may be typing at this moment, or
+ * keep the figure: what is held is read inside the transaction, so that a draft that has become a line does not come
+ * back.
  */
 export const settleDrafts = (): Promise<void> =>
 	store.transaction('rw', store.drafts, async () => {
@@ -98,7 +99,10 @@ export async function draftsOf(visitId: string): Promise<Record<string, string>>
 	return Object.fromEntries(drafts.map((d) => [d.key.slice(visitId.length + 1), d.text]));
 }
 
-/** Codes of instruments that figures on this device were read with, the latest first: a crew's own kit comes to hand first. */
+/**
+ * Codes of instruments that figures on this device were read with, the latest first: a crew's own kit comes to hand
+ * first.
+ */
 export async function instrumentsLastUsed(): Promise<string[]> {
 	const figures = await store.entries
 		.where('path')

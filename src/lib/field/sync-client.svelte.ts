@@ -4,7 +4,10 @@ export type Standing = 'idle' | 'sending' | 'offline' | 'signed-out' | 'trouble'
 const FIRST_WAIT_ms = 2_000;
 const LONGEST_WAIT_ms = 60_000;
 
-/** Exchanges what this device wrote for what it has not seen: when there is a network, one tab at a time, as often as it takes. */
+/**
+ * Exchanges what this device wrote for what it has not seen: when there is a network, one tab at a time, as often as
+ * it takes.
+ */
 export class SyncClient {
 	standing = $state<Standing>('idle');
 	/** What the server wants said to the person: a clock that is off. */

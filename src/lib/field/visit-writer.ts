@@ -5,7 +5,10 @@ import type { VisitLog } from './visit-log.svelte';
 
 /** Writes in that visit, also once another one is on the screen: a photo takes a moment to be kept. */
 export function writerIn(app: FieldApp, log: VisitLog) {
-	/** What is written shows at once; a reload cannot lose it once this returns, and it is on the disk when it resolves. */
+	/**
+	 * What is written shows at once; a reload cannot lose it once this returns, and it is on the disk when it
+	 * resolves.
+	 */
 	async function write(op: 'set' | 'strike', path: string, value: unknown, was: string | null): Promise<void> {
 		const held = app.hold({ visitId: log.visitId, path, op, value, was });
 		log.foresee(held);

@@ -3,8 +3,9 @@ import { writerOf } from '../core/subjects/branches';
 import type { Role } from './db/schema';
 
 /*
- * Who may do what: the one place that knows. Every route names the action it needs in `routeActions`; the server refuses
- * a route that is not named there. What depends on the thing itself (whose visit, which line) is asked with a subject.
+ * Who may do what: the one place that knows. Every route names the action it needs in `routeActions`; the server
+ * refuses a route that is not named there. What depends on the thing itself (whose visit, which line) is asked with a
+ * subject.
  */
 
 export interface Member {
@@ -92,8 +93,8 @@ const isOwn = (member: Member, visit: VisitSubject) =>
 	visit.openedBy === member.id || (visit.teamId !== null && visit.teamId === member.teamId);
 
 /**
- * Reviews are a reviewer's, who also strikes one of two values that disagree; lab results, plates, titrations and who has the bottles are the bench's, all else the
- * field's; a coordinator does everything.
+ * Reviews are a reviewer's, who also strikes one of two values that disagree; lab results, plates, titrations and who
+ * has the bottles are the bench's, all else the field's; a coordinator does everything.
  */
 function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
 	const writer = writerOf(path);

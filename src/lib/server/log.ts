@@ -33,7 +33,10 @@ export function told(error: unknown): unknown {
 	};
 }
 
-/** What a library has to tell, in the same log under the same rules: its errors carry the query and the token that failed. */
+/**
+ * What a library has to tell, in the same log under the same rules: its errors carry the query and the token that
+ * failed.
+ */
 export const libraryTold = (level: 'debug' | 'info' | 'warn' | 'error', message: string, ...more: unknown[]): void =>
 	log[level]({ told: more.map((m) => (typeof m === 'string' ? withoutQuery(m) : told(m))) }, withoutQuery(message));
 

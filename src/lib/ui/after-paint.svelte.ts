@@ -1,8 +1,8 @@
 import { untrack } from 'svelte';
 
 /**
- * The same value, once the screen has been painted: the figure that the hand waits for comes first, and what is heavy to draw
- * follows it in the next frame. Made while a component is set up.
+ * The same value, once the screen has been painted: the figure that the hand waits for comes first, and what is heavy
+ * to draw follows it in the next frame. Made while a component is set up.
  */
 export class AfterPaint<T> {
 	current: T = $state.raw() as T;

@@ -8,9 +8,10 @@ export interface PlateRange {
 }
 
 /**
- * How much water to pour on one plate, mL, when so many are expected in 100 mL: what gives the geometric middle of the countable
- * range, held within what can be poured, and the colonies that are then to be expected. `dilute`: even the least volume would
- * crowd the plate, so the sample is thinned first. RangeError for an expectation below 0. APHA Standard Methods 9222 B.
+ * How much water to pour on one plate, mL, when so many are expected in 100 mL: what gives the geometric middle of
+ * the countable range, held within what can be poured, and the colonies that are then to be expected. `dilute`: even
+ * the least volume would crowd the plate, so the sample is thinned first. RangeError for an expectation below 0. APHA
+ * Standard Methods 9222 B.
  */
 export function volumeFor(plate: { expectedPer100mL: number } & PlateRange): {
 	volume_mL: number;
@@ -33,9 +34,9 @@ export function volumeFor(plate: { expectedPer100mL: number } & PlateRange): {
 const roundHalf = (volume_mL: number) => Math.round(volume_mL * 2) / 2;
 
 /**
- * Two volumes for two plates of one sample when its density is only known to lie between two figures: one that suits the cleaner,
- * one the dirtier case, so that one of them can be counted either way. Figures per 100 mL.
- * APHA Standard Methods 9222 B.
+ * Two volumes for two plates of one sample when its density is only known to lie between two figures: one that suits
+ * the cleaner, one the dirtier case, so that one of them can be counted either way. Figures per 100 mL. APHA Standard
+ * Methods 9222 B.
  */
 export function volumesBetween(
 	sample: { lowPer100mL: number; highPer100mL: number } & PlateRange

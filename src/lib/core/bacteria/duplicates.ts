@@ -15,8 +15,8 @@ type Pair = readonly [number, number];
 
 /**
  * How far duplicate counts may lie apart, learned from earlier pairs: the mean of their log ranges times 3.27, and
- * whether each candidate pair stays within it. APHA Standard Methods 9020 B. A pair with a figure below 1 has 1 added to both
- * before the logs. RangeError for no earlier pair.
+ * whether each candidate pair stays within it. APHA Standard Methods 9020 B. A pair with a figure below 1 has 1 added
+ * to both before the logs. RangeError for no earlier pair.
  */
 export function logRangeDuplicatePrecision({
 	pairs,

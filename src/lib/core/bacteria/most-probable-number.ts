@@ -17,9 +17,9 @@ export interface MostProbableNumber {
 }
 
 /**
- * The density per 100 mL under which the tubes that grew are most likely, with 95 % limits from the spread of its logarithm
- * (Jarvis, Wilrich & Wilrich 2010). Nothing grown: "less than" what one tube would have said; all grown: "more than"
- * what all but one would. RangeError for no tubes, or numbers that cannot be.
+ * The density per 100 mL under which the tubes that grew are most likely, with 95 % limits from the spread of its
+ * logarithm (Jarvis, Wilrich & Wilrich 2010). Nothing grown: "less than" what one tube would have said; all grown:
+ * "more than" what all but one would. RangeError for no tubes, or numbers that cannot be.
  */
 export function mostProbableNumber({ series }: { series: readonly Tubes[] }): MostProbableNumber {
 	const checked = listOf('series', series, checkedTubes);

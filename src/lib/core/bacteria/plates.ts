@@ -33,10 +33,10 @@ export interface PlateResult {
 export const TOO_MANY = 200; // colonies on one plate beyond which they run together
 
 /**
- * Colony-forming units per 100 mL from the plates of one sample: counts pooled over volumes, with the exact interval of
- * the pooled count (Garwood 1936). A plate with too many enters as its limit, and makes the figure a "more than"; nothing
- * grown makes it a "less than". Spoiled plates are left out; all spoiled: figures null. RangeError for no plate, or one
- * whose volume or count cannot be.
+ * Colony-forming units per 100 mL from the plates of one sample: counts pooled over volumes, with the exact interval
+ * of the pooled count (Garwood 1936). A plate with too many enters as its limit, and makes the figure a "more than";
+ * nothing grown makes it a "less than". Spoiled plates are left out; all spoiled: figures null. RangeError for no
+ * plate, or one whose volume or count cannot be.
  */
 export function cfuPer100mL(sample: {
 	plates: readonly Plate[];
@@ -76,7 +76,10 @@ export function cfuPer100mL(sample: {
 	);
 }
 
-/** Counts over the volumes they grew from, with the interval of the count; `open`: there were more than could be counted. */
+/**
+ * Counts over the volumes they grew from, with the interval of the count; `open`: there were more than could be
+ * counted.
+ */
 function pooled(
 	counts: readonly number[],
 	volumes_mL: readonly number[],

@@ -33,8 +33,8 @@ function someValues(values: readonly number[], check: (place: string, v: unknown
 }
 
 /**
- * The geometric mean of a season's bacteria figures. "Less than" figures enter as a share of their limit, "more than" as the
- * limit, which makes the mean a "more than". logSd: sd of log10. RangeError for no value, or one not above 0.
+ * The geometric mean of a season's bacteria figures. "Less than" figures enter as a share of their limit, "more than"
+ * as the limit, which makes the mean a "more than". logSd: sd of log10. RangeError for no value, or one not above 0.
  * U.S. EPA (2012), Recreational Water Quality Criteria.
  */
 export function geometricMean(season: {
@@ -66,8 +66,8 @@ export function geometricMean(season: {
 }
 
 /**
- * The share of samples above a threshold (default 410 per 100 mL). A "less than" above the threshold, or a "more than" below
- * it, leaves open on which side the truth lies: counted apart as undetermined. RangeError for no value.
+ * The share of samples above a threshold (default 410 per 100 mL). A "less than" above the threshold, or a "more
+ * than" below it, leaves open on which side the truth lies: counted apart as undetermined. RangeError for no value.
  * U.S. EPA (2012), Recreational Water Quality Criteria.
  */
 export function statisticalThresholdShare(season: {

@@ -1,10 +1,11 @@
 import { atLeast, inRange, positive } from '../quantity';
 
 /**
- * Turbidity in NTU from the depth at which the disc in a clarity tube just shows, by the regression of Myre &
- * Shaw 2006 (Michigan Technological University), depth_cm = 244.13 NTU^−0.662, fitted to one kind of tube and turned round here. Still visible in a full tube: at most the figure of the tube's length ("<");
- * gone before the least depth that can be read: at least that depth's figure (">").
- * RangeError for a depth that is missing where it is needed, negative, or beyond the tube.
+ * Turbidity in NTU from the depth at which the disc in a clarity tube just shows, by the regression of Myre & Shaw
+ * 2006 (Michigan Technological University), depth_cm = 244.13 NTU^−0.662, fitted to one kind of tube and turned round
+ * here. Still visible in a full tube: at most the figure of the tube's length ("<"); gone before the least depth that
+ * can be read: at least that depth's figure (">"). RangeError for a depth that is missing where it is needed,
+ * negative, or beyond the tube.
  */
 export function turbidityFromTube(reading: {
 	depth_cm?: number | null;
@@ -33,7 +34,10 @@ const DEPTH_AT_ONE_NTU_cm = 244.13;
 const EXPONENT = -0.662;
 const ntu = (depth_cm: number) => (depth_cm / DEPTH_AT_ONE_NTU_cm) ** (1 / EXPONENT);
 
-/** Where that regression was fitted, about as far as its points lie from it, and whose it is. Transparency in cm is the figure (ISO 7027-2); this is derived. */
+/**
+ * Where that regression was fitted, about as far as its points lie from it, and whose it is. Transparency in cm is
+ * the figure (ISO 7027-2); this is derived.
+ */
 export const rangeOfTube = {
 	least_cm: 6,
 	most_cm: 85,

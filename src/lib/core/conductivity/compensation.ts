@@ -45,7 +45,9 @@ export function rawConductivity(water: {
 	return { conductivity_uScm: at25 * ratioTo25(water).number };
 }
 
-/** Dissolved solids estimated from conductance at 25 °C, in mg/L; the factor (0 to 1] belongs to the water. APHA 2510. */
+/**
+ * Dissolved solids estimated from conductance at 25 °C, in mg/L; the factor (0 to 1] belongs to the water. APHA 2510.
+ */
 export function totalDissolvedSolids(water: { specificConductance_uScm: number; factor?: number | null }): {
 	totalDissolvedSolids_mgL: number;
 	working: Working;

@@ -10,8 +10,8 @@ export interface Salinity {
 
 /**
  * Practical salinity from the ratio of a sample's conductivity to standard seawater's at 15 °C and surface pressure.
- * Temperature on IPTS-68, pressure in dbar. UNESCO 1983 (PSS-78); below 2, APHA Standard Methods 2520 B.
- * Outside 0 to 42 and −2 to 35 °C the figure is still given, with `inRange` false. RangeError on a negative ratio or pressure.
+ * Temperature on IPTS-68, pressure in dbar. UNESCO 1983 (PSS-78); below 2, APHA Standard Methods 2520 B. Outside 0 to
+ * 42 and −2 to 35 °C the figure is still given, with `inRange` false. RangeError on a negative ratio or pressure.
  */
 export function practicalSalinityFromRatio(sample: {
 	conductivityRatio: number;

@@ -14,7 +14,10 @@ export interface AnalysisRule {
 
 const ACIDS = ['sulphuric acid', 'acid'] as const;
 
-/** 40 CFR 136.3, table II (cold, dark); 28 days for what acid keeps. Parameters that are not here may come from any bottle. */
+/**
+ * 40 CFR 136.3, table II (cold, dark); 28 days for what acid keeps. Parameters that are not here may come from any
+ * bottle.
+ */
 export const analysisRules: Partial<Record<ParameterCode, AnalysisRule>> = {
 	nitrate: { preserved: [null], holding_h: 48, because: 'with acid only nitrate and nitrite together can be told' },
 	nitrite: { preserved: [null], holding_h: 48, because: 'acid destroys nitrite' },

@@ -1,6 +1,9 @@
 import { holdingTime } from './holding';
 
-/** What is known of where a trip's bottles go: when that lab is open, how long its bench takes, and the first bottle of the trip. */
+/**
+ * What is known of where a trip's bottles go: when that lab is open, how long its bench takes, and the first bottle
+ * of the trip.
+ */
 export interface Trip {
 	lab: string;
 	/** From handing in to the last plate, minutes. */
@@ -32,8 +35,9 @@ const MINUTE_ms = 60_000;
 const ONE_TRIP_ms = 24 * 60 * MINUTE_ms;
 
 /**
- * The one moment by which a bottle must be at the lab: the limit counts from the first bottle of the trip to the last plate, so the
- * bench's time comes off; of the lab's hours the last stretch that begins before then counts, and its closing where that is earlier.
+ * The one moment by which a bottle must be at the lab: the limit counts from the first bottle of the trip to the last
+ * plate, so the bench's time comes off; of the lab's hours the last stretch that begins before then counts, and its
+ * closing where that is earlier.
  */
 export function labDeadline(filledAt_ms: number, limit_h: number, trip: Trip | null): LabDeadline {
 	const other =

@@ -52,7 +52,10 @@ export function roundLabels(round: {
 	);
 }
 
-/** What a label's code says, as typed or scanned; null where it is no such code. A scanned address that carries one is taken too. */
+/**
+ * What a label's code says, as typed or scanned; null where it is no such code. A scanned address that carries one is
+ * taken too.
+ */
 export function readLabelCode(text: string): Omit<BottleLabel, 'preserved'> | null {
 	const bare = /[?&]label=([^&#]+)/.exec(text)?.[1] ?? text;
 	const match = /^(.{1,20})-(\d\d)(\d\d)(\d\d)-([BNF])([DK]?)$/.exec(decodeURIComponent(bare).trim().toUpperCase());

@@ -37,7 +37,10 @@ const reach: Record<Technique, readonly string[]> = {
 	]
 };
 
-/** What a blank is filled with: deionised water starves bacteria, so theirs is sterile and buffered (APHA Standard Methods 9050 C). */
+/**
+ * What a blank is filled with: deionised water starves bacteria, so theirs is sterile and buffered (APHA Standard
+ * Methods 9050 C).
+ */
 export const blankWater: Record<BottleKind, string> = {
 	bacteria: 'sterile buffered water',
 	nutrients: 'deionised water',

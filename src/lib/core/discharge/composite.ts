@@ -1,9 +1,9 @@
 import { atLeast, listOf, positive } from '../quantity';
 
 /**
- * How much water each vertical of a composite gives, mL: equal widths, so that each counts by its depth × velocity, and all
- * together make `total_mL`. Where nothing flows anywhere, all give the same. RangeError for no vertical, or a total of 0 or less.
- * USGS National Field Manual (2006), A4.
+ * How much water each vertical of a composite gives, mL: equal widths, so that each counts by its depth × velocity,
+ * and all together make `total_mL`. Where nothing flows anywhere, all give the same. RangeError for no vertical, or a
+ * total of 0 or less. USGS National Field Manual (2006), A4.
  */
 export function compositeVolumes({
 	verticals,

@@ -1,8 +1,9 @@
 import { positive } from '../quantity';
 
 /*
- * Mean velocity over surface velocity by mean depth of the reach: U.S. Bureau of Reclamation, Water Measurement Manual (2001),
- * table 13-1, its feet in metres. A rough bed under shallow water slows the whole far more than the surface.
+ * Mean velocity over surface velocity by mean depth of the reach: U.S. Bureau of Reclamation, Water Measurement
+ * Manual (2001), table 13-1, its feet in metres. A rough bed under shallow water slows the whole far more than the
+ * surface.
  */
 const BY_DEPTH_m: readonly (readonly [depth_m: number, coefficient: number])[] = [
 	[0.3048, 0.66],
@@ -17,7 +18,10 @@ const BY_DEPTH_m: readonly (readonly [depth_m: number, coefficient: number])[] =
 	[6.096, 0.8]
 ];
 
-/** What a velocity at the surface is reduced by where nothing is known of the depth (ISO 748:2007, 7.1.5: 0.84 to 0.90). */
+/**
+ * What a velocity at the surface is reduced by where nothing is known of the depth (ISO 748:2007, 7.1.5: 0.84 to
+ * 0.90).
+ */
 export const SURFACE_COEFFICIENT = 0.85;
 
 /** Two standard uncertainties of such a coefficient; the bed is not in the table. */

@@ -3,10 +3,10 @@ import { atLeast, orDefault, positive } from '../quantity';
 export type FlumeDoubt = 'submerged' | 'belowRange' | 'aboveRange';
 
 /**
- * Discharge through a throat flume by its rating Q = C headⁿ (m³/s, head in m), and whether the flume was working in its
- * range: free flow (tail under the limit times head) and head within what it was rated for. The figure is given all the
- * same; a caller must not use it unless `valid`. RangeError for a negative head or a rating that is none.
- * ISO 4359:2013.
+ * Discharge through a throat flume by its rating Q = C headⁿ (m³/s, head in m), and whether the flume was working in
+ * its range: free flow (tail under the limit times head) and head within what it was rated for. The figure is given
+ * all the same; a caller must not use it unless `valid`. RangeError for a negative head or a rating that is none. ISO
+ * 4359:2013.
  */
 export function flumeDischarge(reading: {
 	head_m: number;

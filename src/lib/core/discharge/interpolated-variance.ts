@@ -18,9 +18,10 @@ export interface InterpolatedVariance {
 export type SectionWithFractions = Section & { systematicFraction?: number | null; widthFraction?: number | null };
 
 /**
- * How sure a mid-section discharge is, judged by how well each vertical can be guessed from its two neighbours:
- * the interpolated variance estimator of Cohn, Kiang & Mason 2013 (J. Hydraul. Eng. 139). Edges never count as neighbours.
- * Fewer than three verticals leave the uncertainty null; so does a discharge of 0. RangeError where the section is not one.
+ * How sure a mid-section discharge is, judged by how well each vertical can be guessed from its two neighbours: the
+ * interpolated variance estimator of Cohn, Kiang & Mason 2013 (J. Hydraul. Eng. 139). Edges never count as
+ * neighbours. Fewer than three verticals leave the uncertainty null; so does a discharge of 0. RangeError where the
+ * section is not one.
  */
 export function iveUncertainty(section: SectionWithFractions): InterpolatedVariance {
 	const { systematic, widthFraction } = fractionsOf(section);
@@ -88,7 +89,10 @@ export const fractionsOf = (section: SectionWithFractions) => ({
 	widthFraction: atLeast('widthFraction', orDefault(section.widthFraction, 0.005), 0)
 });
 
-/** Root mean square by which a station misses the straight line between its neighbours, scaled to one reading's spread. */
+/**
+ * Root mean square by which a station misses the straight line between its neighbours, scaled to one reading's
+ * spread.
+ */
 function interpolationSd(b: readonly number[], y: readonly number[]): number {
 	let sum = 0;
 	const n = b.length - 2;

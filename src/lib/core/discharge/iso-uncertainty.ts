@@ -13,7 +13,8 @@ export interface IsoComponents {
 /**
  * Uncertainty of a mid-section discharge from the components of ISO 748:2007, one standard uncertainty in percent.
  * The number of verticals and of points in each carry the standard's tabled figures (three points: taken as two).
- * Fewer than five verticals, or a discharge of 0, leave it null. RangeError for a negative component or another number of points.
+ * Fewer than five verticals, or a discharge of 0, leave it null. RangeError for a negative component or another
+ * number of points.
  */
 export function isoUncertainty(section: Section<Vertical & { points: number }> & IsoComponents) {
 	const [us, ub, ud, uc, ue] = (

@@ -16,11 +16,12 @@ export interface NextVertical {
 }
 
 /**
- * Where one more vertical would lower the uncertainty most: every gap between two verticals halved in turn, the new one
- * taken on the straight line between its neighbours, the interpolated variance reckoned again. The spread seen so far is
- * held: a vertical on the straight line must not pretend that the bed became smoother. Only the two neighbours' panels
- * change, so all gaps together take no longer than one gauging. `known` saves working out the section's uncertainty again.
- * Null with fewer than three verticals, or when no gap would help. By the variance of Cohn, Kiang & Mason 2013.
+ * Where one more vertical would lower the uncertainty most: every gap between two verticals halved in turn, the new
+ * one taken on the straight line between its neighbours, the interpolated variance reckoned again. The spread seen so
+ * far is held: a vertical on the straight line must not pretend that the bed became smoother. Only the two
+ * neighbours' panels change, so all gaps together take no longer than one gauging. `known` saves working out the
+ * section's uncertainty again. Null with fewer than three verticals, or when no gap would help. By the variance of
+ * Cohn, Kiang & Mason 2013.
  */
 export function nextBestVertical(section: SectionWithFractions, known?: InterpolatedVariance): NextVertical | null {
 	const now = known ?? iveUncertainty(section);

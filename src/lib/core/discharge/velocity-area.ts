@@ -64,8 +64,8 @@ export function meanSectionDischarge(
 
 /**
  * The simple school: mean depth × width × mean velocity. The depths are divided by their number or, counting the two
- * dry edges as one more, by one more. Edge depths and fractions are not used. RangeError as above or on another divisor.
- * Continuity over the whole section, ISO 748:2007 in its simplest form.
+ * dry edges as one more, by one more. Edge depths and fractions are not used. RangeError as above or on another
+ * divisor. Continuity over the whole section, ISO 748:2007 in its simplest form.
  */
 export function meanDepthDischarge({ edges, verticals, depthDivisor }: Section & { depthDivisor: 'n' | 'nPlusOne' }) {
 	if (depthDivisor !== 'n' && depthDivisor !== 'nPlusOne')

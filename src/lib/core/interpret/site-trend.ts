@@ -55,10 +55,11 @@ interface Month {
 }
 
 /**
- * Whether a site's figures rise or fall over the years, each month compared only with the same month (the seasonal Kendall test).
- * A month's several results are its median. Where some are only limits, slope and test are those of Akritas, Theil and Sen
- * (Helsel 2012), which count a pair only where the limits leave no doubt. Interval and p go by one confidence and one variance, from ten
- * years on that which reckons with serial correlation. Null where no month was seen in three different years. `progress` from 0 to 1.
+ * Whether a site's figures rise or fall over the years, each month compared only with the same month (the seasonal
+ * Kendall test). A month's several results are its median. Where some are only limits, slope and test are those of
+ * Akritas, Theil and Sen (Helsel 2012), which count a pair only where the limits leave no doubt. Interval and p go by
+ * one confidence and one variance, from ten years on that which reckons with serial correlation. Null where no month
+ * was seen in three different years. `progress` from 0 to 1.
  */
 export function siteTrend(points: readonly TrendPoint[], progress?: (share: number) => void): SiteTrend | null {
 	const months = monthly(points);
@@ -96,7 +97,8 @@ function byValues(
 	widen: number,
 	progress?: (share: number) => void
 ): Found | null {
-	// the interval's own variance knows nothing of serial correlation: a higher confidence makes it as wide as it should be
+	// the interval's own variance knows nothing of serial correlation: a higher confidence makes it as wide as it
+	// should be
 	const confidence = Math.min(1 - 1e-9, Math.max(1e-9, 1 - normalTwoSided(zOf(CONFIDENCE) * widen)));
 	const { slopePerYear, lower, upper } = seasonalSenSlope({ observations: months, confidence }, progress);
 	if (slopePerYear === null || lower === null || upper === null) return null;
@@ -145,7 +147,10 @@ function withoutFlow(points: readonly TrendPoint[]): SiteTrend['withoutFlow'] {
 	return siteTrend(left)?.verdict ?? null;
 }
 
-/** Values that limits leave apart from each other made equal: none below the highest "below", none above the lowest "above". */
+/**
+ * Values that limits leave apart from each other made equal: none below the highest "below", none above the lowest
+ * "above".
+ */
 function levelled(months: readonly Month[]): Month[] {
 	const of = (side: Qualifier) => months.filter((p) => p.qualifier === side).map((p) => p.value);
 	const floor = Math.max(-Infinity, ...of('below'));

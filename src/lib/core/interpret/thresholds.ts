@@ -9,7 +9,10 @@ import { amount, figureIn, parameterCodes, parameters, type Figure } from '../qu
 export const Band = z.object({ from: z.number(), word: z.string(), state: z.enum(['good', 'watch', 'act']) });
 export type Band = z.infer<typeof Band>;
 
-/** What a use of the stream wants of a parameter: a program's setting. Bands ascend; the first holds below its start too. */
+/**
+ * What a use of the stream wants of a parameter: a program's setting. Bands ascend; the first holds below its start
+ * too.
+ */
 export const Threshold = z.object({
 	parameter: z.enum(parameterCodes),
 	use: z.string(),
@@ -37,8 +40,8 @@ export function judge(figure: Figure, threshold: Threshold): Band | null {
 }
 
 /**
- * What a figure says against a use. Where the limits between which the truth lies fall in bands that ask for different things, it is
- * open which of them holds (JCGM 106:2012): then no band is named.
+ * What a figure says against a use. Where the limits between which the truth lies fall in bands that ask for
+ * different things, it is open which of them holds (JCGM 106:2012): then no band is named.
  */
 export function verdictOn(
 	figure: Figure,

@@ -13,7 +13,8 @@ export interface WayChange {
 }
 
 /**
- * Where a series goes over from one way of finding its figures to another: a step there may come from the way, not from the stream.
+ * Where a series goes over from one way of finding its figures to another: a step there may come from the way, not
+ * from the stream.
  * @param points in order of time
  */
 export const wayChanges = (points: readonly PointOfWay[]): WayChange[] =>

@@ -13,8 +13,8 @@ export const SheetId = z
 	.regex(/^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$/, 'an id has letters, digits, dots, dashes or underscores, at most 64');
 
 /**
- * Where in a sheet a determination comes from, as one word: a place of it with dots between. Long enough for every place, for a
- * name that was cut could be another's.
+ * Where in a sheet a determination comes from, as one word: a place of it with dots between. Long enough for every
+ * place, for a name that was cut could be another's.
  */
 export const SourceId = z
 	.string()

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import type { KindName } from './kind-name';
 
 /*
- * One field of a thing in the library. A field has a text form, the same on the screen, in a CSV cell and in a map file's
- * properties, so that there is one reader and one writer for all of them.
+ * One field of a thing in the library. A field has a text form, the same on the screen, in a CSV cell and in a map
+ * file's properties, so that there is one reader and one writer for all of them.
  */
 
 export type Read<T> = { value: T } | { why: string };

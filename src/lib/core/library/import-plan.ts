@@ -52,9 +52,8 @@ interface ImportOptions {
 }
 
 /**
- * What a file would do to the library, line by line. A row that is told apart as one that is there changes the fields it
- * has headings for, and no others. Rows may name each other in any order.
- * Nothing is written here.
+ * What a file would do to the library, line by line. A row that is told apart as one that is there changes the fields
+ * it has headings for, and no others. Rows may name each other in any order. Nothing is written here.
  */
 export function planImport(
 	kind: Kind,

@@ -5,7 +5,10 @@ import { kinds } from './kinds';
 /** A row in its text form, by field. */
 export type Texts = Record<string, string>;
 
-/** Names by which a row of each kind is meant, the one that is shown first. Method cards are named here, and kept elsewhere. */
+/**
+ * Names by which a row of each kind is meant, the one that is shown first. Method cards are named here, and kept
+ * elsewhere.
+ */
 function namesOf(kindName: KindName, row: Row, lookup: Lookup): string[] {
 	if (kindName === 'cards') return [String(row['code']), String(row['title'])];
 	const kind = kinds.find((k) => k.name === kindName)!;

@@ -6,8 +6,8 @@ const OPEN_TO_BOTH = /^(opening$|photos\/|copies\/)/;
 const doneAt = (initials: string) => `copies/${initials}/doneAt`;
 
 /**
- * Whether a person must not see yet what others typed of a visit: a sheet from paper is typed by two people, neither seeing
- * the other's, until one's own copy is whole.
+ * Whether a person must not see yet what others typed of a visit: a sheet from paper is typed by two people, neither
+ * seeing the other's, until one's own copy is whole.
  */
 export function typesBlind(entries: readonly Entry[], initials: string): boolean {
 	const opening = entries.find((e) => e.path === 'opening')?.value as { isOnPaper?: boolean } | undefined;

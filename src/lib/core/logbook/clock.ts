@@ -21,9 +21,9 @@ export const isInstant = (reading: ClockReading): boolean =>
 export const instantOf = (reading: ClockReading): number => Date.parse(reading.slice(0, INSTANT_LENGTH));
 
 /**
- * The next reading of a clock that has last seen `last` (null: nothing yet), at wall time `now_ms`. Always after `last`,
- * also when the wall clock has been set back; so entries keep the order in which they were made. A `last` more than an hour
- * ahead is left aside: one device whose clock is a year off must not carry the others with it.
+ * The next reading of a clock that has last seen `last` (null: nothing yet), at wall time `now_ms`. Always after
+ * `last`, also when the wall clock has been set back; so entries keep the order in which they were made. A `last`
+ * more than an hour ahead is left aside: one device whose clock is a year off must not carry the others with it.
  */
 export function tick(last: ClockReading | null, now_ms: number): ClockReading {
 	if (last === null || instantOf(last) < now_ms || instantOf(last) > now_ms + MOST_AHEAD_ms) return reading(now_ms, 0);

@@ -9,7 +9,8 @@ const Path = z
 
 /**
  * One line of a visit's logbook, never changed and never erased: who wrote what where, when, on which device,
- * replacing which earlier line. Ids come in one form, whatever their letters were, so that they can be compared as text.
+ * replacing which earlier line. Ids come in one form, whatever their letters were, so that they can be compared as
+ * text.
  */
 export const Entry = z.strictObject({
 	id: z.uuid({ version: 'v7', error: 'an entry is named by a UUID of version 7' }).toLowerCase(),

@@ -53,9 +53,9 @@ export function fold(given: readonly Entry[]): Folded {
 }
 
 /**
- * The fold of a logbook of which an earlier state is known: the same as `fold(given)`, made by working out only the places
- * that have a new line. Every part of the sheet that did not change stays the same object, so that what was concluded
- * from it need not be concluded again.
+ * The fold of a logbook of which an earlier state is known: the same as `fold(given)`, made by working out only the
+ * places that have a new line. Every part of the sheet that did not change stays the same object, so that what was
+ * concluded from it need not be concluded again.
  */
 export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
 	const entries = onceInOrder(given);
@@ -142,8 +142,8 @@ const revalued = (branch: Branch, [key, ...rest]: string[], value: unknown): Bra
 	key === undefined ? branch : { ...branch, [key]: rest.length ? revalued(branch[key] as Branch, rest, value) : value };
 
 /**
- * A copy of the branch at `prefix` with what now stands at `path`, its keys in the order of the live paths, as a fold from
- * nothing has them; undefined where nothing is left on it.
+ * A copy of the branch at `prefix` with what now stands at `path`, its keys in the order of the live paths, as a fold
+ * from nothing has them; undefined where nothing is left on it.
  */
 function replaced(
 	branch: Branch,

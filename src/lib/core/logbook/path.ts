@@ -23,7 +23,10 @@ export function placeAt(path: string): Place | null {
 	return place;
 }
 
-/** Why this value cannot stand at this path, or null. Possible, not plausible: an unlikely figure is asked about elsewhere. */
+/**
+ * Why this value cannot stand at this path, or null. Possible, not plausible: an unlikely figure is asked about
+ * elsewhere.
+ */
 export function whyRefused(path: string, value: unknown): string | null {
 	const place = placeAt(path);
 	if (place === null) return 'the sheet has no such place';

@@ -37,8 +37,9 @@ export function pielou({ counts }: Counts): { pielou: number | null } {
 }
 
 /**
- * How many taxa there are at least, those not seen included, from the taxa seen once and twice; with its standard error.
- * Chao 1984, bias-corrected; variance as in vegan's estimateR. Null of nothing; RangeError for a count that is not whole.
+ * How many taxa there are at least, those not seen included, from the taxa seen once and twice; with its standard
+ * error. Chao 1984, bias-corrected; variance as in vegan's estimateR. Null of nothing; RangeError for a count that is
+ * not whole.
  */
 export function chao1({ counts }: Counts): { chao1: number | null; se: number | null } {
 	const { present } = wholeCountsOf(counts);
@@ -74,7 +75,10 @@ export function brayCurtis(samples: { countsA: readonly number[]; countsB: reado
 	return { dissimilarity: total === 0 ? null : sum(a.map((x, i) => Math.abs(x - b[i]!))) / total };
 }
 
-/** How alike two samples are by the taxa present: shared over present in either (Jaccard 1912); null when both are empty. */
+/**
+ * How alike two samples are by the taxa present: shared over present in either (Jaccard 1912); null when both are
+ * empty.
+ */
 export function jaccard(samples: { countsA: readonly number[]; countsB: readonly number[] }): {
 	similarity: number | null;
 	dissimilarity: number | null;

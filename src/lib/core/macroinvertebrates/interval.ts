@@ -2,9 +2,9 @@ import { inRange, listOf, whole } from '../quantity';
 import { bootstrapInterval, type Resampling } from '../statistics';
 
 /**
- * Between which two figures the family biotic index lies, as far as so many animals can tell: the animals drawn again and again
- * from those counted. A small sample gives a wide interval, so it cannot pose as a poor stream. Null where no taxon has a
- * tolerance; RangeError as for the index. Efron & Tibshirani 1993.
+ * Between which two figures the family biotic index lies, as far as so many animals can tell: the animals drawn again
+ * and again from those counted. A small sample gives a wide interval, so it cannot pose as a poor stream. Null where
+ * no taxon has a tolerance; RangeError as for the index. Efron & Tibshirani 1993.
  */
 export function bioticIndexInterval(
 	{ taxa }: { taxa: readonly { count: number; tolerance?: number | null }[] },

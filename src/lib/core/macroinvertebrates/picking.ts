@@ -22,16 +22,22 @@ export interface PickAdvice {
 	lastNew_min: number | null;
 	taxa: number;
 	animals: number;
-	/** New taxa to be expected in the next minutes, as many as one look more lasts; null before there is anything to go by. */
+	/**
+	 * New taxa to be expected in the next minutes, as many as one look more lasts; null before there is anything to
+	 * go by.
+	 */
 	expectedNewTaxa: number | null;
-	/** The curve has flattened: less than half a new taxon is to be expected. Null before there is anything to go by. */
+	/**
+	 * The curve has flattened: less than half a new taxon is to be expected. Null before there is anything to go by.
+	 */
 	isFlat: boolean | null;
 }
 
 /**
- * Whether a timed pick may stop: at least so many minutes; when a new taxon came within the last few, as many more; and so on to
- * the most. And what going on would bring: the new taxa expected among the animals that the same pace gives in one more look,
- * from those seen once and twice (Chao & Jost 2012, after Good & Toulmin 1956). RangeError for a minute below 0.
+ * Whether a timed pick may stop: at least so many minutes; when a new taxon came within the last few, as many more;
+ * and so on to the most. And what going on would bring: the new taxa expected among the animals that the same pace
+ * gives in one more look, from those seen once and twice (Chao & Jost 2012, after Good & Toulmin 1956). RangeError
+ * for a minute below 0.
  */
 export function pickAdvice({
 	picked,

@@ -2,8 +2,9 @@ import { whole } from '../quantity';
 import { wholeCountsOf } from './counts';
 
 /**
- * How many taxa a smaller sample of so many animals would have held, drawn from this one without putting back, with its
- * standard error. Hurlbert 1971; Heck, van Belle & Simberloff 1975. Null where the sample holds fewer animals than that, or none.
+ * How many taxa a smaller sample of so many animals would have held, drawn from this one without putting back, with
+ * its standard error. Hurlbert 1971; Heck, van Belle & Simberloff 1975. Null where the sample holds fewer animals
+ * than that, or none.
  */
 export function rarefy({ counts, sampleSize }: { counts: readonly number[]; sampleSize: number }): {
 	richness: number | null;
@@ -26,7 +27,10 @@ export function rarefy({ counts, sampleSize }: { counts: readonly number[]; samp
 	return { richness, se: Math.sqrt(Math.max(0, variance)) };
 }
 
-/** The chance that none of x animals is among n drawn from N: C(N−x, n)/C(N, n), a product of the fewer of x and n factors. */
+/**
+ * The chance that none of x animals is among n drawn from N: C(N−x, n)/C(N, n), a product of the fewer of x and n
+ * factors.
+ */
 function chancesMissed(total: number, n: number): (x: number) => number {
 	return (x) => {
 		if (total - x < n) return 0;
@@ -38,8 +42,9 @@ function chancesMissed(total: number, n: number): (x: number) => number {
 }
 
 /**
- * Richness expected at sizes 1, step, 2 step, … and the whole sample: has the curve flattened? Each size follows from the one
- * before it by one factor a taxon, so the whole curve costs one walk along it. Empty lists of nothing. Hurlbert 1971.
+ * Richness expected at sizes 1, step, 2 step, … and the whole sample: has the curve flattened? Each size follows from
+ * the one before it by one factor a taxon, so the whole curve costs one walk along it. Empty lists of nothing.
+ * Hurlbert 1971.
  */
 export function rarefactionCurve({ counts, step }: { counts: readonly number[]; step: number }): {
 	sampleSizes: number[];

@@ -13,8 +13,8 @@ function thereOf<T extends { count: number }, M>(
 }
 
 /**
- * The family biotic index: the mean tolerance (0 sensitive .. 10 tolerant) of all animals whose taxon has one. Hilsenhoff 1988.
- * Null where none has. RangeError for a tolerance outside 0..10 or a count below 0.
+ * The family biotic index: the mean tolerance (0 sensitive .. 10 tolerant) of all animals whose taxon has one.
+ * Hilsenhoff 1988. Null where none has. RangeError for a tolerance outside 0..10 or a count below 0.
  */
 export function familyBioticIndex({ taxa }: { taxa: readonly { count: number; tolerance?: number | null }[] }): {
 	index: number | null;

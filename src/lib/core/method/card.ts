@@ -47,7 +47,10 @@ export const MethodCard = z.object({
 			error: 'a parameter is shown in a unit of its own kind'
 		})
 		.optional(),
-	/** In which order the ways of finding a figure are reported, the first one first; what is not named comes after, as usual. */
+	/**
+	 * In which order the ways of finding a figure are reported, the first one first; what is not named comes after,
+	 * as usual.
+	 */
 	ways: z.array(z.enum(ways)).optional(),
 	/** Numbers that a program may set its own way; what is left out is as in `limits.ts`. */
 	limits: Limits.partial().optional()

@@ -28,9 +28,9 @@ export interface Composed {
 }
 
 /**
- * A card with steps added, repeated, removed or moved, one change after the other. Rules stay: they speak of tags, and a step that
- * is added carries those of its kind; a rule of which no step carries the tags any more goes. A change that cannot be made is left out,
- * and said.
+ * A card with steps added, repeated, removed or moved, one change after the other. Rules stay: they speak of tags,
+ * and a step that is added carries those of its kind; a rule of which no step carries the tags any more goes. A
+ * change that cannot be made is left out, and said.
  */
 export function compose(card: MethodCard, changes: readonly Change[]): Composed {
 	let steps = card.steps;

@@ -5,7 +5,10 @@ const share = z.number().positive().max(1);
 const positive = z.number().positive();
 const whole = z.number().int().positive();
 
-/** The numbers of a method on which programs differ, beyond those that a step carries. Each says what it is, for screen and paper. */
+/**
+ * The numbers of a method on which programs differ, beyond those that a step carries. Each says what it is, for
+ * screen and paper.
+ */
 export const Limits = z.object({
 	plateReadable_h: positive.describe('hours after which a plate may be read'),
 	plateTooOld_h: positive.describe('hours after which a plate must not be read'),

@@ -10,9 +10,9 @@ export interface LoadStation {
 
 /**
  * What comes in between two stations: loads upstream, downstream and in tributaries, the gain with its 95 % interval
- * (uncertainties in quadrature), whether it can be told from nothing, and the concentration that the inflow would have to have
- * (null where the flow does not grow or shrink). kg/day. RangeError for a figure missing, or below 0 where it cannot be.
- * JCGM 100:2008, 5.1.2.
+ * (uncertainties in quadrature), whether it can be told from nothing, and the concentration that the inflow would
+ * have to have (null where the flow does not grow or shrink). kg/day. RangeError for a figure missing, or below 0
+ * where it cannot be. JCGM 100:2008, 5.1.2.
  */
 export function upstreamDownstreamLoads(reach: {
 	upstream: LoadStation;

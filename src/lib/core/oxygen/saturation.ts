@@ -7,10 +7,10 @@ export interface Water {
 }
 
 /**
- * The dissolved oxygen that water holds in equilibrium with moist air, in mg/L.
- * Benson & Krause 1984, as in APHA Standard Methods 4500-O and USGS Office of Water Quality 2011.03.
- * Their fit is for 0 to 40 °C and salinity 0 to 40; a little beyond it is carried on as it is: −2 to 45 °C, salinity 0 to 45, pressure
- * 40 to 115 kPa (station pressure, not reduced to sea level). RangeError outside those.
+ * The dissolved oxygen that water holds in equilibrium with moist air, in mg/L. Benson & Krause 1984, as in APHA
+ * Standard Methods 4500-O and USGS Office of Water Quality 2011.03. Their fit is for 0 to 40 °C and salinity 0 to 40;
+ * a little beyond it is carried on as it is: −2 to 45 °C, salinity 0 to 45, pressure 40 to 115 kPa (station pressure,
+ * not reduced to sea level). RangeError outside those.
  */
 export function dissolvedOxygenSaturation(water: Water): { saturation_mgL: number } {
 	const t = inRange('temperature_C', water.temperature_C, -2, 45);

@@ -26,9 +26,11 @@ export const usualCalibrationRules: CalibrationRules = {
 const SEA_LEVEL_kPa = 101.325;
 
 /**
- * An oxygen probe in its moist sleeve: what it should read there, in percent of the air at sea level, and whether it does.
- * The air's share follows from the pressure and the water vapour at that temperature: Benson & Krause 1984, through
- * `dissolvedOxygenSaturation`, whose ranges and errors hold. A probe that has not had its time to settle does not pass.
+ * An oxygen probe in its moist sleeve: what it should read there, in percent of the air at sea level, and whether it
+ * does. The air's share follows from the pressure and the water vapour at that temperature: Benson & Krause 1984,
+ * through
+ * `dissolvedOxygenSaturation`, whose ranges and errors hold. A probe that has not had its time to settle does not
+ * pass.
  */
 export function checkSleeve(
 	sleeve: { reading_percent: number; temperature_C: number; pressure_kPa: number; settled_min: number },

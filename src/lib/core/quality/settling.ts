@@ -30,8 +30,9 @@ const MISSING_ALLOWED = 0.4;
 const DRIFT_ALLOWED = 0.4;
 
 /**
- * Whether a meter has come to rest: over the last `for_s` seconds its figures lie within `within`, and its first half does
- * not differ from its second by much of that, so that a slow drift is not taken for rest. A gap makes it wait anew.
+ * Whether a meter has come to rest: over the last `for_s` seconds its figures lie within `within`, and its first half
+ * does not differ from its second by much of that, so that a slow drift is not taken for rest. A gap makes it wait
+ * anew.
  */
 export function settling(shown: readonly Shown[], { within, for_s }: Rest, now_ms: number): Settling {
 	const seen = shown.filter((s): s is Shown & { value: number } => s.value !== null && s.at_ms <= now_ms);

@@ -29,7 +29,10 @@ const mistakenFor: Partial<Record<Unit, readonly Unit[]>> = {
 	mg_L_P: ['mg_L_PO4']
 };
 
-/** Far enough outside a range that a slip is likelier than a strange day: half as much again as its top, half its bottom, or half its width away. */
+/**
+ * Far enough outside a range that a slip is likelier than a strange day: half as much again as its top, half its
+ * bottom, or half its width away.
+ */
 function isFarOutside(number: number, { low, high }: Range): boolean {
 	const width = high - low;
 	if (number > high) return number > high * 1.5 || number > high + width / 2;
@@ -40,9 +43,9 @@ function isFarOutside(number: number, { low, high }: Range): boolean {
 const moved = (number: number, places: number) => Number((number * 10 ** places).toPrecision(12));
 
 /**
- * Usual slips that would explain a figure which lies far outside a range: each brings it inside. The likeliest first: a wrong unit
- * before a lost point. Empty where the figure does not lie far out, or no slip explains it. Never a correction: the person
- * looks again.
+ * Usual slips that would explain a figure which lies far outside a range: each brings it inside. The likeliest first:
+ * a wrong unit before a lost point. Empty where the figure does not lie far out, or no slip explains it. Never a
+ * correction: the person looks again.
  */
 export function slipGuesses(number: number, unit: Unit, { low, high }: Range): SlipGuess[] {
 	if (!isFarOutside(number, { low, high })) return [];

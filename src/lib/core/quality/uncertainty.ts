@@ -3,7 +3,10 @@ import { standardDeviation, studentWithin } from '../statistics';
 export interface HowSure {
 	/** Expanded uncertainty, 95 %, in the unit of the readings; null where too little is known to say one. */
 	expanded: number | null;
-	/** How far the instrument itself may be off is not known: the truth may lie further away than the readings do from each other. */
+	/**
+	 * How far the instrument itself may be off is not known: the truth may lie further away than the readings do from
+	 * each other.
+	 */
 	isAccuracyUnknown: boolean;
 }
 
@@ -11,10 +14,11 @@ export interface HowSure {
 const CONFIDENCE = 0.9545;
 
 /**
- * How sure a mean of replicate readings is: their spread, the instrument's resolution (uniform within one step) and its stated
- * accuracy (limits of a uniform distribution, a/√3), in quadrature, JCGM 100:2008 4.3.7; expanded by Student's t with the effective degrees of
- * freedom of Welch and Satterthwaite, G.4, for two or three readings know their own spread badly. Without an accuracy a
- * single reading, or several that agree exactly, say nothing of how sure they are.
+ * How sure a mean of replicate readings is: their spread, the instrument's resolution (uniform within one step) and
+ * its stated accuracy (limits of a uniform distribution, a/√3), in quadrature, JCGM 100:2008 4.3.7; expanded by
+ * Student's t with the effective degrees of freedom of Welch and Satterthwaite, G.4, for two or three readings know
+ * their own spread badly. Without an accuracy a single reading, or several that agree exactly, say nothing of how
+ * sure they are.
  */
 export function readingUncertainty(
 	values: readonly number[],

@@ -1,13 +1,18 @@
 import { convert, units, type Unit } from './unit';
 
-/** A measure as it was typed: a bare number in the unit that its place names, or a value with the unit that was read. */
+/**
+ * A measure as it was typed: a bare number in the unit that its place names, or a value with the unit that was read.
+ */
 export type AsTyped<U extends Unit = Unit> = number | { value: number; unit: U };
 
 /** The number in the unit that its place names. */
 export const inPlaceUnit = <U extends Unit>(typed: AsTyped<U>, unit: U): number =>
 	typeof typed === 'number' ? typed : convert(typed.value, typed.unit, unit);
 
-/** Why this cannot stand where a measure is wanted, or null: no number, a unit of another kind, beyond what is possible. */
+/**
+ * Why this cannot stand where a measure is wanted, or null: no number, a unit of another kind, beyond what is
+ * possible.
+ */
 export function whyNoMeasure(value: unknown, what: string, unit: Unit, low: number, high: number): string | null {
 	const typed = value as Partial<{ value: unknown; unit: unknown }> | null;
 	const parts = typeof value === 'number' ? { number: value, from: unit } : { number: typed?.value, from: typed?.unit };

@@ -43,7 +43,9 @@ export function withQualifier(number: number, qualifier: Qualifier, unit: Unit):
 	return qualifier === 'above' ? moreThan(number, unit) : exactly(number, unit);
 }
 
-/** The same figure in another unit of its dimension; instrument and method stay. Throws RangeError across dimensions. */
+/**
+ * The same figure in another unit of its dimension; instrument and method stay. Throws RangeError across dimensions.
+ */
 export function figureIn(figure: Figure, unit: Unit): Figure {
 	const { number, qualifier } = amount(figure);
 	const { instrument, method, isSimulated } = figure;
@@ -74,8 +76,8 @@ export const writeNumber = (number: number): string => String(Number(number.toPr
 const MOST_READ_DIGITS = 6;
 
 /**
- * Decimals in which a number is shown: those asked for, and never fewer than were read. A number with more digits than anybody
- * reads was worked out, and is shown in those asked for.
+ * Decimals in which a number is shown: those asked for, and never fewer than were read. A number with more digits
+ * than anybody reads was worked out, and is shown in those asked for.
  */
 export function decimalsShown(number: number, asked: number): number {
 	const text = String(Math.abs(number));
@@ -83,7 +85,10 @@ export function decimalsShown(number: number, asked: number): number {
 	return Math.max(asked, text.length - text.indexOf('.') - 1);
 }
 
-/** A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`, in so many decimals and never fewer than were read. `decimals` absent: as typed. */
+/**
+ * A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`, in so many decimals and never fewer than
+ * were read. `decimals` absent: as typed.
+ */
 export function writeFigure(figure: Figure, decimals?: number): string {
 	const { number } = amount(figure);
 	return writeExactly(

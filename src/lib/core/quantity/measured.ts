@@ -1,6 +1,8 @@
 import type { Qualifier } from './figure';
 
-/** A number with how sure it is: expanded uncertainty (two standard uncertainties; null: not known), or only a limit. */
+/**
+ * A number with how sure it is: expanded uncertainty (two standard uncertainties; null: not known), or only a limit.
+ */
 export interface Measured {
 	number: number;
 	qualifier: Qualifier;
@@ -16,10 +18,11 @@ export const measured = (number: number, uncertainty: number | null = null, qual
 export const certain = (number: number): Measured => ({ number, qualifier: null, uncertainty: 0 });
 
 /**
- * What follows from several figures by a formula, with what is known of each carried through. The uncertainty is found by moving
- * each figure by its own and seeing how the result moves, in quadrature (Kragten 1994, as JCGM 100:2008); it is null where
- * one is not known, or the result is only a limit. A "below" makes the result a "below" where it rises with that figure, an
- * "above" where it falls. Null when the limits leave the result open both ways, or the formula does.
+ * What follows from several figures by a formula, with what is known of each carried through. The uncertainty is
+ * found by moving each figure by its own and seeing how the result moves, in quadrature (Kragten 1994, as JCGM
+ * 100:2008); it is null where one is not known, or the result is only a limit. A "below" makes the result a "below"
+ * where it rises with that figure, an "above" where it falls. Null when the limits leave the result open both ways,
+ * or the formula does.
  */
 export function follows(
 	figures: readonly Measured[],
@@ -58,8 +61,9 @@ export const sumOf = (figures: readonly Measured[]): Measured | null =>
 	follows(figures, (...numbers) => numbers.reduce((a, b) => a + b, 0));
 
 /**
- * Decimals that an uncertainty bears: two digits of it where it begins with less than 355, else one (the Particle Data Group's rule,
- * within JCGM 100:2008 7.2.6). Negative where even tens are in doubt. Null where there is none to go by.
+ * Decimals that an uncertainty bears: two digits of it where it begins with less than 355, else one (the Particle
+ * Data Group's rule, within JCGM 100:2008 7.2.6). Negative where even tens are in doubt. Null where there is none to
+ * go by.
  */
 export function decimalsBorne(uncertainty: number | null): number | null {
 	if (uncertainty === null || !(uncertainty > 0)) return null;

@@ -1,6 +1,6 @@
 /**
- * How a figure was found, in the order in which those of one parameter are reported (`visit/report-choice.ts` says why). Stored with
- * the figure: a change of way in a series can look like a trend.
+ * How a figure was found, in the order in which those of one parameter are reported (`visit/report-choice.ts` says
+ * why). Stored with the figure: a change of way in a series can look like a trend.
  */
 export const ways = [
 	'lab',

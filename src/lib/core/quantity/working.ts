@@ -1,6 +1,7 @@
 /*
- * A figure worked out so that its working can be shown. Each step is made by one of the builders below, which reckon its number
- * as they make it; a formula takes its result from the last step. So what is shown and what is used cannot differ.
+ * A figure worked out so that its working can be shown. Each step is made by one of the builders below, which reckon
+ * its number as they make it; a formula takes its result from the last step. So what is shown and what is used cannot
+ * differ.
  */
 
 /** A number put in: `24 colonies`, `3 mL`. Unit or name stand after it, as a person would write them. */

@@ -1,4 +1,7 @@
-/** The caution shown at a step, in two lines. Local rules, permits, the landowner's permission and trained people come first. */
+/**
+ * The caution shown at a step, in two lines. Local rules, permits, the landowner's permission and trained people come
+ * first.
+ */
 export const cautions = {
 	water: [
 		'Never alone, and somebody ashore knows when you are back. High, brown or rising water, ice, thunder, a sewage smell: stay out, and say why.',

@@ -5,7 +5,10 @@ export const ABSOLUTE = { depth_m: 1.2, velocity_m_s: 3, product_m2_s: 0.8 } as 
 
 const depth_m = z.number().positive().max(ABSOLUTE.depth_m, `no deeper than ${ABSOLUTE.depth_m} m, whatever the card`);
 
-/** The schools of wading limits. Each number is a program's or card's setting; none says that the water may be entered. */
+/**
+ * The schools of wading limits. Each number is a program's or card's setting; none says that the water may be
+ * entered.
+ */
 export const WadingLimit = z.discriminatedUnion('school', [
 	/** Groups and beginners: not where it is deeper than the one, nor where it is faster than the other. */
 	z.object({
@@ -15,7 +18,10 @@ export const WadingLimit = z.discriminatedUnion('school', [
 	}),
 	/** Depth alone, under the absolute cap of speed; a life jacket from a lesser depth on. */
 	z.object({ school: z.literal('depth-only'), depth_m, lifeJacket_m: z.number().positive() }),
-	/** Trained crews: depth × velocity under a product (Cox, Shand & Blacka 2010: 0.6 m²/s for adults, 0.8 for trained ones at most). */
+	/**
+	 * Trained crews: depth × velocity under a product (Cox, Shand & Blacka 2010: 0.6 m²/s for adults, 0.8 for trained
+	 * ones at most).
+	 */
 	z.object({ school: z.literal('product'), product_m2_s: z.number().positive() })
 ]);
 export type WadingLimit = z.infer<typeof WadingLimit>;
@@ -33,9 +39,9 @@ export interface Water {
 }
 
 /**
- * How the water measured so far stands to the limit: `over` it, by depth or by speed, each alone; `lifeJacket` where the school asks
- * for one; `under` it, which takes both figures; else `unknown`. A speed counts whichever way it runs. Under the limit lets nobody
- * in: whoever is there decides, and local rules come first.
+ * How the water measured so far stands to the limit: `over` it, by depth or by speed, each alone; `lifeJacket` where
+ * the school asks for one; `under` it, which takes both figures; else `unknown`. A speed counts whichever way it
+ * runs. Under the limit lets nobody in: whoever is there decides, and local rules come first.
  */
 export function wadingStanding(
 	{ depth_m, velocity_m_s }: Water,

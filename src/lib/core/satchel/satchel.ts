@@ -43,7 +43,10 @@ export const Satchel = z.object({
 			upstream: z.string().default(''),
 			ways: z.array(z.string()).default(['wading']),
 			wadingDepth_m: z.number().nullable().default(null),
-			/** Why nobody should be there: leave that is refused, asked for or at its end, or a site given up; '' where nothing speaks against it. */
+			/**
+			 * Why nobody should be there: leave that is refused, asked for or at its end, or a site given up; ''
+			 * where nothing speaks against it.
+			 */
 			barred: z.string().default(''),
 			isRetired: z.boolean().default(false),
 			/** For each question about the conditions what was answered here before, the commonest first. */
@@ -75,7 +78,10 @@ export const Satchel = z.object({
 			siteIds: z.array(z.string()),
 			crewIds: z.array(z.string()).default([]),
 			quality: z.array(z.object({ siteId: z.string(), kind: z.enum(['duplicate', 'blank']) })).default([]),
-			/** For a round of these days: what its day is worked out from, and the instant from which its minutes count. */
+			/**
+			 * For a round of these days: what its day is worked out from, and the instant from which its minutes
+			 * count.
+			 */
 			day: z
 				.object({
 					question: z.custom<RoundQuestion>((v) => typeof v === 'object' && v !== null),
@@ -133,7 +139,10 @@ export function contextFrom(
 	};
 }
 
-/** A satchel is never changed, so its instruments are listed once, and what is concluded from them need not be concluded again. */
+/**
+ * A satchel is never changed, so its instruments are listed once, and what is concluded from them need not be
+ * concluded again.
+ */
 export function instrumentsOf(satchel: Satchel): Context['instruments'] {
 	const known = listed.get(satchel);
 	if (known) return known;

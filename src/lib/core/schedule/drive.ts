@@ -4,7 +4,10 @@ export interface Position {
 	longitude: number;
 }
 
-/** How a program guesses a drive that nobody has timed: road is longer than the straight line, and parking takes a while. */
+/**
+ * How a program guesses a drive that nobody has timed: road is longer than the straight line, and parking takes a
+ * while.
+ */
 export interface DriveGuess {
 	/** Road length over straight-line distance. */
 	detour: number;

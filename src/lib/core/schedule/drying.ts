@@ -5,8 +5,8 @@ export interface DryingTimes {
 }
 
 /**
- * Days that wet gear must dry before it goes into other water, by the season in which it got wet. `southern`: seasons of the
- * southern half of the earth. Disinfection may stand in for drying; local rules come first.
+ * Days that wet gear must dry before it goes into other water, by the season in which it got wet. `southern`: seasons
+ * of the southern half of the earth. Disinfection may stand in for drying; local rules come first.
  */
 export function dryingDays(wet_ms: number, times: DryingTimes, southern = false): number {
 	const month = (new Date(wet_ms).getUTCMonth() + (southern ? 6 : 0)) % 12;

@@ -2,9 +2,9 @@
 export const LOW_WATER_EVERY_min = 745.236;
 
 /**
- * When a tidal site can be reached on a day, in minutes since its midnight: `reach_min` before and after each low water,
- * reckoned from one low water that is known (minutes from that same midnight, negative for an earlier day). Good for some
- * days ahead; a tide table is better. Windows are in order and may lie partly outside the day.
+ * When a tidal site can be reached on a day, in minutes since its midnight: `reach_min` before and after each low
+ * water, reckoned from one low water that is known (minutes from that same midnight, negative for an earlier day).
+ * Good for some days ahead; a tide table is better. Windows are in order and may lie partly outside the day.
  */
 export function tideWindows(lowWater_min: number, reach_min: number): { from_min: number; to_min: number }[] {
 	const windows: { from_min: number; to_min: number }[] = [];

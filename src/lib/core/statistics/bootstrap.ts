@@ -9,10 +9,12 @@ export interface Resampling {
 }
 
 /**
- * Between which two figures a mean lies, judged by drawing the sample again and again from itself: Efron's percentile interval. With
- * `counts`, each value stands for so many individuals, and as many individuals are drawn. Each draw adds one number to a running sum;
- * no resample is ever built. The same seed gives the same interval. Null for nothing; RangeError for what is not a number.
- * Efron & Tibshirani 1993, 13.
+ * Between which two figures a mean lies, judged by drawing the sample again and again from itself: Efron's percentile
+ * interval. With
+ * `counts`, each value stands for so many individuals, and as many individuals are drawn. Each draw adds one number
+ * to a running sum;
+ * no resample is ever built. The same seed gives the same interval. Null for nothing; RangeError for what is not a
+ * number. Efron & Tibshirani 1993, 13.
  */
 export function bootstrapInterval(
 	sample: { values: readonly number[]; counts?: readonly number[] | null },

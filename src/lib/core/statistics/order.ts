@@ -11,8 +11,9 @@ export function medianOfSorted(sorted: ArrayLike<number>): number | null {
 export const median = (values: readonly number[]): number | null => medianOfSorted(ascending(values));
 
 /**
- * The quantile of a sample at a probability 0..1, of Hyndman & Fan's type 7 (the default) or 6 (Weibull). Null entries are
- * dropped; null of nothing. RangeError for another type or a probability outside 0..1. Hyndman & Fan 1996.
+ * The quantile of a sample at a probability 0..1, of Hyndman & Fan's type 7 (the default) or 6 (Weibull). Null
+ * entries are dropped; null of nothing. RangeError for another type or a probability outside 0..1. Hyndman & Fan
+ * 1996.
  */
 export function quantile({ values, probability, type }: { values: Gappy; probability: number; type?: number | null }): {
 	quantile: number | null;

@@ -49,9 +49,9 @@ export function mannWhitney(sample: { x: Gappy; y: Gappy }): {
 }
 
 /**
- * Wilcoxon's signed ranks of paired samples: V is the sum of the ranks of the positive differences x − y, which are rounded
- * to 9 decimals so that 0.3 − 0.2 ties with 0.2 − 0.1; zeros are dropped. Normal p, corrected for ties and continuity.
- * Wilcoxon 1945.
+ * Wilcoxon's signed ranks of paired samples: V is the sum of the ranks of the positive differences x − y, which are
+ * rounded to 9 decimals so that 0.3 − 0.2 ties with 0.2 − 0.1; zeros are dropped. Normal p, corrected for ties and
+ * continuity. Wilcoxon 1945.
  */
 export function pairedWilcoxon(sample: { x: Gappy; y: Gappy }): {
 	v: number | null;

@@ -28,9 +28,10 @@ const NOTHING = {
 };
 
 /**
- * The least-squares line of y on x with its standard errors, two-sided p of the slope and its 95 % limits by Student's t with
- * n − 2. A pair with a null is dropped. All null but n when x is all equal or there are fewer than two pairs; two pairs
- * give the line alone. RangeError when the lists differ in length or hold what is not a number. Draper & Smith 1998.
+ * The least-squares line of y on x with its standard errors, two-sided p of the slope and its 95 % limits by
+ * Student's t with n − 2. A pair with a null is dropped. All null but n when x is all equal or there are fewer than
+ * two pairs; two pairs give the line alone. RangeError when the lists differ in length or hold what is not a number.
+ * Draper & Smith 1998.
  */
 export function linearRegression(sample: { x: Gappy; y: Gappy }): Regression {
 	const { x, y } = presentPairs(sample);

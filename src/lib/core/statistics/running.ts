@@ -10,7 +10,9 @@ export interface RunningSummary {
 
 export const nothingYet: RunningSummary = { n: 0, mean: 0, squares: 0, low: Infinity, high: -Infinity };
 
-/** The summary with one value more. Welford 1962, which does not lose digits where values are large and differ little. */
+/**
+ * The summary with one value more. Welford 1962, which does not lose digits where values are large and differ little.
+ */
 export function withOneMore({ n, mean, squares, low, high }: RunningSummary, value: number): RunningSummary {
 	const next = mean + (value - mean) / (n + 1);
 	return {

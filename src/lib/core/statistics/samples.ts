@@ -3,7 +3,10 @@ import { finite, pairedLists } from '../quantity';
 /** A sample as it comes from outside: a value that is missing is null. */
 export type Gappy = readonly (number | null | undefined)[];
 
-/** Each entry a number or null; RangeError, saying which, for one that is neither. Long records pass here: no work for each entry but the look. */
+/**
+ * Each entry a number or null; RangeError, saying which, for one that is neither. Long records pass here: no work for
+ * each entry but the look.
+ */
 export function gappy(name: string, values: Gappy): (number | null)[] {
 	if (!Array.isArray(values)) throw new RangeError(`${name} must be a list: ${String(values)}`);
 	const checked: (number | null)[] = [];

@@ -13,9 +13,9 @@ export function standardDeviation(values: readonly number[]): number | null {
 }
 
 /**
- * Centre and spread that one wild value cannot move: the median, the median distance from it scaled to a normal sd
- * (× 1.4826), and the spread in percent of the median (null where that is 0). Null entries are dropped; nulls of nothing.
- * Rousseeuw & Croux 1993.
+ * Centre and spread that one wild value cannot move: the median, the median distance from it scaled to a normal sd (×
+ * 1.4826), and the spread in percent of the median (null where that is 0). Null entries are dropped; nulls of
+ * nothing. Rousseeuw & Croux 1993.
  */
 export function robustCv({ values }: { values: Gappy }): {
 	median: number | null;

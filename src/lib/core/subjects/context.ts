@@ -30,7 +30,10 @@ export interface Context {
 	/** Where the days of labels are; UTC where left out. */
 	timeZone?: string;
 	/** `usual` null: what the site has shown is still to be found out, and nothing is held against it yet. */
-	/** `wadingDepth_m`: a limit of the site's own, under the card's. `code`: what the labels of its bottles begin with. */
+	/**
+	 * `wadingDepth_m`: a limit of the site's own, under the card's. `code`: what the labels of its bottles begin
+	 * with.
+	 */
 	site: {
 		code?: string;
 		elevation_m: number;

@@ -3,8 +3,9 @@ import type { Figure, ParameterCode, Way, Working } from '../quantity';
 import type { Limits95 } from '../wording';
 
 /*
- * A determination is one parameter, found in one way, from one thing: the stream itself, a bottle, a plate. A visit keeps all of
- * them; which one of a parameter is reported is chosen by a rule (visit/report-choice.ts) or by a reviewer.
+ * A determination is one parameter, found in one way, from one thing: the stream itself, a bottle, a plate. A visit
+ * keeps all of them; which one of a parameter is reported is chosen by a rule (visit/report-choice.ts) or by a
+ * reviewer.
  */
 
 export type ReviewStatus = 'waiting' | 'accepted' | 'qualified' | 'rejected';
@@ -22,7 +23,10 @@ export interface Determination {
 	figure: Figure;
 	/** Two standard uncertainties, in the same unit; null when the method has none. */
 	uncertainty: number | null;
-	/** Where the truth lies with 95 % confidence, for figures whose doubt does not lie evenly about them; `upper` null: nothing bounds it. */
+	/**
+	 * Where the truth lies with 95 % confidence, for figures whose doubt does not lie evenly about them; `upper`
+	 * null: nothing bounds it.
+	 */
 	limits: Limits95 | null;
 	readings: number;
 	source: 'field' | 'derived' | 'lab';
@@ -59,10 +63,16 @@ export const finding = (told: Told): Finding => ({
 	...told
 });
 
-/** What tells the determinations of one parameter apart, for ever: the place in the sheet where each comes from, as one word. */
+/**
+ * What tells the determinations of one parameter apart, for ever: the place in the sheet where each comes from, as
+ * one word.
+ */
 export const sourceOf = (place: string): string => place.replaceAll('/', '.');
 
-/** Something with an earliest, a due and a last moment: a bottle still good, a plate to be read, a kit that develops, a net that dries. */
+/**
+ * Something with an earliest, a due and a last moment: a bottle still good, a plate to be read, a kit that develops,
+ * a net that dries.
+ */
 export interface Clock {
 	id: string;
 	kind: 'bacteria-holding' | 'holding' | 'incubation' | 'wait' | 'drying';

@@ -1,11 +1,15 @@
 import type { SaidIn } from './say';
 
-/** How much a doubt weighs. `note`: worth knowing. `ask`: the person is asked. `spoils`: the figure cannot be used as it stands. */
+/**
+ * How much a doubt weighs. `note`: worth knowing. `ask`: the person is asked. `spoils`: the figure cannot be used as
+ * it stands.
+ */
 export type Weight = 'note' | 'ask' | 'spoils';
 
 /**
- * One kind of doubt: what it weighs, and the sentence that its evidence makes: what was seen, then what to do. Evidence is numbers
- * with units, codes and ids; words are made here and nowhere else, in the units that the program reads.
+ * One kind of doubt: what it weighs, and the sentence that its evidence makes: what was seen, then what to do.
+ * Evidence is numbers with units, codes and ids; words are made here and nowhere else, in the units that the program
+ * reads.
  */
 export interface DoubtKind<E> {
 	weight: Weight;

@@ -1,6 +1,6 @@
 /**
- * The same pure function, remembering its last answer about each part of a sheet for as long as that part is the same object
- * and everything else it was told is the same too. A part of a folded sheet is never changed, only replaced.
+ * The same pure function, remembering its last answer about each part of a sheet for as long as that part is the same
+ * object and everything else it was told is the same too. A part of a folded sheet is never changed, only replaced.
  */
 export function remembered<Part extends object, Told extends readonly unknown[], Answer>(
 	conclude: (part: Part, ...told: Told) => Answer

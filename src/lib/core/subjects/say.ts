@@ -11,7 +11,10 @@ import {
 } from '../quantity';
 import type { WaterUnits } from '../safety';
 
-/** The units in which sentences speak: of tape and meter, and of figures where they are not shown in the parameter's own. */
+/**
+ * The units in which sentences speak: of tape and meter, and of figures where they are not shown in the parameter's
+ * own.
+ */
 export interface SaidIn extends WaterUnits {
 	shown?: Partial<Record<ParameterCode, Unit>> | undefined;
 }
@@ -42,7 +45,10 @@ export function saySeconds(s: number): string {
 	return s < 7200 ? `${plain(s / 60, 0)} min` : `${plain(s / 3600, 1)} h`;
 }
 
-/** A figure of a parameter in the unit in which the program shows it, in the parameter's own decimals and never fewer than read. */
+/**
+ * A figure of a parameter in the unit in which the program shows it, in the parameter's own decimals and never fewer
+ * than read.
+ */
 export function sayShown(figure: Figure, code: ParameterCode, { shown }: SaidIn): string {
 	const unit = shown?.[code];
 	return writeFigure(unit === undefined ? figure : figureIn(figure, unit), parameters[code].decimals);

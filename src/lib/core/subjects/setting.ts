@@ -27,7 +27,10 @@ export interface StepSettings<T extends Tool> {
 	/** A step to begin with; its id is made from its title. */
 	example: Omit<StepOf<T>, 'id'>;
 	settings(step: StepOf<T>): StepSetting[];
-	/** What differs in a step of this kind that is done again, so that it writes elsewhere; `end` is free. Absent: only one can be. */
+	/**
+	 * What differs in a step of this kind that is done again, so that it writes elsewhere; `end` is free. Absent:
+	 * only one can be.
+	 */
 	again?(step: StepOf<T>, end: string): Partial<StepOf<T>>;
 	/** Two of them that cannot both stand, each with where it is set. */
 	contradictions?(step: StepOf<T>): { path: string; why: string }[];

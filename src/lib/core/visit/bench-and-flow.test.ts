@@ -151,7 +151,8 @@ describe('titrations', () => {
 			'titrations/2/mgLPerDrop': 1
 		});
 		expect(results).toMatchObject([{ parameter: 'dissolved-oxygen', figure: { value: 9 }, readings: 2 }]);
-		// two bottles, half a mg/L from their mean each: 0.25; a drop of 1 mg/L, uniform: 1/24. Widened, for two know their spread badly
+		// two bottles, half a mg/L from their mean each: 0.25; a drop of 1 mg/L, uniform: 1/24. Widened, for two know
+		// their spread badly
 		const least = 2 * Math.sqrt(0.25 + 1 / 24);
 		expect(results[0]!.uncertainty).toBeGreaterThan(1.5 * least);
 		expect(results[0]!.uncertainty).toBeLessThan(7 * least); // t of one degree of freedom is 13.97
@@ -181,7 +182,8 @@ describe('flow without a meter', () => {
 			'gaugings/f/floats/coefficient': 0.7
 		});
 		expect(amount(results[0]!.figure).number).toBeCloseTo((5 / 11.25) * 0.7 * 0.8, 12);
-		// speeds of 0.5 and 0.4 m/s: 0.05 of their mean, times t of one degree of freedom; the coefficient ± 0.1; the area ± 10 %
+		// speeds of 0.5 and 0.4 m/s: 0.05 of their mean, times t of one degree of freedom; the coefficient ± 0.1; the
+		// area ± 10 %
 		const relative = Math.hypot((13.968 * 0.05) / (5 / 11.25), 0.1 / 0.7, 0.1);
 		expect(results[0]!.uncertainty).toBeCloseTo(relative * (5 / 11.25) * 0.7 * 0.8, 4);
 	});

@@ -3,9 +3,9 @@ import type { Determination } from '../subjects/determination';
 import { doubt, type Flag } from '../subjects/flags';
 
 /**
- * Two ways of one parameter in one visit are a comparison for nothing: they agree within both their uncertainties, or are asked
- * about. Gaugings of one flow are held against each other by a limit of their own; what follows from another figure proves nothing
- * about it.
+ * Two ways of one parameter in one visit are a comparison for nothing: they agree within both their uncertainties, or
+ * are asked about. Gaugings of one flow are held against each other by a limit of their own; what follows from
+ * another figure proves nothing about it.
  */
 export function comparedFlags(determinations: readonly Determination[]): Flag[] {
 	const compared = determinations.filter((d) => d.parameter !== 'discharge' && d.way !== 'derived');
@@ -34,7 +34,10 @@ const isUnsure = ({ figure, uncertainty, limits }: Determination) =>
 const halfWidth = ({ figure, uncertainty }: Determination) =>
 	uncertainty ?? UNKNOWN_SHARE * Math.abs(amount(figure).number);
 
-/** From where to where a figure may lie: within its limits or its uncertainty; a limit of detection bounds it on one side. */
+/**
+ * From where to where a figure may lie: within its limits or its uncertainty; a limit of detection bounds it on one
+ * side.
+ */
 function reach(result: Determination): { low: number; high: number } {
 	const { number, qualifier } = amount(result.figure);
 	if (qualifier === 'below') return { low: -Infinity, high: number };

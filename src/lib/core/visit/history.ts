@@ -7,8 +7,9 @@ import type { Outcome } from './outcome';
 import { unusualFlags } from './unusual';
 
 /**
- * A visit's doubts, and those that come from what its site has shown before: figures unlike it, and slips of unit that would explain
- * them. A figure that a slip explains is asked about once: the question that knows the slip says all that the plain one would.
+ * A visit's doubts, and those that come from what its site has shown before: figures unlike it, and slips of unit
+ * that would explain them. A figure that a slip explains is asked about once: the question that knows the slip says
+ * all that the plain one would.
  */
 export function withHistory(
 	{ flags, results, folded }: Pick<Outcome, 'flags' | 'results' | 'folded'>,
@@ -26,7 +27,9 @@ export function withHistory(
 		.concat(slips);
 }
 
-/** A figure that is rare elsewhere and has been seen here often is not asked about: a tidal site is salty twice a day. */
+/**
+ * A figure that is rare elsewhere and has been seen here often is not asked about: a tidal site is salty twice a day.
+ */
 function isUsualHere(
 	{ parameter, path }: Flag,
 	sheet: Outcome['folded']['sheet'],

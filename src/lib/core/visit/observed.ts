@@ -13,8 +13,8 @@ const known = new WeakMap<Subject, WeakMap<object, Remembered>>();
 const NOTHING: Observed = {};
 
 /**
- * What a subject has to say of a visit. It is asked again only when one of its own branches, the card, or something it needs to know
- * is another object than it was: a branch of a folded sheet is never changed, only replaced.
+ * What a subject has to say of a visit. It is asked again only when one of its own branches, the card, or something
+ * it needs to know is another object than it was: a branch of a folded sheet is never changed, only replaced.
  */
 export function seenBy(subject: Subject, { sheet, lines }: Folded, card: MethodCard, context: Context): Observed {
 	const own = subject.branches.map((branch) => sheet[branch]);

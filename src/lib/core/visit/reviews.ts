@@ -21,8 +21,8 @@ const judgedBefore = ({ figure, parameter }: Pick<Finding, 'figure' | 'parameter
 export type Judged = Omit<Determination, 'isReported' | 'choice'>;
 
 /**
- * Determinations with what reviewers said of them; those of one parameter stand in the order in which they would be reported. A
- * figure that changed after its review waits again, and says so.
+ * Determinations with what reviewers said of them; those of one parameter stand in the order in which they would be
+ * reported. A figure that changed after its review waits again, and says so.
  */
 export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded): { judged: Judged[]; flags: Flag[] } {
 	const flags: Flag[] = [];
@@ -49,8 +49,8 @@ const isOf = (verdict: Verdict, finding: Finding) =>
 	verdict.judged === judgedText(finding) || verdict.judged === judgedBefore(finding);
 
 /**
- * Where the word on a determination stands. Older logbooks have one for each parameter: it is about the figure that it quotes, and
- * where none is like that any more, about the one that would be reported.
+ * Where the word on a determination stands. Older logbooks have one for each parameter: it is about the figure that
+ * it quotes, and where none is like that any more, about the one that would be reported.
  */
 function wordOn(
 	finding: Finding,
@@ -71,8 +71,8 @@ export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'fr
 	`verdicts/${parameter}/${from}`;
 
 /**
- * Says of each parameter which determination is reported: the one that a reviewer chose, else the first in the order; never one that
- * was rejected, while there is another.
+ * Says of each parameter which determination is reported: the one that a reviewer chose, else the first in the order;
+ * never one that was rejected, while there is another.
  */
 export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded): Determination[] {
 	return parameterCodes.flatMap((parameter): Determination[] => {
@@ -94,7 +94,10 @@ export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded):
 	});
 }
 
-/** A figure that was worked out from others follows them: rejected with them, and no better than qualified where one of them is. */
+/**
+ * A figure that was worked out from others follows them: rejected with them, and no better than qualified where one
+ * of them is.
+ */
 export function followingParents(determinations: readonly Determination[]): Determination[] {
 	const of = new Map(determinations.filter((d) => d.isReported).map((d) => [d.parameter, d.status]));
 	return determinations.map((d) => ({ ...d, status: asParents(d, of) }));
@@ -106,7 +109,10 @@ function asParents({ parents, status }: Determination, of: ReadonlyMap<string, R
 	return status === 'accepted' && above.includes('qualified') ? 'qualified' : status;
 }
 
-/** Whether a doubt is about a figure: about its parameter, the place it came from, or a figure that it was worked out from. */
+/**
+ * Whether a doubt is about a figure: about its parameter, the place it came from, or a figure that it was worked out
+ * from.
+ */
 export function concerns(flag: Flag, result: Pick<Finding, 'parameter' | 'parents' | 'place'>): boolean {
 	if (isAboutPeople(flag)) return false;
 	if (flag.parameter !== null)
@@ -117,8 +123,8 @@ export function concerns(flag: Flag, result: Pick<Finding, 'parameter' | 'parent
 const liesAt = ({ path }: Flag, { place }: Pick<Finding, 'place'>) => path === place || path.startsWith(`${place}/`);
 
 /**
- * The doubts about one determination: those at the place that it comes from, however near another's lies; those about its parameter
- * as such stand with the reported one.
+ * The doubts about one determination: those at the place that it comes from, however near another's lies; those about
+ * its parameter as such stand with the reported one.
  */
 export function doubtsAbout(
 	result: Determination,

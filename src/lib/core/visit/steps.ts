@@ -21,7 +21,10 @@ function undoneState(step: Step, sheet: Sheet): StepState['state'] {
 	return isNotRequired(step, sheet) ? 'not-required' : 'open';
 }
 
-/** Nothing is asked for when the site was left unsampled, nor what its subject does not ask for on a visit that went so. */
+/**
+ * Nothing is asked for when the site was left unsampled, nor what its subject does not ask for on a visit that went
+ * so.
+ */
 function isNotRequired(step: Step, sheet: Sheet): boolean {
 	const kind = kindOf(step);
 	if (kind.isAlwaysAsked) return false;
@@ -40,7 +43,10 @@ export function missingOf(states: readonly StepState[], card: MethodCard): Missi
 	});
 }
 
-/** Steps that were begun before one that a rule puts first. In what order a sheet from paper is typed in says nothing of that. */
+/**
+ * Steps that were begun before one that a rule puts first. In what order a sheet from paper is typed in says nothing
+ * of that.
+ */
 export function orderFlags(folded: Folded, card: MethodCard): Flag[] {
 	if (folded.sheet.opening?.isOnPaper) return [];
 	const begunAt = firstWritten(folded);
@@ -54,7 +60,10 @@ export function orderFlags(folded: Folded, card: MethodCard): Flag[] {
 	});
 }
 
-/** When the first line still standing was written, by branch of the sheet: `arrival`, `readings/conductivity`, `bottles/bacteria`. */
+/**
+ * When the first line still standing was written, by branch of the sheet: `arrival`, `readings/conductivity`,
+ * `bottles/bacteria`.
+ */
 function firstWritten({ lines }: Folded): Map<string, string> {
 	const first = new Map<string, string>();
 	const note = (place: string, said: string) => {
@@ -81,7 +90,10 @@ const begun = remembered(({ path, value, history }: Line) => {
 	};
 });
 
-/** The pairs of steps that a card's rules put one before the other; the rules about every other step say nothing of a slip. */
+/**
+ * The pairs of steps that a card's rules put one before the other; the rules about every other step say nothing of a
+ * slip.
+ */
 const orderedPairs = remembered((card: MethodCard) =>
 	card.rules
 		.filter((rule) => rule.first !== '*' && rule.then !== '*')

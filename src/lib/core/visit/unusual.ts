@@ -6,7 +6,10 @@ import { doubt, type Flag } from '../subjects/flags';
 /** How far beyond the range seen so far a figure may lie unasked, as a share of that range. */
 const MARGIN = 0.1;
 
-/** Results beyond anything that earlier visits to this site have seen: asked about, each with the range it is held against. */
+/**
+ * Results beyond anything that earlier visits to this site have seen: asked about, each with the range it is held
+ * against.
+ */
 export const unusualFlags = (
 	results: readonly Pick<Finding, 'parameter' | 'figure'>[],
 	usual: Partial<Record<ParameterCode, Usual>>

@@ -1,3 +1,6 @@
-/** A title inside a sentence: small at its beginning, but what is written large for a reason stays, as the H of pH and the initials of a name. */
+/**
+ * A title inside a sentence: small at its beginning, but what is written large for a reason stays, as the H of pH and
+ * the initials of a name.
+ */
 export const inSentence = (title: string): string =>
 	/^\p{Lu}(?![\p{Lu}.])/u.test(title) ? title.charAt(0).toLowerCase() + title.slice(1) : title;

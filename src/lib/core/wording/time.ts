@@ -35,8 +35,8 @@ export const sayDay = (at_ms: number, timeZone: string, withYear = false): strin
 export const isoDay = formatted('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });
 
 /**
- * The instant nearest to another at which a wall clock in a time zone shows what was typed: `9:05`, `14.20`, `0930`, `9`.
- * Null where that is no time of day.
+ * The instant nearest to another at which a wall clock in a time zone shows what was typed: `9:05`, `14.20`, `0930`,
+ * `9`. Null where that is no time of day.
  */
 export function instantOfTime(text: string, near_ms: number, timeZone: string): number | null {
 	const match = /^(\d{1,2})(?:[:.,h ]?(\d\d))?$/.exec(text.trim());

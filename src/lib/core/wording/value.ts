@@ -19,9 +19,9 @@ export interface Limits95 {
 }
 
 /**
- * A figure with how sure it is: in the digits that the uncertainty bears and never fewer than were read; where none is known, in the
- * parameter's own. Apart, because a screen sets them apart. Limits that do not lie evenly about the figure are said as they are.
- * All are brought to `unit` where one is asked for.
+ * A figure with how sure it is: in the digits that the uncertainty bears and never fewer than were read; where none
+ * is known, in the parameter's own. Apart, because a screen sets them apart. Limits that do not lie evenly about the
+ * figure are said as they are. All are brought to `unit` where one is asked for.
  */
 export function saySure(
 	found: Figure,
@@ -67,7 +67,10 @@ function sayLimits({ lower, upper }: Limits95, from: Unit, to: Unit): string {
 	return high === null ? `at least ${write(low)}` : `${write(low)} to ${write(high)}`;
 }
 
-/** An entry's value as a person reads it: a figure with its unit, an instant in the time zone, yes or no, the parts of the rest. */
+/**
+ * An entry's value as a person reads it: a figure with its unit, an instant in the time zone, yes or no, the parts of
+ * the rest.
+ */
 export function sayValue(value: unknown, timeZone = 'UTC'): string {
 	if (value === null || value === undefined) return '';
 	if (typeof value === 'string')

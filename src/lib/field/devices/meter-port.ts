@@ -23,7 +23,10 @@ const tempers: Partial<Record<ParameterCode, Pick<MeterTemper, 'settling_s' | 'j
 
 export const canListen = (parameter: ParameterCode): boolean => parameter in tempers;
 
-/** A stand-in for a multimeter in a stream whose figures are about the site's usual ones. It jumps, settles, drifts and drops out. */
+/**
+ * A stand-in for a multimeter in a stream whose figures are about the site's usual ones. It jumps, settles, drifts
+ * and drops out.
+ */
 export function simulatedPort(usual: Partial<Record<ParameterCode, Usual>>, now_ms: () => number): MeterPort {
 	return {
 		isSimulated: true,

@@ -8,8 +8,8 @@ interface Place {
 }
 
 /**
- * Where this phone is; null where it cannot tell, or may not. In the demo a stand-in near the site answers then, marked so: an
- * invented place confirms no real one.
+ * Where this phone is; null where it cannot tell, or may not. In the demo a stand-in near the site answers then,
+ * marked so: an invented place confirms no real one.
  */
 export async function findPosition(near: Place, isDemo: boolean): Promise<Position | null> {
 	const found = await new Promise<GeolocationPosition | null>((done) => {

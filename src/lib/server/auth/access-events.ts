@@ -5,7 +5,10 @@ import { accessEvent } from '../db/schema';
 
 export type AccessEvent = Pick<typeof accessEvent.$inferSelect, 'id' | 'kind' | 'by'> & { at: string };
 
-/** Keeps that somebody got into an account, or was given a way into it. `by`: who else did it; null where it was the person. */
+/**
+ * Keeps that somebody got into an account, or was given a way into it. `by`: who else did it; null where it was the
+ * person.
+ */
 export async function noteAccess(
 	db: Db,
 	{ userId, kind, by }: { userId: string; kind: 'link' | 'password' | 'sign-in'; by: string | null }

@@ -5,8 +5,8 @@ import { z } from 'zod';
 import { database } from '../db/connect';
 
 /*
- * Checking a password is slow on purpose. So few at a time are checked, few wait, and an account that is guessed at is shut for
- * a while, whoever asks and from wherever.
+ * Checking a password is slow on purpose. So few at a time are checked, few wait, and an account that is guessed at
+ * is shut for a while, whoever asks and from wherever.
  */
 
 const AT_ONCE = 2; // of the four threads that do such work, and read files

@@ -50,8 +50,8 @@ let made: ReturnType<typeof make> | null = null;
 export const auth = (): ReturnType<typeof make> => (made ??= make());
 
 /**
- * Makes a person who can sign in; there is no sign-up from outside. Without a password nobody can sign in as them until they
- * have chosen one. Returns the user's id.
+ * Makes a person who can sign in; there is no sign-up from outside. Without a password nobody can sign in as them
+ * until they have chosen one. Returns the user's id.
  */
 export async function addUser(
 	db: Db,
@@ -96,7 +96,10 @@ export async function userOfToken(token: string): Promise<string | null> {
 	return found && found.expiresAt > new Date() ? found.value : null;
 }
 
-/** Sets the password of whoever holds this word, ends their sessions and all their other words. False where the word is not good. */
+/**
+ * Sets the password of whoever holds this word, ends their sessions and all their other words. False where the word
+ * is not good.
+ */
 export async function choosePassword(db: Db, token: string, newPassword: string): Promise<boolean> {
 	const userId = await userOfToken(token);
 	if (userId === null) return false;

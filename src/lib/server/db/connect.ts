@@ -45,7 +45,8 @@ function connection() {
 		options: '-c jit=off'
 	});
 	pool.on('error', () => undefined); // an idle connection that the server closed is replaced at the next query
-	// one that is lost while a transaction has it fails that transaction's next query, which says so; it must not end the process
+	// one that is lost while a transaction has it fails that transaction's next query, which says so; it must not end
+	// the process
 	pool.on('connect', (client) => client.on('error', () => undefined));
 	process.once('sveltekit:shutdown', () => void pool.end());
 	return (connected = { pool, db: drizzle(pool, { schema }) });

@@ -58,8 +58,9 @@ interface Cast {
 }
 
 /**
- * Loads the demo: an invented catchment, its people and three years of visits, every line of which goes through the same
- * door as a real one. All or nothing, and nothing when it is there already. `onProgress` hears the share that is done.
+ * Loads the demo: an invented catchment, its people and three years of visits, every line of which goes through the
+ * same door as a real one. All or nothing, and nothing when it is there already. `onProgress` hears the share that is
+ * done.
  */
 export async function loadDemo(
 	db: Db,
@@ -297,7 +298,10 @@ function crewFor({ writers }: Cast, name: Team, back: number, daysAgo: number): 
 	return [there[back % there.length]!, there[(back + 1) % there.length]!];
 }
 
-/** The lines of some rounds, each handed in by who wrote it: first those of the visits they opened, then those of others' visits. */
+/**
+ * The lines of some rounds, each handed in by who wrote it: first those of the visits they opened, then those of
+ * others' visits.
+ */
 async function writeRounds(tx: Db, cast: Cast, rounds: readonly RoundPlan[]): Promise<void> {
 	await tx.insert(roundTable).values(
 		rounds.map((r) => ({

@@ -11,7 +11,9 @@ const EVERY_days = 30;
 /** Days since each team was last out: one is out now, one is done for this month, one is due. */
 const LAST_OUT: Record<Team, number> = { Upper: 12, Middle: 0, Lower: 33 };
 
-/** Days ago of each round of a team, oldest first; none but today's on a Friday, Saturday or Sunday, so couriers run. */
+/**
+ * Days ago of each round of a team, oldest first; none but today's on a Friday, Saturday or Sunday, so couriers run.
+ */
 export function roundDays(team: Team, now_ms: number): number[] {
 	const days = Array.from({ length: ROUNDS }, (_, k) => LAST_OUT[team] + EVERY_days * k).map((ago) =>
 		ago === 0 ? 0 : ago + afterThursday(now_ms - ago * DAY_ms)

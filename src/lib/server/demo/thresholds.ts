@@ -1,8 +1,8 @@
 import type { Threshold } from '../../core/interpret';
 
 /*
- * What the invented program wants of its streams. The figures are invented with it: a coordinator enters those of the authority,
- * most of which are limits of a season's statistic, not of one sample.
+ * What the invented program wants of its streams. The figures are invented with it: a coordinator enters those of the
+ * authority, most of which are limits of a season's statistic, not of one sample.
  */
 const coldWater = 'cold-water fish';
 const source = 'invented example; enter what your authority says';

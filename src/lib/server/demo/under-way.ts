@@ -5,8 +5,9 @@ import type { DemoSite } from './catchment';
 import { logbookWriter, type Writer } from './logbook-writer';
 
 /*
- * Full visits that are going on at the moment the demo starts, each stopped where something is interesting: kits developing,
- * a titration half done, floats half run and a warm bottle, a sheet from paper that only one person has typed.
+ * Full visits that are going on at the moment the demo starts, each stopped where something is interesting: kits
+ * developing, a titration half done, floats half run and a warm bottle, a sheet from paper that only one person has
+ * typed.
  */
 
 type Write = ReturnType<typeof logbookWriter>['write'];

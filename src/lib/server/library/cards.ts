@@ -61,8 +61,9 @@ export function takeCard(db: Db, who: Membership, code: string, now_ms: number):
 export type Versioned = { ok: true; version: number; roundsMoved: number } | { ok: false; why: Contradiction[] };
 
 /**
- * Keeps a card with other settings as its next version. Visits keep the version they were made with; rounds that have not
- * begun go over to the new one. `changes` come first: steps added, repeated, removed, moved. `on` is the version that was looked at: if there is a newer one by now, nothing is kept.
+ * Keeps a card with other settings as its next version. Visits keep the version they were made with; rounds that have
+ * not begun go over to the new one. `changes` come first: steps added, repeated, removed, moved. `on` is the version
+ * that was looked at: if there is a newer one by now, nothing is kept.
  */
 export function keepVersion(
 	db: Db,

@@ -32,7 +32,9 @@ export const todayOf = (who: Membership, now_ms: number): string => dateOfDay(da
 const alone = (tx: Db, programId: string) =>
 	tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`library ${programId}`}))`);
 
-/** Keeps one row as its texts say, new or changed, with a line in the audit; or says what forbids it, field by field. */
+/**
+ * Keeps one row as its texts say, new or changed, with a line in the audit; or says what forbids it, field by field.
+ */
 export function keepTexts(
 	db: Db,
 	who: Membership,

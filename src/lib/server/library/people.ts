@@ -21,7 +21,10 @@ interface PersonRow extends Row {
 	leftOn: string | null;
 }
 
-/** Keeps a person: whoever is new gets a user without a known password, and a link to choose one is made when asked for. */
+/**
+ * Keeps a person: whoever is new gets a user without a known password, and a link to choose one is made when asked
+ * for.
+ */
 export async function keepPerson(
 	tx: Db,
 	programId: string,

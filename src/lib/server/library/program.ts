@@ -51,7 +51,10 @@ export interface Beginning {
 	password: string;
 }
 
-/** The first program of an installation and its first coordinator. False when there is one already: then nothing is written. */
+/**
+ * The first program of an installation and its first coordinator. False when there is one already: then nothing is
+ * written.
+ */
 export function beginProgram(db: Db, given: Beginning): Promise<boolean> {
 	return db.transaction(async (tx) => {
 		await tx.execute('lock table program in exclusive mode');

@@ -3,7 +3,10 @@ import type { PgTable } from 'drizzle-orm/pg-core';
 import type { KindName, Row } from '../../core/library';
 import { circuit, consumable, drive, flume, gear, instrument, place, sampler, site, stream, team } from '../db/schema';
 
-/** Where a kind's rows are kept, and how a row differs from its columns. Program and people are kept in ways of their own. */
+/**
+ * Where a kind's rows are kept, and how a row differs from its columns. Program and people are kept in ways of their
+ * own.
+ */
 export interface Kept {
 	table: PgTable;
 	/** Columns that tell this kind's rows from others in the same table. */

@@ -134,7 +134,8 @@ const signed = (n: number, digits: number): string => `${n < 0 ? '−' : '+'}${M
 function judged(typed: Calibrated): { passed: boolean; said: string } {
 	switch (typed.way) {
 		case 'sleeve': {
-			// a meter that shows percent of the air where it is reads 100 in it, as one that shows percent of sea level does there
+			// a meter that shows percent of the air where it is reads 100 in it, as one that shows percent of sea
+			// level does there
 			const pressure_kPa =
 				typed.percentOf === 'local'
 					? SEA_LEVEL_kPa

@@ -102,7 +102,9 @@ async function changeRound(
 	};
 }
 
-/** A round goes to other sites than its circuit does: this once. What was to be duplicated at a site left out is not. */
+/**
+ * A round goes to other sites than its circuit does: this once. What was to be duplicated at a site left out is not.
+ */
 async function pickSites(
 	tx: Db,
 	who: Membership,

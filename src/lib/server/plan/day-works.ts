@@ -1,8 +1,9 @@
 import { bestDay, followOrder, type RoundQuestion } from '../../core/schedule';
 
 /*
- * Whether a day can be done at all: some order of the stops gets the bottles to the lab in time, by daylight. The order that is
- * planned is tried first, at every start; only where it fails are others weighed, and what was found is remembered.
+ * Whether a day can be done at all: some order of the stops gets the bottles to the lab in time, by daylight. The
+ * order that is planned is tried first, at every start; only where it fails are others weighed, and what was found is
+ * remembered.
  */
 
 const MOST_REMEMBERED = 2000;

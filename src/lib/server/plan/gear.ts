@@ -15,7 +15,9 @@ const KIT_FROM_days = 120;
 const VELOCITY_FROM_visits = 12;
 const DAY_ms = 86_400_000;
 
-/** The instruments that a team takes along, as it last did, and what is wrong with its gear on the morning of a round. */
+/**
+ * The instruments that a team takes along, as it last did, and what is wrong with its gear on the morning of a round.
+ */
 export async function gearOfRound(
 	db: Db,
 	programId: string,

@@ -28,9 +28,9 @@ export interface PackTickRow {
 }
 
 /**
- * Takes what one phone ticked and answers with the latest word on every line. Two people tick at once: the later word on a
- * line stands, whoever said it and whenever it arrives. A word from the future counts as said now,
- * or just after the word that it takes back.
+ * Takes what one phone ticked and answers with the latest word on every line. Two people tick at once: the later word
+ * on a line stands, whoever said it and whenever it arrives. A word from the future counts as said now, or just after
+ * the word that it takes back.
  */
 export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms: number): Promise<PackTickRow[]> {
 	return db.transaction(async (tx) => {

@@ -274,7 +274,10 @@ export async function sheetsOfRound(db: Db, programId: string, roundId: string):
 	return rows.map((r) => r.sheet);
 }
 
-/** Usual minutes on site and until the first bacteria bottle, from the latest finished visits: the middle one, not the mean. */
+/**
+ * Usual minutes on site and until the first bacteria bottle, from the latest finished visits: the middle one, not the
+ * mean.
+ */
 export async function learnedLengths(
 	db: Db,
 	programId: string,

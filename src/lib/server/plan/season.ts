@@ -40,7 +40,10 @@ export interface Season {
 const HALF_DAY_ms = 43_200_000;
 const PAST_days = 60;
 
-/** Everything a season is planned from: circuits, people, labs, samplers, and the rounds that there are. `storms` are days after which leaf bags are looked at. */
+/**
+ * Everything a season is planned from: circuits, people, labs, samplers, and the rounds that there are. `storms` are
+ * days after which leaf bags are looked at.
+ */
 export async function loadSeason(
 	db: Db,
 	{ programId, program: { timeZone } }: Pick<Membership, 'programId' | 'program'>,

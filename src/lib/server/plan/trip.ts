@@ -21,7 +21,10 @@ interface Row extends Record<string, unknown> {
 	first_at: string | null;
 }
 
-/** Where the bottles of these rounds go, when that lab is open from the round's day on, and the bottle that was filled first. */
+/**
+ * Where the bottles of these rounds go, when that lab is open from the round's day on, and the bottle that was filled
+ * first.
+ */
 export async function tripsOf(db: Db, programId: string, roundIds: readonly string[]): Promise<Map<string, Trip>> {
 	if (roundIds.length === 0) return new Map();
 	const { rows } = await db.execute<Row>(sql`

@@ -4,8 +4,8 @@ import { program, RULES_VERSION } from '../db/schema';
 import { rebuildProgram } from './rebuild';
 
 /**
- * Works programs out again whose visits were worked out by older rules. Their logbooks hold all that is needed; nothing in them
- * changes. Returns how many programs that were.
+ * Works programs out again whose visits were worked out by older rules. Their logbooks hold all that is needed;
+ * nothing in them changes. Returns how many programs that were.
  */
 export async function bringOver(db: Db, now_ms: number): Promise<number> {
 	const older = await db.select({ id: program.id }).from(program).where(lt(program.workedOutBy, RULES_VERSION));

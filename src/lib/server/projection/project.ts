@@ -12,9 +12,9 @@ import { usualBefore, visitFacts, type VisitFacts } from './facts';
 const MINUTE_ms = 60_000;
 
 /**
- * Works the named visits out from their entries and writes what follows: the sheet, results, flags, reviews and running
- * clocks. Nothing here is truth; it can be thrown away and made again. Results come first for all of them, since what is
- * unusual at a site is judged by its earlier results.
+ * Works the named visits out from their entries and writes what follows: the sheet, results, flags, reviews and
+ * running clocks. Nothing here is truth; it can be thrown away and made again. Results come first for all of them,
+ * since what is unusual at a site is judged by its earlier results.
  */
 export async function projectVisits(
 	db: Db,
@@ -50,7 +50,10 @@ async function heldAgainstHistory(db: Db, programId: string, first: readonly Wor
 	}));
 }
 
-/** The limit of every bottle of a trip counts from the first: where these visits changed which that is, the trip's other visits follow. */
+/**
+ * The limit of every bottle of a trip counts from the first: where these visits changed which that is, the trip's
+ * other visits follow.
+ */
 async function workSiblingsAgain(
 	db: Db,
 	programId: string,

@@ -5,7 +5,9 @@ import { projectVisits } from './project';
 
 const AT_ONCE = 200;
 
-/** Works out every visit of a program again from its entries, in order of time. `onProgress` hears how many are done. */
+/**
+ * Works out every visit of a program again from its entries, in order of time. `onProgress` hears how many are done.
+ */
 export async function rebuildProgram(
 	db: Db,
 	programId: string,
@@ -21,7 +23,8 @@ export async function rebuildProgram(
 	for (let pass = 0; pass < 2; pass++)
 		for (let i = 0; i < all.length; i += AT_ONCE) {
 			await db.transaction(async (tx) => {
-				// whoever writes holds this row too: nothing arrives between reading a visit's lines and writing what follows from them
+				// whoever writes holds this row too: nothing arrives between reading a visit's lines and writing what
+				// follows from them
 				await tx.execute(sql`select 1 from logbook_tip where program_id = ${programId} for update`);
 				await projectVisits(
 					tx,

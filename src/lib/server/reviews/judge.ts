@@ -77,7 +77,9 @@ const setAt = ({ outcome }: Worked, path: string, value: unknown): NewLine => ({
 	was: outcome.folded.lines.get(path)?.live?.id ?? null
 });
 
-/** Accepts in one go every result of a visit that waits and that nothing is doubtful about. Says how many those were. */
+/**
+ * Accepts in one go every result of a visit that waits and that nothing is doubtful about. Says how many those were.
+ */
 export async function acceptUndoubted(db: Db, member: Member, visitId: string, now_ms: number): Promise<Done> {
 	const worked = await workedVisit(db, member.programId, visitId, now_ms);
 	if (!worked) return { ok: false, why: 'The program has no such visit.' };

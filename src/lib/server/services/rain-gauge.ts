@@ -38,9 +38,9 @@ const WET_SHARE = 0.36;
 const SILENT_SHARE = 0.02;
 
 /**
- * The stand-in: weather like that of a wet temperate place, the same for the same program and day; now and then a storm,
- * and now and then a day on which it says nothing, as a gauge with a leaf in its funnel does. `stormOn` is a day of a sure
- * storm, for the demo.
+ * The stand-in: weather like that of a wet temperate place, the same for the same program and day; now and then a
+ * storm, and now and then a day on which it says nothing, as a gauge with a leaf in its funnel does. `stormOn` is a
+ * day of a sure storm, for the demo.
  */
 export function simulatedRainGauge(programId: string, stormOn: number | null = null): RainGauge {
 	return {

@@ -29,7 +29,10 @@ export async function waitingLateLines(
 	}));
 }
 
-/** Takes somebody's late lines into the logbook with the rights that they had, or leaves them where they are. Says what became of them. */
+/**
+ * Takes somebody's late lines into the logbook with the rights that they had, or leaves them where they are. Says
+ * what became of them.
+ */
 export function decideLateLines(
 	db: Db,
 	coordinator: Member,

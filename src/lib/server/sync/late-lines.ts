@@ -8,8 +8,8 @@ import type { Received } from './request';
 const MOST_WAITING = 20_000;
 
 /**
- * Keeps lines of somebody who has left beside the logbook, once each. What the logbook has already, because it came in time
- * and the phone did not hear of it, is said to be there.
+ * Keeps lines of somebody who has left beside the logbook, once each. What the logbook has already, because it came
+ * in time and the phone did not hear of it, is said to be there.
  */
 export async function keepAside(db: Db, who: Member, entries: readonly Entry[], now_ms: number): Promise<Received> {
 	const { rows } = await db.execute<{ waiting: string }>(sql`

@@ -13,9 +13,9 @@ import type { Received, Refusal } from './request';
 import { whyUnsound } from './sound';
 
 /**
- * Takes entries into the logbook: each is checked by itself and refused with its path and the reason, or kept. Giving the
- * same entry again changes nothing. The visits they belong to are worked out anew in the same transaction. What comes from
- * somebody who has left is kept beside the logbook until the coordinator has decided.
+ * Takes entries into the logbook: each is checked by itself and refused with its path and the reason, or kept. Giving
+ * the same entry again changes nothing. The visits they belong to are worked out anew in the same transaction. What
+ * comes from somebody who has left is kept beside the logbook until the coordinator has decided.
  */
 export async function receiveEntries(
 	db: Db,
@@ -43,8 +43,9 @@ export interface Clock {
 }
 
 /**
- * Takes them together; where something breaks on one of them, each half by itself, down to the one that breaks. It alone is
- * refused: one bad line must not keep a phone's whole queue. Trouble with the database itself is no line's fault.
+ * Takes them together; where something breaks on one of them, each half by itself, down to the one that breaks. It
+ * alone is refused: one bad line must not keep a phone's whole queue. Trouble with the database itself is no line's
+ * fault.
  */
 async function takeEach(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Received> {
 	try {
@@ -219,8 +220,8 @@ async function openVisits(tx: Db, member: Member, openings: readonly Entry[], no
 }
 
 /**
- * Writes what is not there yet. An id that stands for another entry already is a clash, and refused. The row lock on the
- * logbook's tip is held from here to the commit, so nobody else can write the same ids in between.
+ * Writes what is not there yet. An id that stands for another entry already is a clash, and refused. The row lock on
+ * the logbook's tip is held from here to the commit, so nobody else can write the same ids in between.
  */
 async function append(tx: Db, programId: string, entries: readonly Entry[], { now_ms, skew_ms }: Clock) {
 	const once = [...new Map(entries.map((e) => [e.id, e])).values()];

@@ -4,7 +4,10 @@ import type { Db } from '../db/connect';
 
 const YEARS_BACK = 3;
 
-/** What earlier visits say of each site: how its conditions usually are, what was remarked at the last one, the last picture from its photo point. */
+/**
+ * What earlier visits say of each site: how its conditions usually are, what was remarked at the last one, the last
+ * picture from its photo point.
+ */
 export async function seenBefore(db: Db, member: Member, now_ms: number) {
 	const { programId } = member;
 	// remarks and pictures are of one's own team: what another wrote there is for those who answer for all

@@ -19,9 +19,10 @@ export interface Sent {
 }
 
 /**
- * The entries a member may read from a cursor on, and the next cursor. A cursor holds a place in the program's logbook
- * and the scope it was read with: when a person changes team or role, reading starts from the beginning again. Lines that
- * were just taken from the same device are not sent back to it, and what was set aside is sent to nobody.
+ * The entries a member may read from a cursor on, and the next cursor. A cursor holds a place in the program's
+ * logbook and the scope it was read with: when a person changes team or role, reading starts from the beginning
+ * again. Lines that were just taken from the same device are not sent back to it, and what was set aside is sent to
+ * nobody.
  */
 export async function entriesSince(
 	db: Db,

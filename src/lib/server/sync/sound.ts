@@ -4,7 +4,9 @@
 export const MOST_BYTES_A_LINE = 16_384;
 const DEEPEST = 8;
 
-/** Why this cannot be kept, or null. Walks without recursion: whoever sends a hundred thousand brackets stops nothing. */
+/**
+ * Why this cannot be kept, or null. Walks without recursion: whoever sends a hundred thousand brackets stops nothing.
+ */
 export function whyUnsound(one: unknown): string | null {
 	const open: { value: unknown; depth: number }[] = [{ value: one, depth: 0 }];
 	let bytes = 0;

@@ -14,7 +14,8 @@ const TOO_LONG = Symbol('too long');
 const turn = pLimit(AT_ONCE);
 
 /**
- * Does a job in a thread of its own when its turn comes. Without a built thread (in tests of the server alone) it is done here.
+ * Does a job in a thread of its own when its turn comes. Without a built thread (in tests of the server alone) it is
+ * done here.
  * @throws an answer 503, in words, where too many wait or it takes longer than a minute
  */
 export async function beside<N extends JobName>(

@@ -4,7 +4,10 @@ import { printCustodyForm, printFieldSheets, printRoundSheet } from '../paper/fo
 import { printSeasonSheet } from '../paper/for-the-wall';
 import { printLabels } from '../paper/labels';
 
-/** What takes so long that nobody else should wait for it. What goes in and comes out is plain data: it is copied between threads. */
+/**
+ * What takes so long that nobody else should wait for it. What goes in and comes out is plain data: it is copied
+ * between threads.
+ */
 export const jobs = {
 	day: dayAnswers,
 	'read-file': readFile,

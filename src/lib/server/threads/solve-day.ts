@@ -4,7 +4,10 @@ import { beside } from './beside';
 const MOST_REMEMBERED = 200;
 const found = new Map<string, Promise<DayAnswers>>();
 
-/** A round's day, solved beside the thread that serves, and remembered: who looks again, or looks too, waits for the same answer. */
+/**
+ * A round's day, solved beside the thread that serves, and remembered: who looks again, or looks too, waits for the
+ * same answer.
+ */
 export function solveDay(question: RoundQuestion, alternatives: Alternatives, thin_min: number): Promise<DayAnswers> {
 	const key = JSON.stringify([question, alternatives, thin_min]);
 	const known = found.get(key);

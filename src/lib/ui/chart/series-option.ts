@@ -54,7 +54,10 @@ const changesOfWay = (points: readonly ChartPoint[], colours: ChartColours) => (
 	data: changesDrawn(points).map(({ at_ms, to }) => ({ name: `by ${wayWords[to]}`, xAxis: at_ms }))
 });
 
-/** A series as a drawing: results as marks in time order, non-detects as open marks at their limit, a use's bands behind. */
+/**
+ * A series as a drawing: results as marks in time order, non-detects as open marks at their limit, a use's bands
+ * behind.
+ */
 export function seriesOption({
 	parameter,
 	unitSymbol,

@@ -5,7 +5,10 @@
 		writer: Writer;
 		path: string;
 		label: string;
-		/** What goes without saying beside it, a picture say: the label is read out only, its words stand in the empty field. */
+		/**
+		 * What goes without saying beside it, a picture say: the label is read out only, its words stand in the empty
+		 * field.
+		 */
 		isBare?: boolean;
 		rows?: number;
 	}

@@ -14,8 +14,8 @@ export interface Writer {
 	/** Keeps a value in place of what the person sees there. Rejects with the reason where the sheet cannot take it. */
 	set: (path: string, value: unknown) => Promise<void>;
 	/**
-	 * Keeps what one tap says in several places, in this order. All are written before this returns its promise: a quick hand
-	 * is at the next bottle before the disk has the first line.
+	 * Keeps what one tap says in several places, in this order. All are written before this returns its promise: a
+	 * quick hand is at the next bottle before the disk has the first line.
 	 */
 	setAll: (values: Readonly<Record<string, unknown>>) => Promise<void>;
 	/** Strikes what stands there, or one of two lines that disagree; nothing where nothing stands. */

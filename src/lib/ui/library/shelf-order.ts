@@ -18,7 +18,9 @@ export interface Wanted {
 
 const inWords = new Intl.Collator('en', { numeric: true, sensitivity: 'base' });
 
-/** Rows in which every word of the search stands somewhere, in the order that was asked for; what is empty comes last. */
+/**
+ * Rows in which every word of the search stands somewhere, in the order that was asked for; what is empty comes last.
+ */
 export function shelfOrder(rows: readonly ShelfRow[], { search, filter, sort, withEnded }: Wanted): ShelfRow[] {
 	const words = search.toLowerCase().split(/\s+/).filter(Boolean);
 	const turn = sort.descending ? -1 : 1;

@@ -223,7 +223,10 @@ const curve = ([p0, p1, p2, p3]: readonly [Point, Point, Point, Point]): Point[]
 const beadsOf = (p: Placed): { site: SiteIn; x: number; y: number }[] =>
 	p.sites.map((site) => ({ site, x: p.x, y: beadY.get(p)!.get(site.id)! }));
 
-/** Tries right and left of each bead, a little higher and lower, and takes the first place that touches nothing; else the one that touches least. */
+/**
+ * Tries right and left of each bead, a little higher and lower, and takes the first place that touches nothing; else
+ * the one that touches least.
+ */
 function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[], width: number): Bead[] {
 	const nearby = byBand(all.flatMap(linesOf).flatMap((l) => l.points));
 	const taken: Box[] = [

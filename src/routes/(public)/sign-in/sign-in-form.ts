@@ -2,7 +2,9 @@ import { z } from 'zod';
 
 const ANY = 'http://here.invalid';
 
-/** A path of our own, as a browser reads it: what leads to another address is none, whatever signs it is written with. */
+/**
+ * A path of our own, as a browser reads it: what leads to another address is none, whatever signs it is written with.
+ */
 export function ownPath(to: string): string | null {
 	if (!to.startsWith('/') || /[\s\\]/.test(to)) return null;
 	try {

@@ -142,7 +142,9 @@ const samplerDeeds: Record<SamplerNeed['task']['why'], string> = {
 	storm: 'is looked at after the storm'
 };
 
-/** What a sampler asks for and which round does it, or how the nearest one misses: `round` is the name of that round. */
+/**
+ * What a sampler asks for and which round does it, or how the nearest one misses: `round` is the name of that round.
+ */
 export function saySamplerNeed(
 	{ task, metBy, nearest }: SamplerNeed,
 	site: string,

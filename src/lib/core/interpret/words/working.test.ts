@@ -15,7 +15,10 @@ import { percentSaturation, titrationOxygen } from '../../oxygen';
 import { given, minus, over, plus, times, type Step, type Working } from '../../quantity';
 import { sayWorking } from './working';
 
-/** Reads a printed left side as a person with a pocket calculator would: words dropped, brackets first, × and ÷ before + and −. */
+/**
+ * Reads a printed left side as a person with a pocket calculator would: words dropped, brackets first, × and ÷ before
+ * + and −.
+ */
 function reckon(line: string): number {
 	let text = line
 		.replace(/^mean of .*/, (m) => mean(m.slice(8)))

@@ -34,7 +34,10 @@ function saySteps(step: Step): string {
 
 const isSum = (step: Step) => step.kind === 'joined' && (step.sign === '+' || step.sign === '−');
 
-/** Whether a part would be read wrongly without brackets: a mean among signs, a sum beside × or ÷, anything joined after ÷. */
+/**
+ * Whether a part would be read wrongly without brackets: a mean among signs, a sum beside × or ÷, anything joined
+ * after ÷.
+ */
 function needsBrackets(part: Step, sign: '+' | '−' | '×' | '÷', isFirst: boolean): boolean {
 	if (part.kind !== 'joined') return part.kind === 'named';
 	if (isFirst) return isSum(part) && sign !== '+' && sign !== '−';

@@ -22,8 +22,8 @@ const Positive = z.number().positive();
 const Finite = z.number();
 
 /**
- * What an instrument measures, a line each: "conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45 days".
- * Numbers are in the parameter's own unit; `stall` is the speed under which a meter stands still.
+ * What an instrument measures, a line each: "conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45
+ * days". Numbers are in the parameter's own unit; `stall` is the speed under which a meter stands still.
  */
 const measures: Field<Measures> = {
 	label: 'Measures',

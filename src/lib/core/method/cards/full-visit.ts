@@ -5,8 +5,8 @@ import { streamVisit } from './stream-visit';
 const of = (id: string): Step => streamVisit.steps.find((s) => s.id === id)!;
 
 /**
- * Everything that can be done at a stream in one visit, by two people: conditions and habitat, three bottles, thermometer,
- * meter, strips, colour kit, titration, tube, disc, flow.
+ * Everything that can be done at a stream in one visit, by two people: conditions and habitat, three bottles,
+ * thermometer, meter, strips, colour kit, titration, tube, disc, flow.
  */
 export const fullVisit: MethodCard = {
 	...streamVisit,

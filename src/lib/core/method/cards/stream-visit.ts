@@ -1,6 +1,8 @@
 import type { MethodCard } from '../card';
 
-/** The shipped card for a whole visit: bottle, field parameters, flow by verticals. First version, holding limit 8 h. */
+/**
+ * The shipped card for a whole visit: bottle, field parameters, flow by verticals. First version, holding limit 8 h.
+ */
 export const streamVisit1: MethodCard = {
 	code: 'stream-visit',
 	version: 1,

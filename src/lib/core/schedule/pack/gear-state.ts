@@ -27,7 +27,10 @@ export interface GearQuestion {
 	consumables: readonly { what: string; expires_ms: number }[];
 }
 
-/** What is wrong with the gear on the morning of a round. It blocks nothing: the figures that are taken with it carry it. */
+/**
+ * What is wrong with the gear on the morning of a round. It blocks nothing: the figures that are taken with it carry
+ * it.
+ */
 export function gearWarnings({ starts_ms, instruments, pastVelocity, wet, consumables }: GearQuestion): GearWarning[] {
 	const found: GearWarning[] = [];
 	for (const tool of instruments) {

@@ -12,7 +12,10 @@ export interface PackQuestion extends PackedRound {
 const RINSE_mL_A_SITE = 200; // tap water for probes
 const GROUPS: readonly PackGroup[] = ['bottles', 'with the bottles', 'people', 'instruments', 'paper'];
 
-/** The counted list of what a round needs, each line with its reason: for people, for what the card's steps need, for paper. */
+/**
+ * The counted list of what a round needs, each line with its reason: for people, for what the card's steps need, for
+ * paper.
+ */
 export function packList({ card, instruments, ...round }: PackQuestion): PackLine[] {
 	const bySteps = round.sites.length > 0 ? packedFor(card, round) : [];
 	const lines = [

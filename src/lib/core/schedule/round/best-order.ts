@@ -2,7 +2,10 @@ import { byBetterDay, followOrder, type DayPlan, type RoundQuestion } from './da
 
 /** Up to this many stops every order is weighed. */
 export const EXACT_STOPS = 12;
-/** Of the stops without a bottle this many may come in every order before the first bottle; beyond, only the quickest ways to do so are kept. */
+/**
+ * Of the stops without a bottle this many may come in every order before the first bottle; beyond, only the quickest
+ * ways to do so are kept.
+ */
 const MOST_BEFORE_BOTTLES = 6;
 
 export interface BestDay {
@@ -12,12 +15,14 @@ export interface BestDay {
 }
 
 /**
- * The order and the start with the most slack, over all orders of up to 12 stops and the starts that are `step_min` apart.
- * Null where no order meets every window. Beyond 12 stops: insertion, then exchanges, which is said by `isExact`.
+ * The order and the start with the most slack, over all orders of up to 12 stops and the starts that are `step_min`
+ * apart. Null where no order meets every window. Beyond 12 stops: insertion, then exchanges, which is said by
+ * `isExact`.
  *
  * Method: dynamic programming over sets of stops (Held and Karp 1962), carrying for each set and last stop every
- * combination of time gone by and time since the first bottle that no other beats in both. Before the first bottle the
- * quicker way is not the better one: where the lab is not open yet, or a gate is shut, a bottle filled later is younger.
+ * combination of time gone by and time since the first bottle that no other beats in both. Before the first bottle
+ * the quicker way is not the better one: where the lab is not open yet, or a gate is shut, a bottle filled later is
+ * younger.
  */
 export function bestDay(question: RoundQuestion): BestDay | null {
 	const n = question.stops.length;

@@ -1,6 +1,6 @@
 /*
- * The day of a round: leave, visit the sites in an order, hand the bottles in. Times are minutes since the local midnight.
- * How good a day is, is how much is left of its tightest limit: the slack.
+ * The day of a round: leave, visit the sites in an order, hand the bottles in. Times are minutes since the local
+ * midnight. How good a day is, is how much is left of its tightest limit: the slack.
  */
 
 export interface RoundStop {
@@ -117,7 +117,10 @@ function slackOf(
 	};
 }
 
-/** Below 0 when `a` is the better day: its tightest limit leaves more, then its next tightest, then it is the shorter one. */
+/**
+ * Below 0 when `a` is the better day: its tightest limit leaves more, then its next tightest, then it is the shorter
+ * one.
+ */
 export function byBetterDay(a: DayPlan, b: DayPlan): number {
 	const [x, y] = [limits(a.slack), limits(b.slack)];
 	for (let i = 0; i < Math.max(x.length, y.length); i++) {

@@ -11,7 +11,10 @@ export interface SoFar {
 	at: { id: string; begin_min: number; bottle_min: number | null } | null;
 }
 
-/** The best rest of the day from here: what is done is done, the first bottle's clock is running. Null when no site is left. */
+/**
+ * The best rest of the day from here: what is done is done, the first bottle's clock is running. Null when no site is
+ * left.
+ */
 export function restOfDay(question: RoundQuestion, soFar: SoFar): BestDay | null {
 	const indexOf = (id: string) => question.stops.findIndex((s) => s.id === id);
 	const gone = new Set([...soFar.done.map((d) => d.id), ...(soFar.at ? [soFar.at.id] : [])]);

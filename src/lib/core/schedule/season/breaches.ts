@@ -70,7 +70,10 @@ export class Board {
 		return circuit;
 	};
 
-	/** Rounds that took or will take place; those missed keep no rule and break none, and of those refused the date stays refused. */
+	/**
+	 * Rounds that took or will take place; those missed keep no rule and break none, and of those refused the date
+	 * stays refused.
+	 */
 	add(round: SeasonRound): void {
 		if (round.state === 'refused') {
 			const days = this.#refused.get(round.circuitId) ?? new Map<number, string>();
@@ -90,7 +93,10 @@ export class Board {
 		drop(this.#byDay, round.day, round.id);
 	}
 
-	/** Rules that a day itself breaks for a circuit, whoever goes: a refusal, the weekday, the lab, the gear, sites that are barred, the hours. */
+	/**
+	 * Rules that a day itself breaks for a circuit, whoever goes: a refusal, the weekday, the lab, the gear, sites
+	 * that are barred, the hours.
+	 */
 	dayBreaches(circuit: Circuit, day: number, self: string | null = null, round: Partial<SeasonRound> = {}): Breach[] {
 		const { facts } = this;
 		const { purpose = 'grab' } = round;

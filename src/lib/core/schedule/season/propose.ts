@@ -24,18 +24,23 @@ export interface ProposeOptions {
 const PASSES = 4;
 /** What being at a sampler in time is worth: a grab may stand eight days off its wish for it. */
 const IN_TIME = 64;
-/** What going out together with another round costs: circuits are spread over the days, for one lab and one coordinator serve all. */
+/**
+ * What going out together with another round costs: circuits are spread over the days, for one lab and one
+ * coordinator serve all.
+ */
 const SAME_DAY = 25;
-/** What leaving a stretch longer than the most costs, beside the square of its days: more than any plan that keeps it. */
+/**
+ * What leaving a stretch longer than the most costs, beside the square of its days: more than any plan that keeps it.
+ */
 const TOO_FAR = 100_000;
 
 /**
- * Fills a season: every circuit gets rounds as near to its wished spacing as the rules allow, none of which any proposed
- * round breaks. The same facts and seed give the same plan. Rounds that are there are not moved.
+ * Fills a season: every circuit gets rounds as near to its wished spacing as the rules allow, none of which any
+ * proposed round breaks. The same facts and seed give the same plan. Rounds that are there are not moved.
  *
  * Method: for one circuit the best days given all others are found exactly, by dynamic programming over its possible
- * days; circuits are planned in turn, those with fewest possible days first, and again around each other as long as the
- * whole gets better (block coordinate descent).
+ * days; circuits are planned in turn, those with fewest possible days first, and again around each other as long as
+ * the whole gets better (block coordinate descent).
  */
 export function propose(
 	facts: SeasonFacts,
@@ -114,7 +119,8 @@ function bestDays(
 			hasCrew(day)
 		)
 			possible.push(day);
-	// nodes in order of day: those that are there, those that are possible, and the season's two ends, where a stretch costs only what it exceeds the wish by
+	// nodes in order of day: those that are there, those that are possible, and the season's two ends, where a
+	// stretch costs only what it exceeds the wish by
 	const nodes = [...there.map((day) => ({ day, fixed: true })), ...possible.map((day) => ({ day, fixed: false }))].sort(
 		(a, b) => a.day - b.day
 	);

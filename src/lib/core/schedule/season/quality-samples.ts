@@ -19,8 +19,9 @@ export interface QualitySample {
 }
 
 /**
- * Duplicates and blanks over a season: one in every stretch of so many visits, at the site and with the people that have
- * had fewest so far, so that they are spread and nobody can guess a pattern of their own. Visits come in order of time.
+ * Duplicates and blanks over a season: one in every stretch of so many visits, at the site and with the people that
+ * have had fewest so far, so that they are spread and nobody can guess a pattern of their own. Visits come in order
+ * of time.
  */
 export function placeQualitySamples(
 	visits: readonly PlannedVisit[],

@@ -8,7 +8,10 @@ export interface SamplerTrip {
 	crew: string[];
 }
 
-/** The first day, not before `today`, on which somebody of the circuit that has the site could go to a sampler; null where nobody can. */
+/**
+ * The first day, not before `today`, on which somebody of the circuit that has the site could go to a sampler; null
+ * where nobody can.
+ */
 export function samplerTrip(board: Board, task: SamplerTask, today: number): SamplerTrip | null {
 	const circuit = board.facts.circuits.find((c) => c.siteIds.includes(task.siteId));
 	if (!circuit) return null;

@@ -67,7 +67,9 @@ export interface SamplerNeed {
 	nearest: { roundId: string; off_days: number } | null;
 }
 
-/** Which of the tasks still to come are met by a round that visits the site in time, done ones and planned ones alike. */
+/**
+ * Which of the tasks still to come are met by a round that visits the site in time, done ones and planned ones alike.
+ */
 export function samplerNeeds(
 	tasks: readonly SamplerTask[],
 	rounds: readonly { id: string; day: number; siteIds: readonly string[]; state: string }[],

@@ -2,8 +2,8 @@ import type { GrabSpacing } from '../spacing';
 import type { SamplerTask } from './samplers';
 
 /*
- * A season as the planner sees it: circuits (sites that are visited together by one team), their rounds, the people, the
- * lab. Days are whole numbers, days since 1970-01-01 in the program's own calendar.
+ * A season as the planner sees it: circuits (sites that are visited together by one team), their rounds, the people,
+ * the lab. Days are whole numbers, days since 1970-01-01 in the program's own calendar.
  */
 
 export type Skill = 'trained crew' | 'plates' | 'acids';
@@ -26,7 +26,10 @@ export interface Circuit {
 	latestStart_min?: number | undefined;
 	/** Where its bottles go; null where none are taken. */
 	labId: string | null;
-	/** Bottles that one round hands in: those of the card at each site. What a round adds to check is counted with the round. */
+	/**
+	 * Bottles that one round hands in: those of the card at each site. What a round adds to check is counted with the
+	 * round.
+	 */
 	bottles: number;
 	/** Sites at which nobody may be, why, and from which day on; null from ever. */
 	barred?: readonly { siteId: string; site: string; why: string; from: number | null }[] | undefined;
@@ -45,7 +48,10 @@ export interface Volunteer {
 	away: readonly { from: number; to: number }[];
 }
 
-/** What a round is for. Storm rounds and trips to a sampler stand outside the spacing of grabs; a trip takes no bottles. */
+/**
+ * What a round is for. Storm rounds and trips to a sampler stand outside the spacing of grabs; a trip takes no
+ * bottles.
+ */
 export type Purpose = 'grab' | 'storm' | 'sampler';
 
 export interface SeasonRound {

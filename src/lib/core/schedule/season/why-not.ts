@@ -39,7 +39,10 @@ const MILDEST: readonly Blocker['rule'][] = [
 	'barred'
 ];
 
-/** The stretches of a board in which a circuit is left waiting too long, each with its reason and the smallest change that would help. */
+/**
+ * The stretches of a board in which a circuit is left waiting too long, each with its reason and the smallest change
+ * that would help.
+ */
 export function whyNot(board: Board, circuit: Circuit, shares: Shares, rank: ReadonlyMap<string, number>): Unmet[] {
 	const { least_days, aim_days, most_days } = circuit.spacing;
 	const { from, to } = board.facts;

@@ -28,7 +28,10 @@ export function percentDifferenceEnumeration(counts: TwoCounts): { percent: numb
 	return { percent: totalA + totalB === 0 ? null : (100 * Math.abs(totalA - totalB)) / (totalA + totalB) };
 }
 
-/** Share of animals that two people named differently, percent of the larger total (Stribling et al. 2003). Null if both are empty. */
+/**
+ * Share of animals that two people named differently, percent of the larger total (Stribling et al. 2003). Null if
+ * both are empty.
+ */
 export function percentTaxonomicDisagreement(counts: TwoCounts): { percent: number | null } {
 	const { a, b, totalA, totalB } = pairOfCounts(counts);
 	const agreed = a.reduce((sum, x, i) => sum + Math.min(x, b[i]!), 0);

@@ -4,8 +4,9 @@ import { presentPairs, type Gappy } from '../samples';
 import { mean, standardDeviation } from '../spread';
 
 /**
- * How near two people's (or meters') figures lie to the line of equality: Lin's 1989 concordance, Pearson's correlation, and
- * what bias alone costs. A pair with a null is dropped; null for fewer than two pairs or where both sides are one figure.
+ * How near two people's (or meters') figures lie to the line of equality: Lin's 1989 concordance, Pearson's
+ * correlation, and what bias alone costs. A pair with a null is dropped; null for fewer than two pairs or where both
+ * sides are one figure.
  */
 export function linsConcordance(sample: { x: Gappy; y: Gappy }) {
 	const { x, y } = presentPairs(sample);
@@ -20,8 +21,9 @@ export function linsConcordance(sample: { x: Gappy; y: Gappy }) {
 }
 
 /**
- * By how much two people (or meters) differ: the mean difference x − y, the limits between which 95 % of differences lie, and
- * the 95 % interval of the mean by Student's t. Bland & Altman 1986. One pair gives the difference alone; none gives nulls.
+ * By how much two people (or meters) differ: the mean difference x − y, the limits between which 95 % of differences
+ * lie, and the 95 % interval of the mean by Student's t. Bland & Altman 1986. One pair gives the difference alone;
+ * none gives nulls.
  */
 export function blandAltman(sample: { x: Gappy; y: Gappy }) {
 	const { x, y } = presentPairs(sample);

@@ -8,9 +8,9 @@ interface Step {
 }
 
 /**
- * Mean, median and quantiles with non-detects, assuming no shape: Kaplan & Meier's estimator turned round for values that are
- * only known to lie below a limit. A quantile null lies below the lowest limit. All null where nothing was detected;
- * RangeError as for the sample, or for a probability outside 0..1. Kaplan & Meier 1958; Helsel 2012.
+ * Mean, median and quantiles with non-detects, assuming no shape: Kaplan & Meier's estimator turned round for values
+ * that are only known to lie below a limit. A quantile null lies below the lowest limit. All null where nothing was
+ * detected; RangeError as for the sample, or for a probability outside 0..1. Kaplan & Meier 1958; Helsel 2012.
  */
 export function kaplanMeierLeftCensored(input: Censored & { probabilities?: readonly number[] | null }): {
 	n: number;

@@ -13,9 +13,9 @@ export interface LognormalFit {
 }
 
 /**
- * The lognormal distribution under which the sample, non-detects included, is most likely; ln units for meanLog and sdLog.
- * Fitted in 1/sd and mean/sd, in which the likelihood has one hill only (Olsen 1978), by Newton's steps, halved where they
- * overshoot. Null for fewer than two distinct detected values; RangeError as for the sample.
+ * The lognormal distribution under which the sample, non-detects included, is most likely; ln units for meanLog and
+ * sdLog. Fitted in 1/sd and mean/sd, in which the likelihood has one hill only (Olsen 1978), by Newton's steps,
+ * halved where they overshoot. Null for fewer than two distinct detected values; RangeError as for the sample.
  */
 export function maximumLikelihoodLognormal(input: Censored): LognormalFit {
 	const { n, nCensored, detected, limits } = censoredSample(input);

@@ -17,9 +17,9 @@ export interface OrderStatistics {
 }
 
 /**
- * Mean, sd and median with non-detects at several limits, assuming a lognormal shape for the non-detects only: a line through
- * the detected values on normal scores at Helsel & Cohn's 1988 plotting positions gives the others their places.
- * Figures null for fewer than three detected, or all detected alike; RangeError as for the sample.
+ * Mean, sd and median with non-detects at several limits, assuming a lognormal shape for the non-detects only: a line
+ * through the detected values on normal scores at Helsel & Cohn's 1988 plotting positions gives the others their
+ * places. Figures null for fewer than three detected, or all detected alike; RangeError as for the sample.
  */
 export function regressionOnOrderStatistics(input: Censored): OrderStatistics {
 	const sample = censoredSample(input);
@@ -37,7 +37,10 @@ export function regressionOnOrderStatistics(input: Censored): OrderStatistics {
 	return { n, nCensored, mean: mean(all), sd: standardDeviation(all), median: median(all), slope, intercept, imputed };
 }
 
-/** Probability positions of the detected values (in order) and of the non-detects, interval by interval between limits. */
+/**
+ * Probability positions of the detected values (in order) and of the non-detects, interval by interval between
+ * limits.
+ */
 function plottingPositions({ detected, limits }: CensoredSample): { atDetected: number[]; atCensored: number[] } {
 	const distinct = [...new Set(limits)];
 	if (detected[0]! < distinct[0]!) distinct.unshift(0);

@@ -15,7 +15,9 @@ export interface CensoredSample {
 	limits: number[];
 }
 
-/** The sample checked and parted. RangeError for a value that is missing or not above 0, or lists of different length. */
+/**
+ * The sample checked and parted. RangeError for a value that is missing or not above 0, or lists of different length.
+ */
 export function censoredSample(sample: Censored): CensoredSample {
 	const values = listOf('values', sample.values, positive);
 	const censored = listOf('censored', sample.censored, (place, c) => {

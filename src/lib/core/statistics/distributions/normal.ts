@@ -22,8 +22,8 @@ export const normalHazard = (x: number): number =>
 		: Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI) / normalCdf(x);
 
 /**
- * The standard normal quantile of a probability between 0 and 1. The library's quantile is good to 1e-15 in the middle but only to
- * 4e-7 at 1e-12; two Newton steps on Φ mend the tails. Abramowitz & Stegun 1964, 26.2.
+ * The standard normal quantile of a probability between 0 and 1. The library's quantile is good to 1e-15 in the
+ * middle but only to 4e-7 at 1e-12; two Newton steps on Φ mend the tails. Abramowitz & Stegun 1964, 26.2.
  */
 export function normalQuantile(probability: number): number {
 	if (probability > 0.5) return -lowerQuantile(1 - probability);

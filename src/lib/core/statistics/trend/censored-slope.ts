@@ -14,7 +14,10 @@ export interface CensoredSlope {
 	slopePerYear: number | null;
 	lower: number | null;
 	upper: number | null;
-	/** Kendall's S over all seasons, pairs that limits leave open counted as ties, and its variance without a correction for ties. */
+	/**
+	 * Kendall's S over all seasons, pairs that limits leave open counted as ties, and its variance without a
+	 * correction for ties.
+	 */
 	s: number;
 	varS: number;
 }
@@ -26,10 +29,11 @@ interface Turn {
 }
 
 /**
- * How steep a seasonal trend is where some values are only limits: the slope that, taken out, leaves Kendall's S at 0 (Akritas, Murphy &
- * LaValley 1995, as in Helsel 2012, chapter 12; each season by itself). A pair counts only where its limits leave no doubt which
- * value is the larger. The interval is that of all slopes whose S is within z standard deviations. `widen`: factor on
- * the standard deviation, for serial correlation. RangeError for a value that is no number.
+ * How steep a seasonal trend is where some values are only limits: the slope that, taken out, leaves Kendall's S at 0
+ * (Akritas, Murphy & LaValley 1995, as in Helsel 2012, chapter 12; each season by itself). A pair counts only where
+ * its limits leave no doubt which value is the larger. The interval is that of all slopes whose S is within z
+ * standard deviations. `widen`: factor on the standard deviation, for serial correlation. RangeError for a value that
+ * is no number.
  */
 export function censoredSeasonalSlope(
 	{ observations, confidence }: { observations: readonly CensoredValue[]; confidence: number },
@@ -68,7 +72,10 @@ export function censoredSeasonalSlope(
 	return { slopePerYear: (left(0) + right(0)) / 2, lower: left(far), upper: right(-far), s, varS };
 }
 
-/** What a pair says before its slope is passed, and what it says as it is; null where its limits leave it open for every slope. */
+/**
+ * What a pair says before its slope is passed, and what it says as it is; null where its limits leave it open for
+ * every slope.
+ */
 function turnOf(a: CensoredValue, b: CensoredValue): { turn: Turn; before: 0 | 1; now: number } | null {
 	if (b.year === a.year || (a.qualifier !== null && a.qualifier === b.qualifier)) return null;
 	const at = (b.value - a.value) / (b.year - a.year);

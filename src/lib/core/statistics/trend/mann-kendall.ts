@@ -13,9 +13,9 @@ export interface MannKendall {
 }
 
 /**
- * Is there a trend: Mann 1945 and Kendall 1975, with variance corrected for ties, continuity-corrected normal p, and tau-b.
- * Takes n log n, so that a logger's record can be tested. All null but n for fewer than two values; tau null where every
- * value is the same. RangeError as for the series.
+ * Is there a trend: Mann 1945 and Kendall 1975, with variance corrected for ties, continuity-corrected normal p, and
+ * tau-b. Takes n log n, so that a logger's record can be tested. All null but n for fewer than two values; tau null
+ * where every value is the same. RangeError as for the series.
  */
 export function mannKendall(series: { times?: Gappy | null; values: Gappy }): MannKendall {
 	const { values } = orderedSeries(series);

@@ -20,9 +20,9 @@ export interface SeasonalKendall {
 }
 
 /**
- * Is there a trend, each season compared only with itself: Hirsch, Slack & Smith 1982, with the covariance between seasons
- * of Hirsch & Slack 1984 (mid-ranks for missing values). Seasons with fewer than two values count nothing. All null but n
- * and seasons where no season can be used; RangeError as for the seasons.
+ * Is there a trend, each season compared only with itself: Hirsch, Slack & Smith 1982, with the covariance between
+ * seasons of Hirsch & Slack 1984 (mid-ranks for missing values). Seasons with fewer than two values count nothing.
+ * All null but n and seasons where no season can be used; RangeError as for the seasons.
  */
 export function seasonalKendall({ observations }: { observations: readonly SeasonValue[] }): SeasonalKendall {
 	const { seasons, years } = bySeason(observations);
@@ -131,9 +131,9 @@ export interface SeasonalSlope {
 }
 
 /**
- * How steep a seasonal trend is, in the value's unit a year: the median of the slopes between years within each season
- * (Hirsch, Slack & Smith 1982), with its interval from the variance of the seasonal S (Gilbert 1987, 17.5.2). Nulls, and 0
- * pairs, where no season has two values. `progress` as for the slopes.
+ * How steep a seasonal trend is, in the value's unit a year: the median of the slopes between years within each
+ * season (Hirsch, Slack & Smith 1982), with its interval from the variance of the seasonal S (Gilbert 1987, 17.5.2).
+ * Nulls, and 0 pairs, where no season has two values. `progress` as for the slopes.
  */
 export function seasonalSenSlope(
 	{ observations, confidence }: { observations: readonly SeasonValue[]; confidence?: number | null },

@@ -13,9 +13,9 @@ export interface Season extends Series {
 }
 
 /**
- * The observations as one series a season, in order of season and year, gaps left out; and the years that any observation
- * names. RangeError for a year or season that is missing, or the same year and season twice.
- * Hirsch, Slack & Smith 1982.
+ * The observations as one series a season, in order of season and year, gaps left out; and the years that any
+ * observation names. RangeError for a year or season that is missing, or the same year and season twice. Hirsch,
+ * Slack & Smith 1982.
  */
 export function bySeason(observations: readonly SeasonValue[]): { seasons: Season[]; years: number[] } {
 	const checked = listOf('observations', observations, (place, o) => {

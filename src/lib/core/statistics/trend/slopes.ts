@@ -11,7 +11,10 @@ import type { Series } from './ordered-series';
 export const pairsOf = (series: readonly Series[]): number =>
 	series.reduce((sum, { values: { length: n } }) => sum + (n * (n - 1)) / 2, 0);
 
-/** Where the two middle slopes and the two bounds of their interval stand among so many, `c` being z times the sd of S (Sen 1968). */
+/**
+ * Where the two middle slopes and the two bounds of their interval stand among so many, `c` being z times the sd of S
+ * (Sen 1968).
+ */
 export const placesOf = (pairs: number, c: number): [number, number, number, number] => [
 	Math.floor((pairs - 1) / 2),
 	Math.floor(pairs / 2),
@@ -20,8 +23,8 @@ export const placesOf = (pairs: number, c: number): [number, number, number, num
 ];
 
 /**
- * The slopes at the given places (from 0) among all pair slopes within each series, in ascending order. Places must be within
- * 0..pairs − 1. `progress` is told the share done, from 0 to 1, and may throw to stop the work. Sen 1968.
+ * The slopes at the given places (from 0) among all pair slopes within each series, in ascending order. Places must
+ * be within 0..pairs − 1. `progress` is told the share done, from 0 to 1, and may throw to stop the work. Sen 1968.
  */
 export function slopesAt(
 	series: readonly Series[],
@@ -94,8 +97,8 @@ function boundAt(sample: Float64Array, share: number, margin: number): number {
 }
 
 /**
- * One look at every pair: how many slopes lie below `low`, at it, at `high`, and which lie between. A slope that very many
- * pairs share (0, in readings of few digits) is a bound itself, so it is counted and never held.
+ * One look at every pair: how many slopes lie below `low`, at it, at `high`, and which lie between. A slope that very
+ * many pairs share (0, in readings of few digits) is a bound itself, so it is counted and never held.
  */
 function passOver(
 	series: readonly Series[],

@@ -17,8 +17,8 @@ const EVERYWHERE: readonly Danger[] = ['storm', 'ice', 'alone'];
 const at = { path: 'arrival', parameter: null };
 
 /**
- * What the arrival says about being there: over the card's limit, a life jacket asked for, alone, nobody who waits, in spite of a
- * danger, cold water, or nothing sampled.
+ * What the arrival says about being there: over the card's limit, a life jacket asked for, alone, nobody who waits,
+ * in spite of a danger, cold water, or nothing sampled.
  */
 export const arrival = defineSubject({
 	branches: ['arrival', 'opening', 'leaving', 'readings'],

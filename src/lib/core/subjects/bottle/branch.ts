@@ -9,13 +9,19 @@ export type Technique = (typeof techniques)[number];
 export const preservatives = ['acid', 'sulphuric acid', 'nitric acid', 'alkali'] as const;
 export type Preservative = (typeof preservatives)[number];
 
-/** What a bottle is for: bacteria; nutrients that a preservative keeps; fresh: nothing added, for what acid would spoil. */
+/**
+ * What a bottle is for: bacteria; nutrients that a preservative keeps; fresh: nothing added, for what acid would
+ * spoil.
+ */
 export const bottleKinds = ['bacteria', 'nutrients', 'fresh'] as const;
 export type BottleKind = (typeof bottleKinds)[number];
 
 const volume_mL = (most: number) => measure('volume', 0, most, 'mL');
 
-/** One of the verticals of a composite: how deep and how fast the water is there, and how much of it went into the churn. */
+/**
+ * One of the verticals of a composite: how deep and how fast the water is there, and how much of it went into the
+ * churn.
+ */
 const part = z.object({
 	velocity_m_s: leaf(velocity_m_s),
 	depth_m: leaf(depth_m),

@@ -3,7 +3,10 @@ import { amount, figureIn, isParameterCode, parameters, type Figure, type Parame
 
 type Pairs = Partial<Record<ParameterCode, [number, number][]>>;
 
-/** The pairs of duplicates in earlier visits' sheets, by parameter and in its own unit; pairs of which one is only a limit are left out. */
+/**
+ * The pairs of duplicates in earlier visits' sheets, by parameter and in its own unit; pairs of which one is only a
+ * limit are left out.
+ */
 export function earlierDuplicates(sheets: readonly Pick<Sheet, 'bottles'>[]): Pairs {
 	const pairs: Pairs = {};
 	for (const { bottles } of sheets)

@@ -7,7 +7,10 @@ import { heldBacteria, heldNutrients, labFindings, otherwiseKept } from './held'
 import { pairFlags } from './pairs';
 import { stepOfBottle } from './step';
 
-/** The bottles of a visit: their clocks, how they were handled and held, what the lab found in them, what duplicates and blanks say. */
+/**
+ * The bottles of a visit: their clocks, how they were handled and held, what the lab found in them, what duplicates
+ * and blanks say.
+ */
 export const bottle = defineSubject({
 	branches: ['bottles', 'custody', 'plates', 'opening'],
 	knows: ['now_ms', 'trip', 'site', 'timeZone', 'labelsElsewhere', 'duplicatesBefore'],

@@ -90,7 +90,10 @@ export function otherPreservative(
 	return { with: used, wanted: asked ?? 'none' };
 }
 
-/** What of a label's code does not fit where and when it is used; null where all does, or where the label has no such code. */
+/**
+ * What of a label's code does not fit where and when it is used; null where all does, or where the label has no such
+ * code.
+ */
 export function labelMismatch(
 	label: string,
 	kind: BottleSheet['kind'],

@@ -35,7 +35,10 @@ export interface Held {
 	clocks: Clock[];
 }
 
-/** Bacteria are held until the last plate is poured. When that was, and nobody said, is asked about; it spoils nothing by itself. */
+/**
+ * Bacteria are held until the last plate is poured. When that was, and nobody said, is asked about; it spoils nothing
+ * by itself.
+ */
 export function heldBacteria(
 	id: string,
 	bottle: BottleSheet,
@@ -74,7 +77,10 @@ function offIceUntil({ results }: BottleSheet, plated_ms: number | null, { now_m
 	return results === undefined ? now_ms : null;
 }
 
-/** When the last plate was poured, as far as anybody said. `isKnown`: the bottle is out of the crew's hands; `isSure`: it was in time or not for sure. */
+/**
+ * When the last plate was poured, as far as anybody said. `isKnown`: the bottle is out of the crew's hands; `isSure`:
+ * it was in time or not for sure.
+ */
 function platedAt(
 	id: string,
 	bottle: BottleSheet,

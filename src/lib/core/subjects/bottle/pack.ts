@@ -19,7 +19,10 @@ const line = (id: string, group: PackGroup, what: string, count: number, because
 	...(unit === undefined ? {} : { unit })
 });
 
-/** Bottles are analyses × (routine + duplicate + blank); what goes with them follows from their number and how they are preserved. */
+/**
+ * Bottles are analyses × (routine + duplicate + blank); what goes with them follows from their number and how they
+ * are preserved.
+ */
 export const bottlePack: Packed<'bottle'> = {
 	lines(steps, round) {
 		const bottles = steps.map((s) => s.bottle);

@@ -53,7 +53,10 @@ function apart(
 	return [doubt('duplicates-apart', { path, parameter }, { ...evidence, apart_percent: percent, limit_percent })];
 }
 
-/** Counts scatter by chance alone, the more the fewer they are: bacteria are compared by their logarithms, with what earlier pairs showed. */
+/**
+ * Counts scatter by chance alone, the more the fewer they are: bacteria are compared by their logarithms, with what
+ * earlier pairs showed.
+ */
 function bacteriaApart(
 	path: string,
 	pair: readonly [number, number],

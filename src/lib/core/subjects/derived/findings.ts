@@ -17,7 +17,9 @@ const FRESH_PSU = 0.5;
 
 const WORKED_OUT = { way: 'derived', source: 'derived', readings: 1 } as const;
 
-/** Figures that follow from the readings: oxygen as a share of what the water holds, conductivity at 25 °C, salinity. */
+/**
+ * Figures that follow from the readings: oxygen as a share of what the water holds, conductivity at 25 °C, salinity.
+ */
 export const derived = defineSubject({
 	branches: [],
 	knows: [],

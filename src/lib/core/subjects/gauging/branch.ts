@@ -31,7 +31,10 @@ export type Arithmetic = (typeof arithmetics)[number];
 const vertical = z.object({
 	distance_m: leaf(tape_m),
 	depth_m: leaf(depth_m),
-	/** The mean in the vertical, read while the meter was slowly raised; in older logbooks also what was read at 0.6 of the depth. */
+	/**
+	 * The mean in the vertical, read while the meter was slowly raised; in older logbooks also what was read at 0.6
+	 * of the depth.
+	 */
 	velocity_m_s: leaf(velocity_m_s),
 	velocity02_m_s: leaf(velocity_m_s),
 	velocity06_m_s: leaf(velocity_m_s),
@@ -67,7 +70,10 @@ export const gaugings = z
 				.optional(),
 			flume: z
 				.object({
-					/** The rating that this gauging is worked out by, whole, so that a later change of the shelf does not change it. */
+					/**
+					 * The rating that this gauging is worked out by, whole, so that a later change of the shelf does
+					 * not change it.
+					 */
 					rating: leaf(FlumeRating),
 					head_m: leaf(depth_m),
 					tailDepth_m: leaf(depth_m),

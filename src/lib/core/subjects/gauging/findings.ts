@@ -10,7 +10,10 @@ import type { Flow, GaugingView } from './view';
 import { simpleGauging } from './without-a-meter';
 import { arithmeticWords } from './words';
 
-/** The flow, by whichever way it was gauged. The first gauging is the visit's flow; what was gauged again stands beside it. */
+/**
+ * The flow, by whichever way it was gauged. The first gauging is the visit's flow; what was gauged again stands
+ * beside it.
+ */
 export const gauging = defineSubject({
 	branches: ['gaugings'],
 	knows: ['instruments'],

@@ -33,8 +33,8 @@ export function howGauged(gauging: GaugingSheet | undefined, step: FlowStep | un
 }
 
 /**
- * Whether the meter was raised and lowered at some time in this gauging: then the mean of a vertical holds that, and not, as in
- * older logbooks, what was read at 0.6 of the depth.
+ * Whether the meter was raised and lowered at some time in this gauging: then the mean of a vertical holds that, and
+ * not, as in older logbooks, what was read at 0.6 of the depth.
  */
 export const wasRaised = (id: string, lines: ReadonlyMap<string, Line>, step: FlowStep | undefined): boolean =>
 	howAsked(step).school === 'raise' ||

@@ -10,7 +10,10 @@ import type { GaugingView, VerticalView } from './view';
 
 type Meter = NonNullable<NonNullable<ReturnType<typeof instrumentOf>>['measures']['velocity']> & { instrument: string };
 
-/** What is doubtful about single readings: each is held against its meter, and the lower of a vertical against the upper. */
+/**
+ * What is doubtful about single readings: each is held against its meter, and the lower of a vertical against the
+ * upper.
+ */
 export function readingDoubts(
 	id: string,
 	gauging: GaugingSheet,

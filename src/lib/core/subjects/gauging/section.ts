@@ -30,7 +30,10 @@ interface Worked {
 /** A gauging's verticals worked out as far as they go, with what is doubtful about them. */
 const gaugingView = remembered(viewOf);
 
-/** Every gauging of a sheet that is worked out over a section: what a hand in the water waits for, without all else that follows. */
+/**
+ * Every gauging of a sheet that is worked out over a section: what a hand in the water waits for, without all else
+ * that follows.
+ */
 export function gaugingViews(
 	{ sheet, lines }: { sheet: Pick<Folded['sheet'], 'gaugings'>; lines: Folded['lines'] },
 	card: MethodCard,
@@ -136,7 +139,10 @@ const missingEdges = (id: string, { start, end }: Pick<GaugingView, 'start' | 'e
 	...(end ? [] : [doubt('edge-missing', placeOf(id), { side: 'far' })])
 ];
 
-/** A half-typed section need not be one yet: what is wrong with it comes back, and the figures wait; null where they stand. */
+/**
+ * A half-typed section need not be one yet: what is wrong with it comes back, and the figures wait; null where they
+ * stand.
+ */
 function workIfPossible(
 	view: GaugingView,
 	section: Section,
@@ -173,7 +179,10 @@ function howSure(view: GaugingView, section: Section, complete: readonly Complet
 	view.expanded_percent = both.length ? Math.max(...both.map(Math.abs)) : null;
 }
 
-/** The section with a missing edge put one step beyond the outermost vertical, so that figures can be shown as they grow. */
+/**
+ * The section with a missing edge put one step beyond the outermost vertical, so that figures can be shown as they
+ * grow.
+ */
 function sectionSoFar(
 	{ edges }: GaugingSheet,
 	complete: readonly Vertical[],
@@ -198,7 +207,10 @@ function sectionSoFar(
 	};
 }
 
-/** The figures of a section, by every arithmetic; the one in use gives the discharge. Throws RangeError where it is no section. */
+/**
+ * The figures of a section, by every arithmetic; the one in use gives the discharge. Throws RangeError where it is no
+ * section.
+ */
 function work(view: GaugingView, section: Section, complete: readonly { id: string }[]): void {
 	const mid = midSectionDischarge(section);
 	const share = new Map(complete.map((v, i) => [v.id, mid.panels[i + 1]!.percent]));

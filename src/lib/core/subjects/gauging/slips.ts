@@ -9,7 +9,10 @@ import type { VerticalSheet } from './verticals';
 
 /** A section needs this many other verticals before it can say what one of them should be. */
 const ENOUGH_OTHERS = 3;
-/** How far beyond the others' largest a depth or velocity may lie without being asked about, and how near to them a slip must bring it. */
+/**
+ * How far beyond the others' largest a depth or velocity may lie without being asked about, and how near to them a
+ * slip must bring it.
+ */
 const ROOM = 2.5;
 const NEAR = 1.5;
 
@@ -66,7 +69,10 @@ const largestSlips = remembered(({ verticals }: GaugingSheet) => {
 /** A step along the tape so many times the longest before it is asked about. */
 const LONG_STEP = 4;
 
-/** A place on the tape far beyond the others that one point in another place would bring beside them: 25 for 2.5, said at once. */
+/**
+ * A place on the tape far beyond the others that one point in another place would bring beside them: 25 for 2.5, said
+ * at once.
+ */
 function tapeSlip(verticals: Record<string, VerticalSheet>): Record<string, UnitSlip> {
 	const seen = Object.entries(verticals)
 		.flatMap(([key, v]) =>

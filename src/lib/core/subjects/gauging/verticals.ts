@@ -14,7 +14,10 @@ export type Reading = 'velocity_m_s' | 'velocity02_m_s' | 'velocity06_m_s' | 've
 /** Those that count in a vertical. */
 export type InUse = (v: VerticalSheet) => readonly Reading[];
 
-/** Where nobody chose a point method, a vertical is read by what was measured in it; by the card's where that is not whole either. */
+/**
+ * Where nobody chose a point method, a vertical is read by what was measured in it; by the card's where that is not
+ * whole either.
+ */
 export function pointMethodRead(v: VerticalSheet, asked: VelocityPointMethod): VelocityPointMethod {
 	const has = (...readings: Reading[]) => readings.every((r) => v[r] !== undefined);
 	if (asked === 'raise') return asked;
@@ -23,13 +26,17 @@ export function pointMethodRead(v: VerticalSheet, asked: VelocityPointMethod): V
 	return has('velocity06_m_s') || has('velocity_m_s') ? 'one-point' : asked;
 }
 
-/** The readings that count in a vertical: only those of the method in use. What was read otherwise stays in the logbook. */
+/**
+ * The readings that count in a vertical: only those of the method in use. What was read otherwise stays in the
+ * logbook.
+ */
 export function readingsInUse(v: VerticalSheet, by: VelocityPointMethod, isRaised: boolean): readonly Reading[] {
 	switch (by) {
 		case 'raise':
 			return ['velocity_m_s'];
 		case 'one-point':
-			// older logbooks keep what was read at 0.6 as the vertical's mean; once the meter was raised, that place holds something else
+			// older logbooks keep what was read at 0.6 as the vertical's mean; once the meter was raised, that place
+			// holds something else
 			return v.velocity06_m_s === undefined && v.velocity_m_s !== undefined && !isRaised
 				? ['velocity_m_s']
 				: ['velocity06_m_s'];

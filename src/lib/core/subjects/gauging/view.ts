@@ -11,7 +11,9 @@ export interface VerticalView {
 	share_percent: number | null;
 }
 
-/** A gauging as far as it goes. `provisional`: an edge of the water is still to come and was put one step further out. */
+/**
+ * A gauging as far as it goes. `provisional`: an edge of the water is still to come and was put one step further out.
+ */
 export interface GaugingView {
 	id: string;
 	/** Which of the arithmetics below gives the discharge. */

@@ -6,7 +6,10 @@ import { defineSubject } from '../subject';
 import { halfBlock } from './half-block';
 import { colourPath, colourWait_s, type KitStep } from './step';
 
-/** Strips and colour kits: a colour held against a chart is known to half a block, and is never averaged with a meter's figure. */
+/**
+ * Strips and colour kits: a colour held against a chart is known to half a block, and is never averaged with a
+ * meter's figure.
+ */
 export const kit = defineSubject({
 	branches: ['readings', 'waits'],
 	knows: ['instruments'],

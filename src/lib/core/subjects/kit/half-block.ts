@@ -1,7 +1,10 @@
 import { amount, exactly, figureIn, parameters, type Figure } from '../../quantity';
 import type { KitStep } from './step';
 
-/** Half of the wider step to a neighbouring block of the card's chart, in the parameter's own unit; null where the figure is not off a chart. */
+/**
+ * Half of the wider step to a neighbouring block of the card's chart, in the parameter's own unit; null where the
+ * figure is not off a chart.
+ */
 export function halfBlock(read: Figure, step: KitStep): number | null {
 	if (read.instrument !== undefined) return null;
 	const { number, qualifier } = amount(figureIn(read, step.unit));

@@ -17,7 +17,10 @@ export interface Bounds {
 	high: number;
 	unit: Unit;
 }
-/** What a figure is held against: what visits here have seen, what is usual anywhere, or what the other verticals of its section show. */
+/**
+ * What a figure is held against: what visits here have seen, what is usual anywhere, or what the other verticals of
+ * its section show.
+ */
 export type HeldAgainst = { visits: number } | { verticals: number } | 'usual' | 'places';
 
 export interface UnitSlip {

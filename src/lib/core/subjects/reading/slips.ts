@@ -4,7 +4,10 @@ import { amount, parameters, type Figure, type ParameterCode } from '../../quant
 import { ENOUGH_VISITS, type Usual } from '../context';
 import { doubt, type Flag } from '../flags';
 
-/** Readings that a usual slip would explain, each held against what this site has shown, else against what is plausible anywhere. */
+/**
+ * Readings that a usual slip would explain, each held against what this site has shown, else against what is
+ * plausible anywhere.
+ */
 export function readingSlipFlags({ readings }: Sheet, usual: Partial<Record<ParameterCode, Usual>>): Flag[] {
 	return (Object.entries(readings ?? {}) as [ParameterCode, Record<string, Figure>][]).flatMap(([code, slots]) => {
 		const seen = usual[code];

@@ -67,8 +67,8 @@ export const titration = defineSubject({
 const at = (id: string) => ({ path: `titrations/${id}`, parameter: 'dissolved-oxygen' });
 
 /**
- * Oxygen of one titrated bottle. The colour went somewhere within the last drop, so half a drop comes off, unless a blank that was
- * titrated the same way takes it off already.
+ * Oxygen of one titrated bottle. The colour went somewhere within the last drop, so half a drop comes off, unless a
+ * blank that was titrated the same way takes it off already.
  */
 export function titrated({
 	drops,
@@ -88,8 +88,8 @@ export function titrated({
 }
 
 /**
- * Expanded uncertainty of the mean of some titrated bottles, mg/L: the end point lies within one drop (uniform), bottles differ, and
- * strength and drop size shift all of them alike. JCGM 100:2008, 4.3.7 and G.4.
+ * Expanded uncertainty of the mean of some titrated bottles, mg/L: the end point lies within one drop (uniform),
+ * bottles differ, and strength and drop size shift all of them alike. JCGM 100:2008, 4.3.7 and G.4.
  */
 function howSure(bottles: readonly Step[], drop_mgL: number, off_percent: number): number {
 	const numbers = bottles.map((s) => s.number);

@@ -30,7 +30,10 @@ export const tube = defineSubject({
 	}
 });
 
-/** Turbidity as one regression has it: beside the transparency, which is the figure; only where that regression was made, and wide. */
+/**
+ * Turbidity as one regression has it: beside the transparency, which is the figure; only where that regression was
+ * made, and wide.
+ */
 function turbidity(depth: Known | null, card: MethodCard): Finding | null {
 	const [tube] = stepsOf(card, 'tube');
 	if (!depth || !tube || (depth.value.qualifier !== 'above' && depth.value.number > tube.tubeLength_cm)) return null;

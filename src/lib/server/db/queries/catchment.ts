@@ -61,7 +61,10 @@ export const thresholdsOf = async (db: Db, programId: string): Promise<Threshold
 	(await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId)))[0]?.settings
 		.thresholds ?? [];
 
-/** The newest figure of each parameter at these sites, rejected ones left out; only accepted ones where that is all one may see. */
+/**
+ * The newest figure of each parameter at these sites, rejected ones left out; only accepted ones where that is all
+ * one may see.
+ */
 export async function latestFigures(
 	db: Db,
 	programId: string,

@@ -145,7 +145,10 @@ async function conflictFacts(db: Db, programId: string): Promise<ProgramFacts['c
 	return conflicts.map((c) => ({ visitId: c.id, site: c.site }));
 }
 
-/** The last calibration and last use of each instrument that has a calibration rule. Use is read from the sheets of recent visits. */
+/**
+ * The last calibration and last use of each instrument that has a calibration rule. Use is read from the sheets of
+ * recent visits.
+ */
 async function calibrationFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['calibrations']> {
 	const { rows } = await db.execute<{
 		instrument: string;

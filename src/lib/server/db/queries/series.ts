@@ -43,7 +43,10 @@ export type Series = { kind: 'points'; points: SeriesPoint[] } | { kind: 'stretc
 const seen = (acceptedOnly: boolean) =>
 	acceptedOnly ? sql`and r.is_reported and r.status in ('accepted', 'qualified')` : sql`and r.is_reported`;
 
-/** One parameter's results at a site over a span: point by point, or where they are many, the spread in equal stretches of time. */
+/**
+ * One parameter's results at a site over a span: point by point, or where they are many, the spread in equal
+ * stretches of time.
+ */
 export async function seriesOf(
 	db: Db,
 	programId: string,
@@ -98,7 +101,10 @@ export async function pointsOf(
 		.reverse();
 }
 
-/** Which parameters a site has results of that one may see, and when its first and last were. One look into the index for each parameter. */
+/**
+ * Which parameters a site has results of that one may see, and when its first and last were. One look into the index
+ * for each parameter.
+ */
 export async function parametersAt(
 	db: Db,
 	programId: string,

@@ -52,7 +52,9 @@ export const program = pgTable('program', {
 	settings: jsonb().$type<ProgramSettings>().notNull(),
 	/** Demo programs offer their sign-ins on the sign-in page. */
 	isDemo: boolean('is_demo').notNull().default(false),
-	/** By which rules its visits were worked out: those of older ones are worked out anew when the application starts. */
+	/**
+	 * By which rules its visits were worked out: those of older ones are worked out anew when the application starts.
+	 */
 	workedOutBy: integer('worked_out_by')
 		.notNull()
 		.default(0)

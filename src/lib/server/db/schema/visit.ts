@@ -79,7 +79,10 @@ export const visit = pgTable(
 
 export const op = pgEnum('op', ['set', 'add', 'strike']);
 
-/** The logbook: append-only, the truth from which all else about visits is worked out. A trigger refuses UPDATE and DELETE. */
+/**
+ * The logbook: append-only, the truth from which all else about visits is worked out. A trigger refuses UPDATE and
+ * DELETE.
+ */
 export const entry = pgTable(
 	'entry',
 	{
@@ -169,8 +172,8 @@ export const flag = pgTable(
 );
 
 /**
- * What all results of a site that stand have been, by parameter: a digest of `result`, so that a phone's satchel need not read
- * ten years of them. `seen` counts visits.
+ * What all results of a site that stand have been, by parameter: a digest of `result`, so that a phone's satchel need
+ * not read ten years of them. `seen` counts visits.
  */
 export const siteUsual = pgTable(
 	'site_usual',
@@ -188,7 +191,9 @@ export const siteUsual = pgTable(
 	]
 );
 
-/** Lines that the coordinator has set aside: they stay in the logbook, and are neither worked with nor sent to phones. */
+/**
+ * Lines that the coordinator has set aside: they stay in the logbook, and are neither worked with nor sent to phones.
+ */
 export const entrySetAside = pgTable(
 	'entry_set_aside',
 	{
@@ -206,7 +211,10 @@ export const entrySetAside = pgTable(
 	]
 );
 
-/** Lines that came from somebody after they had left: the coordinator takes them into the logbook, or leaves them here. */
+/**
+ * Lines that came from somebody after they had left: the coordinator takes them into the logbook, or leaves them
+ * here.
+ */
 export const lateLine = pgTable(
 	'late_line',
 	{

@@ -19,7 +19,10 @@
 
 	let { form, answers, usual, writer }: Props = $props();
 
-	/** Questions that are answered and opened again; those with several choices stay open until the next one is touched. */
+	/**
+	 * Questions that are answered and opened again; those with several choices stay open until the next one is
+	 * touched.
+	 */
 	let opened = $state<string | null>(null);
 	const questions = $derived(forms[form]);
 	const left = $derived(questions.filter((q) => !isAnswered(q, answers)).length);

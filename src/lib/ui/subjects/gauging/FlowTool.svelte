@@ -50,7 +50,10 @@
 	);
 	untrack(() => entry.begin(view, (row, field) => writer.lines.get(entry.path({ row, field }))?.live != null));
 	$effect.pre(() => entry.resume(writer.drafts)); // another tab types and keeps as well
-	/** What stands around the table, its shares and its struck figures: drawn a frame after the figure that the hand waits for. */
+	/**
+	 * What stands around the table, its shares and its struck figures: drawn a frame after the figure that the hand
+	 * waits for.
+	 */
 	const painted = new AfterPaint(() => ({ view, lines: writer.lines, cell: entry.cell, isTyping: entry.text !== '' }));
 	const standing = $derived(painted.current.lines.get(entry.path(painted.current.cell))?.live ?? null);
 	let striking = $state(false);
@@ -128,9 +131,13 @@
 	const advice = $derived(sayAdvice(painted.current.view, { ...step, least: step.leastVerticals }, units.tape));
 	const doubts = $derived(
 		flags.filter((f) =>
-			['below-threshold-velocity', 'beyond-meter', 'section-impossible', 'speeds-turned', 'vertical-over-limit'].includes(
-				f.code
-			)
+			[
+				'below-threshold-velocity',
+				'beyond-meter',
+				'section-impossible',
+				'speeds-turned',
+				'vertical-over-limit'
+			].includes(f.code)
 		)
 	);
 	const meter = $derived((writer.lines.get(`gaugings/${gaugingId}/instrument`)?.value as string | undefined) ?? '');
@@ -144,7 +151,8 @@
 		const line = writer.lines.get(path);
 		const isSame = line?.live != null && JSON.stringify(line.value) === JSON.stringify(value);
 		if (isSame) writer.draft(path, '');
-		// the figure shows and the hand goes on at once: the disk need not keep up with quick fingers, only lose nothing
+		// the figure shows and the hand goes on at once: the disk need not keep up with quick fingers, only lose
+		// nothing
 		const written = isSame ? null : writer.set(path, value);
 		if (!meterSaid && meter === '' && meters[0]) void setMeter(meters[0]);
 		meterSaid = true;

@@ -1,6 +1,9 @@
 import { convert, units, writeNumber, type AsTyped, type Unit } from '$lib/core/quantity';
 
-/** A measure of a section as it was read; with its unit where that is not the one of the column. Plain numbers are in metres. */
+/**
+ * A measure of a section as it was read; with its unit where that is not the one of the column. Plain numbers are in
+ * metres.
+ */
 export function sayAsRead(value: AsTyped, column: 'm' | 'ft' | 'm_s' | 'ft_s'): string {
 	if (typeof value === 'object')
 		return `${writeNumber(value.value)}${value.unit === column ? '' : ` ${units[value.unit].symbol}`}`;

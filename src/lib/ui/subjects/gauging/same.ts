@@ -1,6 +1,6 @@
 /**
- * Gives the same object again for a thing that looks as it did before: a list that is worked out anew then changes on the
- * screen only where it differs.
+ * Gives the same object again for a thing that looks as it did before: a list that is worked out anew then changes on
+ * the screen only where it differs.
  */
 export class Same<T extends { id: string }> {
 	#before = new Map<string, { text: string; item: T }>();

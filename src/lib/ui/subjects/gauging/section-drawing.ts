@@ -2,8 +2,9 @@ import type { GaugingView } from '$lib/core/subjects/gauging/view';
 import { convert } from '$lib/core/quantity';
 
 /*
- * The cross-section as lines and areas of a drawing: metres in, pixels out, labels in the tape's unit. Distances and depths have each their own
- * scale; how much deeper than wide it is drawn is told, so that nobody reads a steep bank into it.
+ * The cross-section as lines and areas of a drawing: metres in, pixels out, labels in the tape's unit. Distances and
+ * depths have each their own scale; how much deeper than wide it is drawn is told, so that nobody reads a steep bank
+ * into it.
  */
 
 export interface Strip {

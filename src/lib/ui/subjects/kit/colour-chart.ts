@@ -9,8 +9,8 @@ export interface ChartLine {
 }
 
 /**
- * What a colour chart can say: each block, each space between two of them at the middle, "below" where there is no colour at
- * all, "over" beyond the deepest. No colour is below what the kit can detect, never 0.
+ * What a colour chart can say: each block, each space between two of them at the middle, "below" where there is no
+ * colour at all, "over" beyond the deepest. No colour is below what the kit can detect, never 0.
  */
 export function chartOf(blocks: readonly { value: number; word: string }[], unit: Unit): ChartLine[] {
 	const isScale = blocks[0]?.value !== 0; // a chart such as that of pH has no "no colour"

@@ -20,7 +20,10 @@ export interface VisitOfRound {
 	bottleAt: string | undefined;
 }
 
-/** The next stop and the slack at the lab as they stand now, worked out on the phone; null where the round's day is not known here. */
+/**
+ * The next stop and the slack at the lab as they stand now, worked out on the phone; null where the round's day is
+ * not known here.
+ */
 export function restOfRound(
 	round: Round,
 	visits: readonly VisitOfRound[],

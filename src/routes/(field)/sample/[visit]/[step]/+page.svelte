@@ -39,7 +39,10 @@
 
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
 	const ordered = $derived(log.steps[index]);
-	/** The hand sees what it wrote at once, and what follows from it a frame later: that takes a phone longer than a key may. */
+	/**
+	 * The hand sees what it wrote at once, and what follows from it a frame later: that takes a phone longer than a
+	 * key may.
+	 */
 	const painted = new AfterPaint(() => ({ log, folded: log.folded, now_ms: app.now_ms }));
 	const isPainted = $derived(painted.current.log === log && painted.current.folded.entries.length > 0);
 	const moment = $derived(isPainted ? painted.current : { folded: log.folded, now_ms: app.now_ms });

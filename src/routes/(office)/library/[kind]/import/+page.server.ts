@@ -8,7 +8,10 @@ import { beside } from '$lib/server/threads/beside';
 import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
 
-/** A file as the page sends it: its text, what stands where it says nothing, and what was looked at before it is written. */
+/**
+ * A file as the page sends it: its text, what stands where it says nothing, and what was looked at before it is
+ * written.
+ */
 const Asked = z.object({
 	text: z
 		.string()

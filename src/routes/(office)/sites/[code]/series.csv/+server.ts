@@ -8,7 +8,10 @@ import { askedOf } from '../asked';
 
 const MOST_ROWS = 100_000;
 
-/** What the site page shows, as CSV: one row a result, the unit in the header, "below" and "above" in a column of their own. */
+/**
+ * What the site page shows, as CSV: one row a result, the unit in the header, "below" and "above" in a column of
+ * their own.
+ */
 export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const { site, parameter, span, acceptedOnly } = await askedOf(
 		database(),
