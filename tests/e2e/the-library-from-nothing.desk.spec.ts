@@ -251,12 +251,15 @@ test('a step is added to a card, another removed, and a phone asks for what the 
 	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toBeVisible();
 	await expect(steps.getByText('2 changes of the steps, not kept yet.')).toBeVisible();
 	await steps.getByRole('link', { name: 'Air temperature: do it twice' }).click();
+	await expect(steps.getByText('3 changes of the steps, not kept yet.')).toBeVisible();
 	await steps.getByRole('link', { name: 'Take the last one back' }).click();
 	await expect(steps.getByRole('listitem').filter({ hasText: 'again' })).toHaveCount(0);
 	await page.getByLabel('the board is marked in').selectOption('centimetres');
 	await page.getByLabel('from mark to mark').fill('2');
 	await page.getByRole('button', { name: 'Keep as version 3' }).click();
 	await expect(page.getByText(/Kept as version 3/)).toBeVisible();
+	await expect(steps.getByText(/not kept yet/)).toHaveCount(0); // what was kept is not made once more
+	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toHaveCount(1);
 
 	await packField(page);
 	await page.getByRole('button', { name: 'Start at Kell 1' }).last().click();

@@ -6,6 +6,8 @@
 		kinds: readonly { tool: Tool; name: string }[];
 		/** Changes so far, as words of the address. */
 		changes: readonly string[];
+		/** The version that they change: of another one they mean nothing. */
+		version: number;
 		/** Where they are made: the address of the card. */
 		href: string;
 		/** What the changes did beyond what was asked. */
@@ -14,10 +16,12 @@
 </script>
 
 <script lang="ts">
-	let { steps, kinds, changes, href, said }: Props = $props();
+	let { steps, kinds, changes, version, href, said }: Props = $props();
 
 	const to = (words: readonly string[]) =>
-		words.length ? `${href}?${new URLSearchParams(words.map((word) => ['with', word]))}` : href;
+		words.length
+			? `${href}?${new URLSearchParams([['on', String(version)], ...words.map((word) => ['with', word])])}`
+			: href;
 	const withOne = (word: string) => to([...changes, word]);
 </script>
 
@@ -43,6 +47,7 @@
 		{/each}
 	</ol>
 	<form method="GET" action={href} data-sveltekit-noscroll class="add">
+		<input type="hidden" name="on" value={version} />
 		{#each changes as change, i (i)}<input type="hidden" name="with" value={change} />{/each}
 		<label for="add-step">Add a step</label>
 		<select id="add-step" name="with" class="input-line">

@@ -26,7 +26,7 @@
 	unit={step.unit}
 	{slots}
 	instruments={[]}
-	signs={['-', '']}
+	signs={['−', '']}
 />
 <MeansNow {screen} parameters={['water-level']} />
 <Chips

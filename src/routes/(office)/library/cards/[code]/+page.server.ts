@@ -21,7 +21,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const versions = (await cardVersions(database(), member.programId)).get(params.code);
 	if (!versions) error(404, 'There is no such card in your program.');
 	const by = await keptBy(database(), member.programId, versions[0]!.cardId);
-	const words = url.searchParams.getAll('with').slice(0, MOST_CHANGES);
+	// changes are of one version: once that is kept as the next, they are made
+	const isOfThis = url.searchParams.get('on') === String(versions[0]!.version);
+	const words = isOfThis ? url.searchParams.getAll('with').slice(0, MOST_CHANGES) : [];
 	const draft = compose(versions[0]!.card, readChanges(words));
 	const order = orderSteps(draft.card);
 	return {

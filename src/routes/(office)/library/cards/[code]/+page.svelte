@@ -57,6 +57,7 @@
 					steps={data.inCard}
 					kinds={data.kinds}
 					changes={data.changes}
+					version={data.version}
 					href="/library/cards/{data.code}"
 					said={data.draftSaid}
 				/>
@@ -101,7 +102,7 @@
 			{/if}
 			<h2 class="ruled order">Order, and why</h2>
 			<ol>
-				{#each data.steps as step (step.title)}<li>
+				{#each data.steps as step, i (i)}<li>
 						<b>{step.title}</b>{#if step.because.length}<br /><small>{step.because.at(-1)}</small>{/if}
 					</li>{/each}
 			</ol>
