@@ -270,7 +270,7 @@ test('a step is added to a card, another removed, and a phone asks for what the 
 		.click();
 	await page.locator('.slots input').first().focus();
 	await keep(page, '64');
-	await expect(page.getByText('Water level: 0.64 ± 0.01 m')).toBeVisible();
+	await expect(page.getByText('Water level: 0.640 ± 0.010 m')).toBeVisible();
 	await expect(page.getByText('One reading on the board, known to half a mark.')).toBeVisible();
 	await page.getByRole('button', { name: 'the tide reaches it' }).click();
 	await expect(page.getByText(/Such a level does not tell how much water flows/)).toBeVisible();

@@ -21,8 +21,14 @@
 
 	// the page makes this form anew for each version; what was typed stays when a step is added
 	let texts = $state(untrack(() => Object.fromEntries(settings.map((s) => [s.path, s.text]))));
+	let given = untrack(() => ({ ...texts }));
 	$effect.pre(() => {
-		for (const { path, text } of settings) untrack(() => (texts[path] ??= text));
+		for (const { path, text } of settings)
+			untrack(() => {
+				const isTyped = texts[path] !== undefined && texts[path] !== given[path];
+				if (!isTyped) texts[path] = text;
+				given[path] = text;
+			});
 	});
 	const groups = $derived([...new Set(settings.map((s) => s.group))]);
 	const changed = $derived(settings.filter((s) => texts[s.path] !== s.text));
