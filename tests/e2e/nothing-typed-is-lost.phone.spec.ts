@@ -145,3 +145,25 @@ test('a refused line stays on the device with its reason', async ({ browser, vie
 	await expect(page.getByText(/13 °C at readings\/air-temperature\/shade: this place is closed/)).toBeVisible();
 	await context.close();
 });
+
+test('the list of visits is drawn as it was last seen, until the application is there', async ({
+	browser,
+	viewport
+}) => {
+	const context = await browser.newContext({ storageState: signedIn('monitor'), viewport });
+	const page = await context.newPage();
+	await page.addInitScript(() => {
+		const watch = new MutationObserver(() => {
+			const drawn = document.getElementById('last-seen');
+			if (drawn) document.documentElement.dataset['drawn'] = drawn.textContent;
+		});
+		watch.observe(document, { childList: true, subtree: true });
+	});
+	await packField(page);
+	await expect(page.locator('html')).not.toHaveAttribute('data-drawn'); // nothing was seen before
+	await page.goto('/sample');
+	await page.getByText(/^Packed /).waitFor();
+	await expect(page.locator('html')).toHaveAttribute('data-drawn', /round.*Packed/s);
+	await expect(page.locator('#last-seen')).toHaveCount(0);
+	await context.close();
+});

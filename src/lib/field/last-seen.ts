@@ -2,7 +2,7 @@ const KEY = 'keen-riffle-last-seen';
 
 /**
  * Keeps a page as it looks, so that it can be drawn at the next start before the application is there
- * (static/last-seen.js).
+ * (static/first-paint.js).
  */
 export function keepLastSeen(page: HTMLElement): void {
 	const copy = page.cloneNode(true) as HTMLElement;
