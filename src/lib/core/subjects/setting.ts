@@ -26,6 +26,8 @@ export interface StepSettings<T extends Tool> {
 	name: string;
 	/** A step to begin with; its id is made from its title. */
 	example: Omit<StepOf<T>, 'id'>;
+	/** A card may have several though none can be done again: they differ by a setting. */
+	isOfKinds?: boolean;
 	settings(step: StepOf<T>): StepSetting[];
 	/**
 	 * What differs in a step of this kind that is done again, so that it writes elsewhere; `end` is free. Absent:

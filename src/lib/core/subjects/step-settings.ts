@@ -8,7 +8,7 @@ import { leaveSettings } from './leaving/settings';
 import { readingSettings } from './reading/settings';
 import type { StepSetting, StepSettings } from './setting';
 import { staffSettings } from './staff-gauge/settings';
-import type { Step, Tool } from './steps';
+import { isTool, type Step, type Tool } from './steps';
 import { titrationSettings } from './titration/settings';
 import { tubeSettings } from './tube/settings';
 
@@ -32,8 +32,11 @@ const tools = Object.keys(all) as Tool[];
 export const settingsOfStep = (step: Step): StepSetting[] =>
 	(all[step.tool] as { settings(step: Step): StepSetting[] }).settings(step);
 
-/** The kinds of step that may be added to a card, by name. */
-export const stepNames: readonly { tool: Tool; name: string }[] = tools.map((tool) => ({ tool, name: all[tool].name }));
+/** The kinds of step that may be added to a card, by name: not those of which it has the only one that there can be. */
+export const stepsToAdd = (steps: readonly Step[]): { tool: Tool; name: string }[] =>
+	tools
+		.filter((tool) => all[tool].again || all[tool].isOfKinds || !steps.some((s) => isTool(s, tool)))
+		.map((tool) => ({ tool, name: all[tool].name }));
 
 /** A step of this kind to begin with. */
 export const exampleStep = (tool: Tool): Omit<Step, 'id'> => all[tool].example;

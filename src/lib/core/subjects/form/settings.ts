@@ -10,6 +10,7 @@ export const formSettings: StepSettings<'form'> = {
 		how: 'Look, smell, listen, before anybody stirs the water. One tap each.',
 		tags: ['look']
 	},
+	isOfKinds: true,
 	settings: (step) => [
 		oneOf('form', 'questions about', step.form, { conditions: 'conditions of the day', habitat: 'habitat' })
 	]

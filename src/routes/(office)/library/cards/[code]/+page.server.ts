@@ -1,7 +1,7 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ChangeWord, compose, orderSteps, settingsOf } from '$lib/core/method';
-import { againSettings, stepNames } from '$lib/core/subjects/step-settings';
+import { againSettings, stepsToAdd } from '$lib/core/subjects/step-settings';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { cardVersions, keepVersion, keptBy, roundsThatWouldMove } from '$lib/server/library/cards';
@@ -43,7 +43,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 			tags: s.tags,
 			canRepeat: againSettings(s, '-2') !== null
 		})),
-		kinds: stepNames,
+		kinds: stepsToAdd(draft.card.steps),
 		steps: 'steps' in order ? order.steps.map((s) => ({ title: s.step.title, because: s.because })) : [],
 		versions: versions.map((v) => ({ version: v.version, since: v.since, by: by[v.version] ?? null }))
 	};
