@@ -6,6 +6,8 @@ import * as bacteria from '../../src/lib/core/bacteria';
 import * as clarity from '../../src/lib/core/clarity';
 import * as conductivity from '../../src/lib/core/conductivity';
 import * as discharge from '../../src/lib/core/discharge';
+import * as identification from '../../src/lib/core/identification';
+import * as logger from '../../src/lib/core/logger';
 import * as macroinvertebrates from '../../src/lib/core/macroinvertebrates';
 import * as nutrients from '../../src/lib/core/nutrients';
 import * as oxygen from '../../src/lib/core/oxygen';
@@ -73,7 +75,8 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		statisticalThresholdShare: bacteria.statisticalThresholdShare,
 		relativePercentDifference: bacteria.relativePercentDifference,
 		logRangeDuplicatePrecision: bacteria.logRangeDuplicatePrecision,
-		mostProbableNumber: bacteria.mostProbableNumber
+		mostProbableNumber: bacteria.mostProbableNumber,
+		dispersionTest: bacteria.dispersionTest
 	},
 	macroinvertebrates: {
 		shannon: macroinvertebrates.shannon,
@@ -107,7 +110,9 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		spearman: statistics.spearman,
 		mannWhitney: statistics.mannWhitney,
 		pairedWilcoxon: statistics.pairedWilcoxon,
-		upstreamDownstreamLoads: nutrients.upstreamDownstreamLoads
+		upstreamDownstreamLoads: nutrients.upstreamDownstreamLoads,
+		flowWeightedMean: statistics.flowWeightedMean,
+		logLogRating: statistics.logLogRating
 	}),
 	interobserver: {
 		cohenKappa: statistics.cohenKappa,
@@ -118,5 +123,37 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		percentTaxonomicDisagreement: statistics.percentTaxonomicDisagreement,
 		linsConcordance: statistics.linsConcordance,
 		blandAltman: statistics.blandAltman
+	},
+	quality: {
+		duplicateSd: statistics.duplicateSd,
+		movingRangeLimits: statistics.movingRangeLimits,
+		cusum: statistics.cusum,
+		demingRegression: statistics.demingRegression,
+		passingBablok: statistics.passingBablok,
+		exactProportion: statistics.exactProportion,
+		detectionLimit: statistics.detectionLimit
+	},
+	comparison: {
+		hodgesLehmannShift: statistics.hodgesLehmannShift,
+		beforeAfterControlImpact: statistics.beforeAfterControlImpact,
+		geometricMeanRatio: statistics.geometricMeanRatio
+	},
+	practice: {
+		countingBias: statistics.countingBias,
+		namingSkill: statistics.namingSkill
+	},
+	identification: {
+		posterior: identification.posterior,
+		nextQuestions: identification.nextQuestions,
+		surprise: identification.surprise
+	},
+	logger: {
+		foulingAndDrift: logger.foulingAndDrift,
+		correctRecord: logger.correctRecord,
+		recordRating: logger.recordRating,
+		dailyStatistics: logger.dailyStatistics,
+		hampel: logger.hampel,
+		flatLine: logger.flatLine,
+		gaps: logger.gaps
 	}
 };

@@ -5,8 +5,10 @@ import { readReferenceFolder, runReferenceFile } from './reference-file';
 const files = readReferenceFolder(new URL('./reference', import.meta.url).pathname);
 
 describe('reference figures', () => {
-	it('has a file for every topic that is built', () => {
-		expect(files.map((f) => f.topic).sort()).toEqual(Object.keys(contract).sort());
+	it('has cases for every function that is built, and builds every topic', () => {
+		const looked = new Set(files.flatMap((f) => f.cases.map((c) => `${f.topic}.${c.fn}`)));
+		const built = Object.entries(contract).flatMap(([topic, fns]) => Object.keys(fns).map((fn) => `${topic}.${fn}`));
+		expect([...looked].sort()).toEqual(built.sort());
 	});
 
 	it.each(files.map((f) => [f.topic, f] as const))('%s', (_, file) => {

@@ -40,7 +40,8 @@ const leaves = (value: unknown): unknown[] =>
 	typeof value === 'object' && value !== null ? Object.values(value).flatMap(leaves) : [value];
 
 describe.each(files.map((f) => [f.topic, f] as const))('%s', (topic, file) => {
-	const names = Object.keys(contract[topic]!);
+	// a topic may have a second file, with functions of its own
+	const names = Object.keys(contract[topic]!).filter((name) => file.cases.some((c) => c.fn === name));
 
 	it.each(names)('%s refuses what is not a number, and says where', (name) => {
 		const fn = contract[topic]![name]! as (input: unknown) => object;

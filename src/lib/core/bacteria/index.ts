@@ -8,3 +8,5 @@ export { geometricMean, statisticalThresholdShare } from './season';
 export { logRangeDuplicatePrecision, relativePercentDifference } from './duplicates';
 // how much to pour
 export { volumeFor, volumesBetween } from './dilution';
+// plates that differ more than chance allows
+export { dispersionTest } from './dispersion';

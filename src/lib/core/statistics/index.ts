@@ -5,11 +5,22 @@ export { mean, robustCv, standardDeviation } from './spread';
 export { nothingYet, putTogether, runningSd, withOneMore, type RunningSummary } from './running';
 export { bootstrapInterval, type Resampling } from './bootstrap';
 // distributions
-export { gammaQuantile } from './distributions/gamma';
+export { gammaQuantile, gammaTails } from './distributions/gamma';
 export { studentWithin } from './distributions/student';
 // two samples
 export { linearRegression, type Regression } from './regression';
 export { mannWhitney, pairedWilcoxon, spearman } from './rank-tests';
+export { beforeAfterControlImpact, geometricMeanRatio, hodgesLehmannShift } from './two-samples';
+export { flowWeightedMean } from './weighted-mean';
+export { logLogRating } from './rating';
+export { gappy, type Gappy } from './samples';
+// two methods
+export { demingRegression, passingBablok, type MethodLine } from './methods-compared';
+// in control
+export { cusum, detectionLimit, duplicateSd, movingRangeLimits } from './control';
+// somebody's practice
+export { exactProportion, type Proportion } from './proportion';
+export { countingBias, namingSkill, type TaxonSkill } from './practice';
 // trend
 export { mannKendall, type MannKendall } from './trend/mann-kendall';
 export { theilSen, type TheilSen } from './trend/theil-sen';

@@ -35,7 +35,7 @@ export const settingsOfStep = (step: Step): StepSetting[] =>
 /** The kinds of step that may be added to a card, by name: not those of which it has the only one that there can be. */
 export const stepsToAdd = (steps: readonly Step[]): { tool: Tool; name: string }[] =>
 	tools
-		.filter((tool) => all[tool].again || all[tool].isOfKinds || !steps.some((s) => isTool(s, tool)))
+		.filter((tool) => 'again' in all[tool] || all[tool].isOfKinds || !steps.some((s) => isTool(s, tool)))
 		.map((tool) => ({ tool, name: all[tool].name }));
 
 /** A step of this kind to begin with. */
