@@ -8,6 +8,7 @@ import { kitStep } from './kit/step';
 import { leaveStep } from './leaving/step';
 import { readingStep } from './reading/step';
 import { staffStep } from './staff-gauge/step';
+import { remembered } from './remember';
 import type { StepKind } from './step-kind';
 import { titrationStep } from './titration/step';
 import { tubeStep } from './tube/step';
@@ -47,8 +48,13 @@ export const isTool = <T extends Tool>(step: Step, tool: T): step is StepOf<T> =
 export const stepsOf = <T extends Tool>({ steps }: { steps: readonly Step[] }, tool: T): StepOf<T>[] =>
 	steps.filter((s) => isTool(s, tool));
 
+/** Places of a step and its waits; worked out once, for they are asked for with every line. */
+const ownPlaces = remembered((step: Step) =>
+	[...kindOf(step).places(step), ...[step.id, ...(kindOf(step).waits ?? [])].map((id) => `waits/${id}`)].map(
+		(place) => ({ place, within: `${place}/` })
+	)
+);
+
 /** Whether a path of the sheet, or the clock of that name, belongs to a step. */
 export const belongsTo = (step: Step, path: string): boolean =>
-	[...kindOf(step).places(step), ...[step.id, ...(kindOf(step).waits ?? [])].map((id) => `waits/${id}`)].some(
-		(place) => path === place || path.startsWith(`${place}/`)
-	);
+	ownPlaces(step).some(({ place, within }) => path === place || path.startsWith(within));
