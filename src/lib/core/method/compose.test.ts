@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { isToolName, stepKinds, type Tool } from '../subjects/steps';
-import { ChangeWord, compose, contradictions, fullVisit, MethodCard, orderSteps, streamVisit, type Change } from '.';
+import { compose, contradictions, fullVisit, MethodCard, orderSteps, readChanges, streamVisit, type Change } from '.';
 
 const ids = (card: MethodCard) => card.steps.map((s) => s.id);
 const tools = Object.keys(stepKinds) as Tool[];
@@ -80,7 +80,25 @@ it.each([
 	['burn:oxygen', null],
 	['remove', null]
 ])('“%s” is %j', (word, change) => {
-	const read = ChangeWord.safeParse(word);
-	expect(read.success ? read.data : null).toEqual(change);
+	const read = readChanges([word]);
+	expect(read.changes[0] ?? null).toEqual(change);
+	expect(read.words).toEqual(change ? [word] : []);
+	expect(read.why).toEqual(change ? [] : [`“${word}” is no change of a card.`]);
 	expect(isToolName('dragon')).toBe(false);
+});
+
+describe('changes that cannot be read are said, and none is lost in silence', () => {
+	it('more than can be kept at once', () => {
+		const words = Array<string>(61).fill('add:staff');
+		expect(readChanges(words.slice(1)).why).toEqual([]);
+		const read = readChanges(words);
+		expect(read.changes).toHaveLength(60);
+		expect(read.why).toEqual(['More than 60 changes at once: keep the card, then go on.']);
+	});
+
+	it('what is no word, or a very long one', () => {
+		const read = readChanges(['add:staff', new File([], 'card'), `remove:${'x'.repeat(60)}`]);
+		expect(read.changes).toEqual([{ do: 'add', tool: 'staff' }]);
+		expect(read.why).toHaveLength(2);
+	});
 });

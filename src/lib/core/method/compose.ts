@@ -7,9 +7,9 @@ import type { MethodCard, OrderRule } from './card';
 export type Change = { do: 'add'; tool: Tool } | { do: 'repeat' | 'remove' | 'earlier' | 'later'; step: string };
 
 /** A change as one word: `add:staff`, `repeat:oxygen`. */
-export const ChangeWord = z
+const ChangeWord = z
 	.string()
-	.max(60)
+	.max(60, 'That is too long for a change of a card.')
 	.transform((word, context): Change => {
 		const [what, of] = word.split(':');
 		if (what === 'add' && of !== undefined && isToolName(of)) return { do: 'add', tool: of };
@@ -18,6 +18,22 @@ export const ChangeWord = z
 		context.addIssue({ code: 'custom', message: `“${word}” is no change of a card.` });
 		return z.NEVER;
 	});
+
+/** More changes than this are kept in several versions. */
+const MOST_CHANGES = 60;
+
+/** Changes as an address or a form names them, one word each; `why` says which are none, or that they are too many. */
+export function readChanges(words: readonly unknown[]): { words: string[]; changes: Change[]; why: string[] } {
+	const read = words.slice(0, MOST_CHANGES).map((word) => ({ word: String(word), ...ChangeWord.safeParse(word) }));
+	const good = read.flatMap((r) => (r.success ? [{ word: r.word, change: r.data }] : []));
+	const bad = read.flatMap((r) => (r.success ? [] : r.error.issues.map((i) => i.message)));
+	const over = `More than ${MOST_CHANGES} changes at once: keep the card, then go on.`;
+	return {
+		words: good.map((g) => g.word),
+		changes: good.map((g) => g.change),
+		why: words.length > MOST_CHANGES ? [...bad, over] : bad
+	};
+}
 
 export interface Composed {
 	card: MethodCard;

@@ -9,7 +9,7 @@ export { shippedCards } from './cards/schools';
 // numbers on which programs differ
 export { Limits, limitsOf } from './limits';
 // what is done, put together
-export { ChangeWord, compose, type Change, type Composed } from './compose';
+export { compose, readChanges, type Change, type Composed } from './compose';
 // what may be set in it, and what contradicts itself
 export { compareCards, settingsOf, withSettings, type Difference } from './settings';
 export { contradictions, type Contradiction } from './contradictions';

@@ -25,8 +25,9 @@
 		return () => document.removeEventListener('visibilitychange', keepSeen);
 	});
 	onDestroy(keepSeen);
+	// when what stands here changes, not whenever the clock moves
 	$effect(() => {
-		if (satchel && app.isOpen && visits) void tick().then(keepSeen);
+		if (satchel && app.isOpen && app.bounds) void tick().then(keepSeen);
 	});
 
 	const DAY_ms = 86_400_000;

@@ -1,6 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ChangeWord, compose, orderSteps, settingsOf } from '$lib/core/method';
+import { compose, orderSteps, readChanges, settingsOf } from '$lib/core/method';
 import { againSettings, stepsToAdd } from '$lib/core/subjects/step-settings';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
@@ -9,13 +9,6 @@ import { previewSettings, readSettings } from '$lib/server/library/card-file';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
-/** Changes of what is done, as the address or the form names them; one that is none is left out. */
-const readChanges = (words: readonly unknown[]) =>
-	words.flatMap((word) => {
-		const change = ChangeWord.safeParse(word);
-		return change.success ? [change.data] : [];
-	});
-
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const versions = (await cardVersions(database(), member.programId)).get(params.code);
@@ -23,8 +16,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const by = await keptBy(database(), member.programId, versions[0]!.cardId);
 	// changes are of one version: once that is kept as the next, they are made
 	const isOfThis = url.searchParams.get('on') === String(versions[0]!.version);
-	const words = isOfThis ? url.searchParams.getAll('with').slice(0, MOST_CHANGES) : [];
-	const draft = compose(versions[0]!.card, readChanges(words));
+	const asked = readChanges(isOfThis ? url.searchParams.getAll('with') : []);
+	const draft = compose(versions[0]!.card, asked.changes);
 	const order = orderSteps(draft.card);
 	return {
 		code: params.code,
@@ -32,8 +25,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		title: versions[0]!.card.title,
 		version: versions[0]!.version,
 		settings: settingsOf(draft.card),
-		changes: words,
+		changes: asked.words,
 		draftSaid: [
+			...asked.why,
 			...draft.why,
 			...draft.rulesGone.map((r) => `The rule “${r.because}” goes: no step is left that it speaks of.`)
 		],
@@ -49,9 +43,6 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	};
 };
 
-/** More changes than this are kept in several versions. */
-const MOST_CHANGES = 60;
-
 const Given = z.object({
 	on: z.coerce.number().int().positive(),
 	texts: z.record(z.string(), z.string().max(4000, 'That is too long.'))
@@ -62,6 +53,8 @@ const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record
 	const given = Given.safeParse({ on, texts });
 	if (!given.success)
 		return fail(400, { texts, why: given.error.issues.map((i) => ({ path: String(i.path.at(-1)), why: i.message })) });
+	const asked = readChanges(words);
+	if (asked.why.length) return fail(400, { texts, why: asked.why.map((why) => ({ path: '', why })) });
 	const kept = await keepVersion(
 		database(),
 		locals.member!,
@@ -69,7 +62,7 @@ const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record
 		given.data.on,
 		given.data.texts,
 		serverNow_ms(),
-		readChanges(words.slice(0, MOST_CHANGES))
+		asked.changes
 	);
 	if (!kept.ok) return fail(400, { texts, why: kept.why });
 	const moved = kept.roundsMoved
