@@ -1,4 +1,4 @@
-import type { ParameterCode } from '../quantity';
+import { isKnownCode, type KnownCode, type ParameterCode } from '../quantity';
 import type { Preservative } from '../subjects/bottle/branch';
 
 /** What an analysis asks of its bottle. Hours count from filling; the lab's own rules come first. */
@@ -18,7 +18,7 @@ const ACIDS = ['sulphuric acid', 'acid'] as const;
  * 40 CFR 136.3, table II (cold, dark); 28 days for what acid keeps. Parameters that are not here may come from any
  * bottle.
  */
-export const analysisRules: Partial<Record<ParameterCode, AnalysisRule>> = {
+const analysisRules: Partial<Record<KnownCode, AnalysisRule>> = {
 	nitrate: { preserved: [null], holding_h: 48, because: 'with acid only nitrate and nitrite together can be told' },
 	nitrite: { preserved: [null], holding_h: 48, because: 'acid destroys nitrite' },
 	phosphate: {
@@ -32,12 +32,16 @@ export const analysisRules: Partial<Record<ParameterCode, AnalysisRule>> = {
 	'total-phosphorus': { preserved: ACIDS, holding_h: 672, because: 'only sulphuric acid keeps it' }
 };
 
+/** What a parameter asks of its bottle; nothing where any bottle does. */
+export const ruleFor = (parameter: ParameterCode): AnalysisRule | undefined =>
+	isKnownCode(parameter) ? analysisRules[parameter] : undefined;
+
 /** Hours that nothing but acid would allow. */
 const UNPRESERVED_h = 48;
 
 /** Why a bottle with this in it cannot give this figure; null where it can. */
 export function whyNotFrom(parameter: ParameterCode, preserved: Preservative | null): string | null {
-	const rule = analysisRules[parameter];
+	const rule = ruleFor(parameter);
 	return !rule || rule.preserved.includes(preserved) ? null : rule.because;
 }
 

@@ -1,4 +1,4 @@
-import { amount, parameters, units, writeFigure, type Figure, type ParameterCode, saySide } from '../quantity';
+import { amount, parameterOf, units, writeFigure, type Figure, type ParameterCode, saySide } from '../quantity';
 import { judge, type Threshold } from './thresholds';
 
 /**
@@ -11,7 +11,7 @@ export function siteLine(latest: Partial<Record<ParameterCode, Figure>>, thresho
 			const figure = latest[code];
 			const threshold = thresholds.find((t) => t.parameter === code);
 			if (figure && threshold && judge(figure, threshold)?.state === state)
-				return `${SHORT[code] ?? parameters[code].name} ${brief(code, figure)}`;
+				return `${SHORT[code] ?? parameterOf(code, undefined).name} ${brief(code, figure)}`;
 		}
 	const temperature = latest['water-temperature'];
 	const oxygen = latest['oxygen-saturation'];
@@ -38,7 +38,7 @@ const SHORT: Partial<Record<ParameterCode, string>> = {
 };
 
 function brief(code: ParameterCode, figure: Figure): string {
-	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameters[code].decimals);
+	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameterOf(code, undefined).decimals);
 	const { number, qualifier } = amount(figure);
 	const side = saySide(qualifier);
 	return code === 'nitrite'

@@ -14,6 +14,7 @@ export const kindNames = [
 	'gear',
 	'samplers',
 	'flumes',
+	'parameters',
 	'cards'
 ] as const;
 export type KindName = (typeof kindNames)[number];

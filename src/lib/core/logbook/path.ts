@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Figure, isParameterCode, whyImpossible } from '../quantity';
+import { Figure, isKnownCode, isParameterCode, parameters, whyImpossible } from '../quantity';
 import type { LeafKind } from '../leaf';
 import { SheetSchema } from './sheet';
 
@@ -32,8 +32,9 @@ export function whyRefused(path: string, value: unknown): string | null {
 	if (place === null) return 'the sheet has no such place';
 	const parsed = place.schema.safeParse(value);
 	if (!parsed.success) return describe(parsed.error);
-	if (place.kind === 'figure' && place.parameter !== null && isParameterCode(place.parameter))
-		return whyImpossible(place.parameter, parsed.data as Figure);
+	// what a parameter of a program's own can be is said by its card, which is not known here
+	if (place.kind === 'figure' && place.parameter !== null && isKnownCode(place.parameter))
+		return whyImpossible(parameters[place.parameter], parsed.data as Figure);
 	return null;
 }
 

@@ -1,4 +1,4 @@
-import { parameters, ways } from '../quantity';
+import { isOwnCode, isUnitOf, parameterOf, ways, type OwnParameters, type ParameterCode, type Unit } from '../quantity';
 import { unitOptions, type Setting } from '../subjects/setting';
 import { settingsOfStep } from '../subjects/step-settings';
 import { stepsOf, type Step } from '../subjects/steps';
@@ -34,11 +34,14 @@ const line = (
 const number = (group: string, path: string, label: string, value: number | undefined): Setting =>
 	line(group, path, label, value === undefined ? '' : String(value), 'number');
 
-/** Everything that may be set in a card, in the order of the card. */
-export const settingsOf = (card: MethodCard): Setting[] => [
+/**
+ * Everything that may be set in a card, in the order of the card. `own`: parameters that the program has defined, to
+ * choose from beside those that the card carries.
+ */
+export const settingsOf = (card: MethodCard, own: OwnParameters = {}): Setting[] => [
 	line('The card', 'title', 'Title', card.title),
 	line('The card', 'summary', 'In a sentence', card.summary, 'lines'),
-	...card.steps.flatMap(stepSettings),
+	...card.steps.flatMap((step) => stepSettings(step, { ...card.own, ...own })),
 	line(
 		'Order',
 		'rules',
@@ -53,8 +56,8 @@ export const settingsOf = (card: MethodCard): Setting[] => [
 	),
 	number('Holding', 'holding.bacteria_h', 'first bottle to last plate, h', card.holding.bacteria_h),
 	number('Holding', 'holding.withoutIce_h', 'a bottle without ice is asked about after, h', card.holding.withoutIce_h),
-	...Object.entries(card.shown ?? {}).map(([code, unit]): Setting => ({
-		...line('Shown in', `shown.${code}`, parameters[code as keyof typeof parameters].name, unit, 'one'),
+	...(Object.entries(card.shown ?? {}) as [ParameterCode, Unit][]).map(([code, unit]): Setting => ({
+		...line('Shown in', `shown.${code}`, parameterOf(code, card.own).name, unit, 'one'),
 		options: unitOptions(unit)
 	})),
 	...limitSettings(card),
@@ -89,7 +92,7 @@ function flumeSettings({ limits, steps }: MethodCard): Setting[] {
 }
 
 /** What may be set in a step: what every step has, then what its subject knows. */
-const stepSettings = (step: Step): Setting[] =>
+const stepSettings = (step: Step, own: OwnParameters): Setting[] =>
 	[
 		{ path: 'title', label: 'Title', text: step.title, control: 'line' as const },
 		{ path: 'how', label: 'How', text: step.how, control: 'lines' as const },
@@ -101,15 +104,19 @@ const stepSettings = (step: Step): Setting[] =>
 			isOptional: true
 		},
 		{ path: 'tags', label: 'Tags, by which rules speak of it', text: step.tags.join(', '), control: 'line' as const },
-		...settingsOfStep(step)
+		...settingsOfStep(step, own)
 	].map((setting) => ({ ...setting, path: `steps.${step.id}.${setting.path}`, group: step.title }));
 
-/** A card with settings changed, or what forbids it, each with the path of its setting. Settings not given stay. */
+/**
+ * A card with settings changed, or what forbids it, each with the path of its setting. Settings not given stay. Of the
+ * program's own parameters it takes over the definitions that its steps use.
+ */
 export function withSettings(
 	card: MethodCard,
-	texts: Readonly<Record<string, string>>
+	texts: Readonly<Record<string, string>>,
+	own: OwnParameters = {}
 ): { card: MethodCard } | { why: Contradiction[] } {
-	const known = new Map(settingsOf(card).map((s) => [s.path, s]));
+	const known = new Map(settingsOf(card, own).map((s) => [s.path, s]));
 	const why: Contradiction[] = [];
 	const draft = structuredClone(card) as MethodCard & Record<string, unknown>;
 	const school = texts['wading.school'];
@@ -132,11 +139,30 @@ export function withSettings(
 		else put(draft, path, read.value);
 	}
 	if (why.length) return { why };
+	takeDefinitions(draft, { ...card.own, ...own });
 	const parsed = MethodCard.safeParse(draft);
 	if (!parsed.success)
 		return { why: parsed.error.issues.map((i) => ({ path: pathOf(i.path, draft), why: i.message })) };
 	const against = contradictions(parsed.data);
 	return against.length ? { why: against } : { card: parsed.data };
+}
+
+/**
+ * What a step reads is asked in a unit of its kind: a step that now reads something else asks in that one's own. The
+ * card carries the definitions of the program's own parameters that are left in use.
+ */
+function takeDefinitions(draft: MethodCard, own: OwnParameters): void {
+	const used = new Map<string, OwnParameters[keyof OwnParameters]>();
+	for (const step of draft.steps) {
+		if (step.tool !== 'reading' && step.tool !== 'kit') continue;
+		const parameter = parameterOf(step.parameter, own);
+		if (isOwnCode(step.parameter)) used.set(step.parameter, own[step.parameter]);
+		if (isUnitOf(parameter, step.unit)) continue;
+		step.unit = parameter.unit;
+		if (step.tool === 'reading') delete step.settled;
+	}
+	if (used.size) draft.own = Object.fromEntries(used) as MethodCard['own'];
+	else delete draft.own;
 }
 
 /** Settings of a card as a whole that need not be said. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { parameters } from '../quantity';
 import { readingSlips, slipGuesses } from '.';
 
 describe('slips that would explain a figure', () => {
@@ -41,11 +42,11 @@ describe('slips that would explain a figure', () => {
 
 	it('of a reading are judged in the unit it was typed in', () => {
 		// 12 typed where Fahrenheit was asked for: in Celsius it would be 53.6 °F
-		expect(readingSlips('water-temperature', 12, 'degF', { low: 5, high: 18 })[0]).toMatchObject({
+		expect(readingSlips(parameters['water-temperature'], 12, 'degF', { low: 5, high: 18 })[0]).toMatchObject({
 			retype: { value: 12, unit: 'degC' },
 			instead: expect.closeTo(53.6, 9)
 		});
-		expect(readingSlips('nitrate', 22, 'mg_L_N', { low: 0.5, high: 8 })[0]).toMatchObject({
+		expect(readingSlips(parameters['nitrate'], 22, 'mg_L_N', { low: 0.5, high: 8 })[0]).toMatchObject({
 			retype: { value: 22, unit: 'mg_L_NO3' },
 			instead: expect.closeTo(4.97, 2)
 		});

@@ -1,4 +1,4 @@
-import { convert, parameters, type ParameterCode, type Unit } from '../quantity';
+import { convert, type Parameter, type Unit } from '../quantity';
 
 /** A figure that would lie where it belongs if one usual slip had been made. */
 export interface SlipGuess {
@@ -63,8 +63,7 @@ export function slipGuesses(number: number, unit: Unit, { low, high }: Range): S
 }
 
 /** The same for a parameter's reading, its range given in the parameter's own unit. */
-export function readingSlips(code: ParameterCode, number: number, unit: Unit, range: Range): SlipGuess[] {
-	const own = parameters[code].unit;
+export function readingSlips({ unit: own }: Parameter, number: number, unit: Unit, range: Range): SlipGuess[] {
 	const [a, b] = [convert(range.low, own, unit), convert(range.high, own, unit)];
 	return slipGuesses(number, unit, { low: Math.min(a, b), high: Math.max(a, b) });
 }

@@ -35,16 +35,23 @@ export {
 } from './working';
 // parameters
 export {
+	codesWith,
+	figureOf,
+	inUsualOrder,
 	isImplausible,
+	isKnownCode,
 	isParameterCode,
 	isUnitOf,
+	ParameterCode,
 	parameterCodes,
+	parameterOf,
 	parameters,
 	plausibleRange,
 	whyImpossible,
-	type Parameter,
-	type ParameterCode
+	type KnownCode,
+	type Parameter
 } from './parameter';
+export { isOwnCode, OwnCode, OwnParameter, OwnParameters, ownWays } from './own-parameter';
 // how a figure was found
 export { ways, type Way } from './way';
 // what a person typed

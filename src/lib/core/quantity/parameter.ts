@@ -1,4 +1,6 @@
+import { z } from 'zod';
 import { amount, figureIn, writeNumber, type Figure } from './figure';
+import { isOwnCode, OwnCode, type OwnParameters } from './own-parameter';
 import { areAlike, ionOf, units, type Ion, type Unit } from './unit';
 
 /**
@@ -119,24 +121,64 @@ export const parameters = {
 	}
 } as const satisfies Record<string, Parameter>;
 
-export type ParameterCode = keyof typeof parameters;
-export const parameterCodes = Object.keys(parameters) as [ParameterCode, ...ParameterCode[]];
-export const isParameterCode = (word: string): word is ParameterCode => Object.hasOwn(parameters, word);
+export type KnownCode = keyof typeof parameters;
+export const parameterCodes = Object.keys(parameters) as [KnownCode, ...KnownCode[]];
+
+/** What names a parameter in a path, a card, a file: one known here, or one of the program's own. */
+export const ParameterCode = z.union([z.enum(parameterCodes), OwnCode], { error: 'not the name of a parameter' });
+export type ParameterCode = KnownCode | OwnCode;
+export const isKnownCode = (word: string): word is KnownCode => Object.hasOwn(parameters, word);
+export const isParameterCode = (word: string): word is ParameterCode => isKnownCode(word) || isOwnCode(word);
+
+/** All parameters there are for a card or a program: those known here, then its own. */
+export const codesWith = (own: OwnParameters | undefined): ParameterCode[] => [
+	...parameterCodes,
+	...(Object.keys(own ?? {}) as OwnCode[])
+];
+
+/** Parameters in the order in which they are listed: as known here, then the program's own by their codes. */
+export const inUsualOrder = (codes: readonly ParameterCode[]): ParameterCode[] => [
+	...parameterCodes.filter((code) => codes.includes(code)),
+	...[...new Set(codes.filter(isOwnCode))].sort()
+];
+
+/**
+ * A parameter by its code, one of the program's own among the definitions given. Where those lack it (a card that
+ * does not read it any more) it goes by its code: figures of it are still shown, and none is judged.
+ */
+export function parameterOf(code: ParameterCode, own: OwnParameters | undefined): Parameter {
+	if (isKnownCode(code)) return parameters[code];
+	const known = own?.[code];
+	if (known === undefined) return unknownParameter(code);
+	const { ways: _ways, isNeverNought, ...rest } = known;
+	return isNeverNought ? { ...rest, isNeverNought } : rest;
+}
+
+const EVERYTHING = [-Infinity, Infinity] as const;
+const unknownParameter = (code: OwnCode): Parameter => ({
+	name: code.slice('own-'.length).replaceAll('-', ' '),
+	unit: 'one',
+	decimals: 2,
+	possible: EVERYTHING,
+	plausible: EVERYTHING
+});
 
 const span = ([low, high]: readonly [number, number], symbol: string) =>
-	`${low} to ${high} ${symbol}`.replaceAll('-', '−');
+	`${low} to ${high} ${symbol}`.trim().replaceAll('-', '−');
 
 /** Whether a parameter's figures can be typed or shown in a unit: of its dimension, and not of another ion. */
-export function isUnitOf(code: ParameterCode, unit: Unit): boolean {
-	const parameter: Parameter = parameters[code];
+export function isUnitOf(parameter: Pick<Parameter, 'unit' | 'ion'>, unit: Unit): boolean {
 	const ion = ionOf(unit);
 	return areAlike(unit, parameter.unit) && (ion === null || parameter.ion === undefined || ion === parameter.ion);
 }
 
+/** A figure in a parameter's own unit; null where it is in a unit of another kind. */
+export const figureOf = (parameter: Parameter, figure: Figure): Figure | null =>
+	isUnitOf(parameter, figure.unit) ? figureIn(figure, parameter.unit) : null;
+
 /** Why this figure cannot be one of this parameter (a wrong unit, a number no stream has), or null. */
-export function whyImpossible(code: ParameterCode, figure: Figure): string | null {
-	const parameter: Parameter = parameters[code];
-	if (!isUnitOf(code, figure.unit))
+export function whyImpossible(parameter: Parameter, figure: Figure): string | null {
+	if (!isUnitOf(parameter, figure.unit))
 		return `${parameter.name} is kept in ${units[parameter.unit].symbol}; ${units[figure.unit].symbol} is another kind of unit`;
 	const { number } = amount(figureIn(figure, parameter.unit));
 	if (parameter.isNeverNought && number === 0)
@@ -147,12 +189,10 @@ export function whyImpossible(code: ParameterCode, figure: Figure): string | nul
 }
 
 /** True when a possible figure is still unlikely enough to ask the person about. */
-export function isImplausible(code: ParameterCode, figure: Figure): boolean {
-	const parameter: Parameter = parameters[code];
+export function isImplausible(parameter: Parameter, figure: Figure): boolean {
 	const { number } = amount(figureIn(figure, parameter.unit));
 	return number < parameter.plausible[0] || number > parameter.plausible[1];
 }
 
 /** The usual range in words, for the question that follows an unlikely figure. */
-export const plausibleRange = (code: ParameterCode): string =>
-	span(parameters[code].plausible, units[parameters[code].unit].symbol);
+export const plausibleRange = (parameter: Parameter): string => span(parameter.plausible, units[parameter.unit].symbol);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
 	areAlike,
+	parameters,
 	figureIn,
 	meanFigure,
 	readTyped,
@@ -33,9 +34,9 @@ describe('units', () => {
 		expect(() => figureIn({ value: 1, unit: 'mg_L_NO3' }, 'mg_L_NO2')).toThrow(RangeError);
 		expect(() => figureIn({ value: 1, unit: 'mg_L_P' }, 'mg_L_N')).toThrow(RangeError);
 		// as N it could be any of them; as nitrate it is not nitrite
-		expect(whyImpossible('nitrite', { value: 1, unit: 'mg_L_N' })).toBeNull();
-		expect(whyImpossible('nitrite', { value: 1, unit: 'mg_L_NO3' })).toMatch(/another kind/);
-		expect(whyImpossible('nitrate', { value: 44, unit: 'mg_L_NO3' })).toBeNull();
+		expect(whyImpossible(parameters['nitrite'], { value: 1, unit: 'mg_L_N' })).toBeNull();
+		expect(whyImpossible(parameters['nitrite'], { value: 1, unit: 'mg_L_NO3' })).toMatch(/another kind/);
+		expect(whyImpossible(parameters['nitrate'], { value: 44, unit: 'mg_L_NO3' })).toBeNull();
 	});
 
 	it('there and back is where it was', () => {
@@ -74,10 +75,12 @@ describe('a mean of replicates', () => {
 
 describe('possible and plausible', () => {
 	it('refuses the one, asks about the other', () => {
-		expect(whyImpossible('water-temperature', { value: 46, unit: 'degC' })).toMatch(/not possible: −2 to 45/);
-		expect(whyImpossible('water-temperature', { value: 33, unit: 'degC' })).toBeNull();
-		expect(isImplausible('water-temperature', { value: 33, unit: 'degC' })).toBe(true);
-		expect(isImplausible('water-temperature', { value: 59, unit: 'degF' })).toBe(false);
+		expect(whyImpossible(parameters['water-temperature'], { value: 46, unit: 'degC' })).toMatch(
+			/not possible: −2 to 45/
+		);
+		expect(whyImpossible(parameters['water-temperature'], { value: 33, unit: 'degC' })).toBeNull();
+		expect(isImplausible(parameters['water-temperature'], { value: 33, unit: 'degC' })).toBe(true);
+		expect(isImplausible(parameters['water-temperature'], { value: 59, unit: 'degF' })).toBe(false);
 	});
 });
 

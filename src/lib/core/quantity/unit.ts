@@ -31,6 +31,12 @@ export const units = {
 	ft3_s: { symbol: 'ft³/s', dimension: 'discharge', toBase: 0.028316846592, offset: 0 },
 	PSU: { symbol: 'PSU', dimension: 'salinity', toBase: 1, offset: 0 },
 	pH: { symbol: 'pH', dimension: 'acidity', toBase: 1, offset: 0 },
+	mV: { symbol: 'mV', dimension: 'potential', toBase: 1, offset: 0 },
+	hPa: { symbol: 'hPa', dimension: 'pressure', toBase: 1, offset: 0 },
+	kPa: { symbol: 'kPa', dimension: 'pressure', toBase: 10, offset: 0 },
+	mg_L_CaCO3: { symbol: 'mg/L as CaCO₃', dimension: 'concentration as calcium carbonate', toBase: 1, offset: 0 },
+	/** A number that counts or compares, with no unit. */
+	one: { symbol: '', dimension: 'number', toBase: 1, offset: 0 },
 	NTU: { symbol: 'NTU', dimension: 'turbidity', toBase: 1, offset: 0 },
 	cfu_100mL: { symbol: 'per 100 mL', dimension: 'count density', toBase: 1, offset: 0 },
 	mg_L_N: { symbol: 'mg/L as N', dimension: 'concentration as nitrogen', toBase: 1, offset: 0 },

@@ -6,7 +6,7 @@ import type { Context, InstrumentFacts } from '../subjects/context';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
 import { MethodCard } from '../method';
-import { parameterCodes } from '../quantity';
+import { ParameterCode } from '../quantity';
 import type { GearWarning, RoundQuestion } from '../schedule';
 
 const Person = z.object({ id: z.string(), name: z.string(), initials: z.string() });
@@ -65,7 +65,7 @@ export const Satchel = z.object({
 	thresholds: z.array(Threshold),
 	flumes: z.array(FlumeRating).default([]),
 	/** Earlier duplicates, by parameter: how far they usually lie apart. */
-	duplicatesBefore: z.partialRecord(z.enum(parameterCodes), z.array(z.tuple([z.number(), z.number()]))).default({}),
+	duplicatesBefore: z.partialRecord(ParameterCode, z.array(z.tuple([z.number(), z.number()]))).default({}),
 	instruments: z.array(
 		z.object({ kind: z.string(), facts: z.custom<InstrumentFacts>((v) => typeof v === 'object' && v !== null) })
 	),

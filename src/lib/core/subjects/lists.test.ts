@@ -13,7 +13,7 @@ describe('the lists of subjects', () => {
 
 	it.each(tools)('a step of kind %s begins whole, and each of its settings has a place in it', (tool) => {
 		const step = Step.parse({ ...exampleStep(tool), id: tool });
-		for (const { path, control, options, text } of settingsOfStep(step)) {
+		for (const { path, control, options, text } of settingsOfStep(step, {})) {
 			expect(path).toMatch(/^[a-zA-Z_.0-9]+$/);
 			if (control === 'one') expect(options!.map((o) => o.code)).toContain(text);
 		}

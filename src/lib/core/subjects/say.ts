@@ -1,11 +1,12 @@
 import {
 	convert,
 	figureIn,
-	parameters,
+	parameterOf,
 	units,
 	writeFigure,
 	writeNumber,
 	type Figure,
+	type OwnParameters,
 	type ParameterCode,
 	type Unit
 } from '../quantity';
@@ -17,6 +18,8 @@ import type { WaterUnits } from '../safety';
  */
 export interface SaidIn extends WaterUnits {
 	shown?: Partial<Record<ParameterCode, Unit>> | undefined;
+	/** What the card says of parameters that are the program's own. */
+	own?: OwnParameters | undefined;
 }
 export const METRIC: SaidIn = { tape: 'm', velocity: 'm_s' };
 
@@ -27,7 +30,7 @@ export const plain = (n: number, decimals: number): string => n.toFixed(decimals
 export const lower = (name: string): string =>
 	/^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
 
-export const nameOf = (code: ParameterCode): string => parameters[code].name;
+export const nameOf = (code: ParameterCode, { own }: Pick<SaidIn, 'own'>): string => parameterOf(code, own).name;
 
 /** A distance or depth, given in metres. */
 export const sayLength = (m: number, { tape }: SaidIn, decimals = 3): string =>
@@ -49,9 +52,9 @@ export function saySeconds(s: number): string {
  * A figure of a parameter in the unit in which the program shows it, in the parameter's own decimals and never fewer
  * than read.
  */
-export function sayShown(figure: Figure, code: ParameterCode, { shown }: SaidIn): string {
+export function sayShown(figure: Figure, code: ParameterCode, { shown, own }: SaidIn): string {
 	const unit = shown?.[code];
-	return writeFigure(unit === undefined ? figure : figureIn(figure, unit), parameters[code].decimals);
+	return writeFigure(unit === undefined ? figure : figureIn(figure, unit), parameterOf(code, own).decimals);
 }
 
 /** As often as it was done. */

@@ -1,4 +1,13 @@
-import { areAlike, unitCodes, units, type Unit } from '../quantity';
+import {
+	areAlike,
+	parameterCodes,
+	parameters,
+	unitCodes,
+	units,
+	type OwnParameter,
+	type OwnParameters,
+	type Unit
+} from '../quantity';
 import type { StepOf, Tool } from './steps';
 
 /** One thing that a program may set in a card, in its text form; `path` says where it stands. */
@@ -28,7 +37,8 @@ export interface StepSettings<T extends Tool> {
 	example: Omit<StepOf<T>, 'id'>;
 	/** A card may have several though none can be done again: they differ by a setting. */
 	isOfKinds?: boolean;
-	settings(step: StepOf<T>): StepSetting[];
+	/** `own`: parameters of the program's own that may be chosen. */
+	settings(step: StepOf<T>, own: OwnParameters): StepSetting[];
 	/**
 	 * What differs in a step of this kind that is done again, so that it writes elsewhere; `end` is free. Absent:
 	 * only one can be.
@@ -61,6 +71,20 @@ export const oneOf = (
 		control: 'one',
 		options: Object.entries(words).map(([code, word]) => ({ code, word }))
 	});
+
+/** A parameter that a step finds in this way: one known here, or one of the program's own that may be found so. */
+export function parameterSetting(
+	label: string,
+	value: string,
+	own: OwnParameters,
+	way: OwnParameter['ways'][number]
+): StepSetting {
+	const known = parameterCodes.map((code): [string, string] => [code, parameters[code].name]);
+	const others = (Object.entries(own) as [string, OwnParameter][]).filter(
+		([code, p]) => code === value || p.ways.includes(way)
+	);
+	return oneOf('parameter', label, value, Object.fromEntries([...known, ...others.map(([code, p]) => [code, p.name])]));
+}
 
 export const unitOptions = (like: Unit) =>
 	unitCodes.filter((u) => areAlike(like, u)).map((code) => ({ code, word: units[code].symbol || code }));

@@ -1,3 +1,4 @@
+import type { OwnParameters } from '../quantity';
 import { arriveSettings } from './arrival/settings';
 import { bottleSettings } from './bottle/settings';
 import { discSettings } from './disc/settings';
@@ -29,8 +30,8 @@ const all: { [T in Tool]: StepSettings<T> } = {
 
 const tools = Object.keys(all) as Tool[];
 
-export const settingsOfStep = (step: Step): StepSetting[] =>
-	(all[step.tool] as { settings(step: Step): StepSetting[] }).settings(step);
+export const settingsOfStep = (step: Step, own: OwnParameters): StepSetting[] =>
+	(all[step.tool] as { settings(step: Step, own: OwnParameters): StepSetting[] }).settings(step, own);
 
 /** The kinds of step that may be added to a card, by name: not those of which it has the only one that there can be. */
 export const stepsToAdd = (steps: readonly Step[]): { tool: Tool; name: string }[] =>

@@ -49,7 +49,7 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		results,
 		gaugings,
 		flows: observed.flatMap((o) => o.flows ?? []),
-		flags: usual === null ? flags : withHistory({ flags, results, folded }, usual),
+		flags: usual === null ? flags : withHistory({ flags, results, folded }, usual, card.own),
 		clocks: clocksOf(observed, card, context.now_ms),
 		steps,
 		next: steps.find((s) => s.state === 'open')?.id ?? null,

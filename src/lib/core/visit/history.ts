@@ -1,4 +1,4 @@
-import { amount, figureIn, parameters, type ParameterCode } from '../quantity';
+import { amount, figureIn, isUnitOf, parameterOf, type OwnParameters, type ParameterCode } from '../quantity';
 import { ENOUGH_VISITS, type Context } from '../subjects/context';
 import type { Flag } from '../subjects/flags';
 import { verticalSlips } from '../subjects/gauging/slips';
@@ -13,14 +13,15 @@ import { unusualFlags } from './unusual';
  */
 export function withHistory(
 	{ flags, results, folded }: Pick<Outcome, 'flags' | 'results' | 'folded'>,
-	usual: NonNullable<Context['site']['usual']>
+	usual: NonNullable<Context['site']['usual']>,
+	own: OwnParameters | undefined
 ): Flag[] {
-	const slips = [...readingSlipFlags(folded.sheet, usual), ...verticalSlips(folded.sheet)];
+	const slips = [...readingSlipFlags(folded.sheet, usual, own), ...verticalSlips(folded.sheet)];
 	const isEcho = (f: Flag) =>
 		(f.code === 'implausible' && slips.some((s) => s.path === f.path)) ||
 		(f.code === 'outside-history' && slips.some((s) => s.parameter === f.parameter));
 	return [
-		...flags.filter((f) => f.code !== 'implausible' || !isUsualHere(f, folded.sheet, usual)),
+		...flags.filter((f) => f.code !== 'implausible' || !isUsualHere(f, folded.sheet, usual, own)),
 		...unusualFlags(results, usual)
 	]
 		.filter((f) => !isEcho(f))
@@ -33,12 +34,14 @@ export function withHistory(
 function isUsualHere(
 	{ parameter, path }: Flag,
 	sheet: Outcome['folded']['sheet'],
-	usual: NonNullable<Context['site']['usual']>
+	usual: NonNullable<Context['site']['usual']>,
+	own: OwnParameters | undefined
 ): boolean {
 	const code = parameter as ParameterCode;
 	const seen = usual[code];
 	const figure = sheet.readings?.[code]?.[path.split('/').at(-1)!];
-	if (!seen || seen.visits < ENOUGH_VISITS || !figure) return false;
-	const { number } = amount(figureIn(figure, parameters[code].unit));
+	const known = parameterOf(code, own);
+	if (!seen || seen.visits < ENOUGH_VISITS || !figure || !isUnitOf(known, figure.unit)) return false;
+	const { number } = amount(figureIn(figure, known.unit));
 	return number >= seen.low && number <= seen.high;
 }

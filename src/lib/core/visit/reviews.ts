@@ -1,5 +1,5 @@
 import { instantOf, type Folded } from '../logbook';
-import { amount, parameterCodes, parameters, writeExactly, writeFigure, type ParameterCode } from '../quantity';
+import { amount, inUsualOrder, parameterOf, writeExactly, writeFigure, type ParameterCode } from '../quantity';
 import type { Determination, Finding, ReviewStatus } from '../subjects/determination';
 import { doubt, isAboutPeople, type Flag } from '../subjects/flags';
 import type { Verdict } from '../subjects/review/branch';
@@ -9,13 +9,16 @@ const statusOf = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' 
 	ReviewStatus
 >;
 
-/** A finding as a reviewer judged it: the text that a verdict keeps, so that a later change is noticed. */
+/**
+ * A finding as a reviewer judged it: the text that a verdict keeps, so that a later change is noticed. A program may
+ * define a parameter of its own anew; its text does not change with that, so that no verdict falls.
+ */
 export const judgedText = (finding: Pick<Finding, 'figure' | 'parameter'>): string =>
-	writeFigure(finding.figure, parameters[finding.parameter].decimals);
+	writeFigure(finding.figure, parameterOf(finding.parameter, undefined).decimals);
 
 /** The same as older verdicts kept it, in the parameter's own decimals and no more. */
 const judgedBefore = ({ figure, parameter }: Pick<Finding, 'figure' | 'parameter'>): string =>
-	writeExactly(figure, amount(figure).number.toFixed(parameters[parameter].decimals));
+	writeExactly(figure, amount(figure).number.toFixed(parameterOf(parameter, undefined).decimals));
 
 /** A determination with what reviewers said of it. */
 export type Judged = Omit<Determination, 'isReported' | 'choice'>;
@@ -75,7 +78,8 @@ export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'fr
  * never one that was rejected, while there is another.
  */
 export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded): Determination[] {
-	return parameterCodes.flatMap((parameter): Determination[] => {
+	const found = judged.map((d) => d.parameter);
+	return inUsualOrder(found).flatMap((parameter): Determination[] => {
 		const all = judged.filter((d) => d.parameter === parameter);
 		const left = all.filter((d) => d.status !== 'rejected');
 		const asked = sheet.reported?.[parameter];

@@ -1,5 +1,5 @@
 import type { Usual } from '$lib/core/subjects/context';
-import { parameters, type ParameterCode } from '$lib/core/quantity';
+import { parameterOf, type ParameterCode } from '$lib/core/quantity';
 import type { Shown } from '$lib/core/quality';
 import { whileVisible } from '../while-visible';
 import { simulatedMeter, type MeterTemper } from './simulated-meter';
@@ -33,15 +33,14 @@ export function simulatedPort(usual: Partial<Record<ParameterCode, Usual>>, now_
 		listen(parameter, hear) {
 			const temper = tempers[parameter];
 			if (!temper) return () => {};
-			const [low, high] = usual[parameter]
-				? [usual[parameter].low, usual[parameter].high]
-				: parameters[parameter].plausible;
+			const { plausible, decimals } = parameterOf(parameter, undefined); // no stand-in plays a parameter of a program's own
+			const [low, high] = usual[parameter] ? [usual[parameter].low, usual[parameter].high] : plausible;
 			const rests = low + (high - low) * 0.45;
 			const meter = simulatedMeter({
 				...temper,
 				rests,
 				starts: rests + (high - low) * 0.3,
-				decimals: parameters[parameter].decimals,
+				decimals,
 				seed: 11,
 				knockEvery_s: 75,
 				dropOutEvery_s: 140,

@@ -1,5 +1,6 @@
 import { parse, type Info } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
+import type { OwnParameters } from '../../core/quantity';
 import { settingsOf, withSettings, type Contradiction, type MethodCard } from '../../core/method';
 import { safe, unescaped } from './cell';
 
@@ -53,9 +54,10 @@ export interface SettingsPreview {
 /** What a file would change of a card, setting by setting; or what is wrong with it, line by line. Nothing is kept. */
 export function previewSettings(
 	card: MethodCard,
-	{ texts, lines }: SettingsFile
+	{ texts, lines }: SettingsFile,
+	own: OwnParameters
 ): SettingsPreview | { why: Contradiction[] } {
-	const made = withSettings(card, texts);
+	const made = withSettings(card, texts, own);
 	if ('why' in made)
 		return {
 			why: made.why.map((w) => ({

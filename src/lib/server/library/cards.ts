@@ -12,6 +12,7 @@ import {
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { audit, methodCard, methodCardVersion } from '../db/schema';
+import { definedParameters } from '../db/queries/own-parameters';
 
 export interface CardVersion {
 	id: string;
@@ -94,7 +95,7 @@ export function keepVersion(
 			};
 		const composed = compose(latest.card, changes);
 		if (composed.why.length) return { ok: false, why: composed.why.map((why) => ({ path: '', why })) };
-		const made = withSettings(composed.card, texts);
+		const made = withSettings(composed.card, texts, await definedParameters(tx, who.programId));
 		if ('why' in made) return { ok: false, why: made.why };
 		if (isDeepStrictEqual(made.card, latest.card))
 			return {

@@ -1,7 +1,20 @@
 import { getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { KindName, Row } from '../../core/library';
-import { circuit, consumable, drive, flume, gear, instrument, place, sampler, site, stream, team } from '../db/schema';
+import {
+	circuit,
+	consumable,
+	drive,
+	flume,
+	gear,
+	instrument,
+	ownParameter,
+	place,
+	sampler,
+	site,
+	stream,
+	team
+} from '../db/schema';
 
 /**
  * Where a kind's rows are kept, and how a row differs from its columns. Program and people are kept in ways of their
@@ -36,7 +49,8 @@ export const tables: Record<Exclude<KindName, 'program' | 'people' | 'cards'>, K
 	consumables: { table: consumable },
 	gear: { table: gear },
 	samplers: { table: sampler },
-	flumes: { table: flume }
+	flumes: { table: flume },
+	parameters: { table: ownParameter }
 };
 
 /** A column of a kept table, by the name it has in the program. */

@@ -3,9 +3,10 @@ import { v7 } from 'uuid';
 import { z } from 'zod';
 import { pressureFromElevation } from '../../core/oxygen';
 import { checkBuffers, checkSleeve, checkStandard, checkThermometer } from '../../core/quality';
-import { isParameterCode, type ParameterCode } from '../../core/quantity';
+import { isKnownCode, isOwnCode, isParameterCode, parameterOf, units, type KnownCode } from '../../core/quantity';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
+import { knownParameters } from '../db/queries/own-parameters';
 import { calibration, instrument } from '../db/schema';
 
 const number = (what: string) => z.coerce.number({ error: `${what}: type a number.` });
@@ -50,7 +51,7 @@ export const Calibrated = z.discriminatedUnion('way', [
 export type Calibrated = z.infer<typeof Calibrated>;
 
 /** How each parameter is calibrated on the day. */
-export const wayOf: Partial<Record<ParameterCode, Calibrated['way']>> = {
+export const wayOf: Partial<Record<KnownCode, Calibrated['way']>> = {
 	'dissolved-oxygen': 'sleeve',
 	conductivity: 'standard',
 	'water-temperature': 'thermometer',
@@ -58,8 +59,16 @@ export const wayOf: Partial<Record<ParameterCode, Calibrated['way']>> = {
 	ph: 'buffers'
 };
 
+/** A parameter of the program's own is held against a standard of it; null: this one is not calibrated. */
+function calibratedBy(parameter: string): Calibrated['way'] | null {
+	if (isKnownCode(parameter)) return wayOf[parameter] ?? null;
+	return isOwnCode(parameter) ? 'standard' : null;
+}
+
 export interface CalibrationDue {
 	parameter: string;
+	name: string;
+	unitSymbol: string;
 	way: Calibrated['way'];
 	last: { at_ms: number; passed: boolean; note: string } | null;
 	limit_days: number | null;
@@ -75,13 +84,17 @@ export async function calibrationsOf(db: Db, programId: string, code: string) {
 	const { rows } = await db.execute<{ parameter: string; at: Date; passed: boolean; note: string }>(sql`
 		select distinct on (parameter) parameter, at, passed, note from calibration
 		where program_id = ${programId} and instrument_id = ${tool.id} order by parameter, at desc, id desc`);
+	const own = await knownParameters(db, programId);
 	const due = Object.entries(tool.measures).flatMap(([parameter, m]): CalibrationDue[] => {
-		const way = isParameterCode(parameter) ? wayOf[parameter] : undefined;
-		if (!way) return [];
+		const way = calibratedBy(parameter);
+		if (way === null || !isParameterCode(parameter)) return [];
+		const { name, unit } = parameterOf(parameter, own);
 		const last = rows.find((r) => r.parameter === parameter);
 		return [
 			{
 				parameter,
+				name,
+				unitSymbol: units[unit].symbol,
 				way,
 				last: last ? { at_ms: +new Date(last.at), passed: last.passed, note: last.note } : null,
 				limit_days: m?.calibrationDays ?? null
@@ -102,8 +115,7 @@ export async function calibrate(
 	typed: Calibrated,
 	now_ms: number
 ): Promise<CalibrationSaid> {
-	if (!isParameterCode(parameter) || wayOf[parameter] !== typed.way)
-		return { ok: false, why: 'This is not how that parameter is calibrated.' };
+	if (calibratedBy(parameter) !== typed.way) return { ok: false, why: 'This is not how that parameter is calibrated.' };
 	if (
 		typed.way === 'sleeve' &&
 		typed.percentOf === 'sea-level' &&

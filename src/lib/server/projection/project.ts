@@ -46,7 +46,7 @@ async function heldAgainstHistory(db: Db, programId: string, first: readonly Wor
 	);
 	return first.map(({ visit, outcome }) => ({
 		visit,
-		outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}) }
+		outcome: { ...outcome, flags: withHistory(outcome, usual.get(visit.id) ?? {}, visit.card.own) }
 	}));
 }
 
@@ -220,11 +220,11 @@ async function writeReviews(db: Db, programId: string, worked: readonly Worked[]
 		};
 		const { reviews: older, verdicts } = folded.sheet;
 		return [
-			...Object.entries(older ?? {}).flatMap(([parameter, said]) => line(`reviews/${parameter}`, parameter, '', said)),
-			...Object.entries(verdicts ?? {}).flatMap(([parameter, all]) =>
-				Object.entries(all).flatMap(([from, said]) =>
-					line(verdictPath({ parameter: parameter as ParameterCode, from }), parameter, from, said)
-				)
+			...(Object.entries(older ?? {}) as [string, Verdict][]).flatMap(([parameter, said]) =>
+				line(`reviews/${parameter}`, parameter, '', said)
+			),
+			...(Object.entries(verdicts ?? {}) as [ParameterCode, Record<string, Verdict>][]).flatMap(([parameter, all]) =>
+				Object.entries(all).flatMap(([from, said]) => line(verdictPath({ parameter, from }), parameter, from, said))
 			)
 		];
 	});

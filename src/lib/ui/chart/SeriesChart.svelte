@@ -1,10 +1,10 @@
 <script module lang="ts">
 	import type { Threshold } from '$lib/core/interpret';
-	import type { ParameterCode } from '$lib/core/quantity';
+	import type { Parameter } from '$lib/core/quantity';
 	import type { ChartPoint, ChartStretch } from './series-option';
 
 	export interface Props {
-		parameter: ParameterCode;
+		parameter: Parameter;
 		threshold: Threshold | null;
 		points: ChartPoint[];
 		stretches: ChartStretch[];
@@ -16,7 +16,7 @@
 
 <script lang="ts">
 	import type { Attachment } from 'svelte/attachments';
-	import { parameters, units } from '$lib/core/quantity';
+	import { units } from '$lib/core/quantity';
 	import { seriesOption } from './series-option';
 
 	let { parameter, threshold, points, stretches, from_ms, to_ms, label }: Props = $props();
@@ -32,8 +32,8 @@
 			const draw = () =>
 				drawn.setOption(
 					seriesOption({
-						parameter: parameters[parameter],
-						unitSymbol: units[parameters[parameter].unit].symbol,
+						parameter,
+						unitSymbol: units[parameter.unit].symbol,
 						threshold,
 						points,
 						stretches,

@@ -1,10 +1,10 @@
 <script module lang="ts">
 	import type { Threshold } from '$lib/core/interpret';
-	import type { ParameterCode } from '$lib/core/quantity';
+	import type { Parameter } from '$lib/core/quantity';
 	import type { ChartPoint, ChartStretch } from './series-option';
 
 	export interface Props {
-		parameter: ParameterCode;
+		parameter: Parameter;
 		points: (ChartPoint & { visitId: string })[];
 		stretches: ChartStretch[];
 		threshold: Threshold | null;
@@ -17,13 +17,12 @@
 <script lang="ts">
 	import { sayVerdict, verdictOn } from '$lib/core/interpret';
 	import { sayDay, wayWords } from '$lib/core/wording';
-	import { parameters, units, withQualifier, writeFigure, type Parameter } from '$lib/core/quantity';
+	import { units, withQualifier, writeFigure } from '$lib/core/quantity';
 
 	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
 
-	const known: Parameter = $derived(parameters[parameter]);
-	const figure = (p: ChartPoint) => withQualifier(p.value, p.qualifier, known.unit);
-	const unit = $derived(units[known.unit].symbol);
+	const figure = (p: ChartPoint) => withQualifier(p.value, p.qualifier, parameter.unit);
+	const unit = $derived(units[parameter.unit].symbol);
 </script>
 
 <div class="scroll">
@@ -39,9 +38,9 @@
 			<tbody>
 				{#each stretches as s (s.at_ms)}
 					<tr
-						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{s.low.toFixed(known.decimals)}</td><td
-							class="number">{s.middle.toFixed(known.decimals)}</td
-						><td class="number">{s.high.toFixed(known.decimals)}</td></tr
+						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{s.low.toFixed(parameter.decimals)}</td><td
+							class="number">{s.middle.toFixed(parameter.decimals)}</td
+						><td class="number">{s.high.toFixed(parameter.decimals)}</td></tr
 					>
 				{/each}
 			</tbody>
@@ -50,7 +49,7 @@
 		<table>
 			<thead
 				><tr
-					><th>Day</th><th class="number">{known.name}</th><th class="number">±, or 95 % limits</th><th>found by</th><th
+					><th>Day</th><th class="number">{parameter.name}</th><th class="number">±, or 95 % limits</th><th>found by</th><th
 						>says</th
 					><th>review</th></tr
 				></thead
@@ -65,7 +64,7 @@
 									true
 								)}{/if}</td
 						>
-						<td class="number">{writeFigure(figure(p), known.decimals)}</td>
+						<td class="number">{writeFigure(figure(p), parameter.decimals)}</td>
 						<td class="number"
 							>{p.lower === null
 								? (p.uncertainty?.toPrecision(2) ?? '')

@@ -4,9 +4,8 @@ import {
 	withQualifier,
 	isImplausible,
 	plausibleRange,
-	parameters,
 	type Figure,
-	type ParameterCode,
+	type Parameter,
 	type Unit
 } from '$lib/core/quantity';
 import { pressed } from './keypad-text';
@@ -30,7 +29,7 @@ export class FigureEntry {
 	unit = $state<Unit>('m');
 
 	constructor(
-		readonly parameter: ParameterCode,
+		readonly parameter: Parameter,
 		unit: Unit,
 		readonly ondraft: (path: string, text: string) => void
 	) {
@@ -79,7 +78,7 @@ export class FigureEntry {
 		if (isImplausible(this.parameter, figure) && this.asked !== this.text) {
 			this.asked = this.text;
 			return this.#say(
-				`${parameters[this.parameter].name} is usually ${plausibleRange(this.parameter)}. If ${this.text} stands, keep it again.`
+				`${this.parameter.name} is usually ${plausibleRange(this.parameter)}. If ${this.text} stands, keep it again.`
 			);
 		}
 		return figure;

@@ -1,15 +1,16 @@
 import { describe, expect, it, vi } from 'vitest';
+import { parameters, type KnownCode } from '$lib/core/quantity';
 import { FigureEntry } from './figure-entry.svelte';
 import { pressed } from './keypad-text';
 
 const LEFT = 'readings/dissolved-oxygen/left';
 const RIGHT = 'readings/dissolved-oxygen/right';
 function entry(
-	parameter: ConstructorParameters<typeof FigureEntry>[0] = 'dissolved-oxygen',
+	code: KnownCode = 'dissolved-oxygen',
 	unit: ConstructorParameters<typeof FigureEntry>[1] = 'mg_L'
 ) {
 	const drafted = vi.fn();
-	const typing = new FigureEntry(parameter, unit, drafted);
+	const typing = new FigureEntry(parameters[code], unit, drafted);
 	typing.choose(LEFT);
 	return { typing, drafted };
 }

@@ -15,7 +15,7 @@
 	import { sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
 	import { saySure, wayWords } from '$lib/core/wording';
 	import { shownUnit } from '$lib/core/method';
-	import { parameters as known, units } from '$lib/core/quantity';
+	import { parameterOf, units } from '$lib/core/quantity';
 
 	let { screen, parameters, results = screen.outcome.results }: Props = $props();
 
@@ -29,7 +29,7 @@
 		const { figure, uncertainty, limits } = saySure(
 			r.figure,
 			r.uncertainty,
-			known[r.parameter].decimals,
+			parameterOf(r.parameter, card.own).decimals,
 			unit,
 			r.limits
 		);
@@ -51,7 +51,7 @@
 				<b
 					>{result.parameter === 'oxygen-saturation'
 						? `${say(result)} of what this water can hold`
-						: `${known[result.parameter].name}: ${say(result)}`}</b
+						: `${parameterOf(result.parameter, card.own).name}: ${say(result)}`}</b
 				>{#if word(result)}, {word(result)}{/if}<br />
 				{#if result.isSimulated}<b>Simulated: it says nothing of a stream.</b><br />{/if}
 				{#if instead}<span>Kept beside what is reported, {say(instead)} by {wayWords[instead.way]}.</span><br />{/if}

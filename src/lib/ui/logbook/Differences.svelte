@@ -1,11 +1,14 @@
 <script module lang="ts">
 	import type { Conflict } from '$lib/core/logbook';
+	import type { OwnParameters } from '$lib/core/quantity';
 	import type { Writer } from '../entry/writer';
 
 	export interface Props {
 		conflicts: readonly Conflict[];
 		writer: Pick<Writer, 'initialsOf' | 'timeZone'>;
 		me: string;
+		/** What the card says of the program's own parameters. */
+		own: OwnParameters | undefined;
 		/** One's own value was a slip: it is struck. The other's is for its writer or a reviewer to strike. */
 		onstrike: (path: string, entryId: string) => void;
 	}
@@ -16,7 +19,7 @@
 	import { sayTime, sayValue } from '$lib/core/wording';
 	import { instantOf } from '$lib/core/logbook';
 
-	let { conflicts, writer, me, onstrike }: Props = $props();
+	let { conflicts, writer, me, own, onstrike }: Props = $props();
 	const { initialsOf, timeZone } = $derived(writer);
 </script>
 
@@ -27,7 +30,7 @@
 	</p>
 	{#each conflicts as { path, entries } (path)}
 		<section>
-			<h3>{sayPlace(path)}</h3>
+			<h3>{sayPlace(path, own)}</h3>
 			<ul>
 				{#each entries as entry (entry.id)}
 					<li>

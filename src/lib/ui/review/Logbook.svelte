@@ -1,4 +1,6 @@
 <script module lang="ts">
+	import type { OwnParameters } from '$lib/core/quantity';
+
 	/** A line of the logbook as it is read: what was written where, and what became of it. */
 	export interface LogLine {
 		id: string;
@@ -14,6 +16,8 @@
 	}
 	export interface Props {
 		lines: LogLine[];
+		/** What the visit's card says of the program's own parameters. */
+		own: OwnParameters | undefined;
 		initialsOf: (memberId: string) => string;
 		timeZone: string;
 		mayStrike: boolean;
@@ -26,7 +30,7 @@
 	import { sayPlace } from '$lib/core/interpret';
 	import { sayTime } from '$lib/core/wording';
 
-	let { lines, initialsOf, timeZone, mayStrike, refused }: Props = $props();
+	let { lines, own, initialsOf, timeZone, mayStrike, refused }: Props = $props();
 
 	const byId = $derived(new Map(lines.map((l) => [l.id, l])));
 </script>
@@ -37,7 +41,7 @@
 		<li id="line-{line.id}" class:strike={line.op === 'strike'}>
 			<span class="who"><b>{initialsOf(line.by)}</b> {sayTime(line.at_ms, timeZone)}</span>
 			<span class="what">
-				<span class="path">{sayPlace(line.path)}</span>
+				<span class="path">{sayPlace(line.path, own)}</span>
 				{#if line.op === 'strike'}<i>struck{line.text ? `: ${line.text}` : ''}</i>
 				{:else if out}<s>{line.text}</s>
 					<small

@@ -35,13 +35,13 @@
 	import { flagSentence } from '$lib/core/subjects/flags';
 	import { sayDay, saySure, wayWords } from '$lib/core/wording';
 	import { weightOf } from '$lib/core/subjects/flags';
-	import { parameters, units } from '$lib/core/quantity';
+	import { parameterOf, units } from '$lib/core/quantity';
 
 	const name = (r: Determination) => (r.isReported ? r.parameter : `${r.parameter}-${r.from}`);
 
 	let { result, flags, threshold, unit, saidIn, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
 
-	const known = $derived(parameters[result.parameter]);
+	const known = $derived(parameterOf(result.parameter, saidIn.own));
 	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
 	const says = $derived(
 		threshold ? sayVerdict(verdictOn(result.figure, result.uncertainty, result.limits, threshold)) : ''

@@ -1,5 +1,5 @@
 import { forms, type FormName } from '../../observations';
-import { isParameterCode, parameters } from '../../quantity';
+import { isParameterCode, parameterOf, type OwnParameters, type ParameterCode } from '../../quantity';
 
 const words: Record<string, string> = {
 	distance_m: 'place on the tape',
@@ -30,12 +30,13 @@ const spoken = (key: string) =>
 		.replaceAll(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
 
 /** A place of the sheet in words: `Conductivity, as read: main`, `flow: vertical, depth`, `Weather now`. */
-export function sayPlace(path: string): string {
+export function sayPlace(path: string, own?: OwnParameters): string {
+	const nameIn = (code: ParameterCode) => parameterOf(code, own).name;
 	const [branch = '', id = '', ...rest] = path.split('/');
-	if (branch === 'readings' && isParameterCode(id)) return [parameters[id].name, ...rest.map(spoken)].join(': ');
+	if (branch === 'readings' && isParameterCode(id)) return [nameIn(id), ...rest.map(spoken)].join(': ');
 	if ((branch === 'reviews' || branch === 'verdicts') && isParameterCode(id))
-		return [`${parameters[id].name}, review`, ...rest].join(' of ');
-	if (branch === 'reported' && isParameterCode(id)) return `${parameters[id].name}, which one is reported`;
+		return [`${nameIn(id)}, review`, ...rest].join(' of ');
+	if (branch === 'reported' && isParameterCode(id)) return `${nameIn(id)}, which one is reported`;
 	if (Object.hasOwn(forms, branch) && id !== '') {
 		const question = forms[branch as FormName].find((q) => q.id === id);
 		const choice = question?.choices.find((c) => c.id === rest[0])?.word;

@@ -1,5 +1,5 @@
 import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet } from '../../schedule';
-import { isParameterCode, parameters } from '../../quantity';
+import { isParameterCode, parameterOf } from '../../quantity';
 import { sayDay, sayDuration } from '../../wording';
 import { inSentence } from '../../wording';
 
@@ -115,7 +115,7 @@ export function sayRemedy(remedy: Remedy, nameOf: (siteId: string) => string): s
 /** What is wrong with a piece of gear, and what to do. */
 export function sayGear(warning: GearWarning, timeZone: string): string {
 	const named = (parameter: string) =>
-		isParameterCode(parameter) ? inSentence(parameters[parameter].name) : parameter;
+		isParameterCode(parameter) ? inSentence(parameterOf(parameter, undefined).name) : parameter;
 	switch (warning.kind) {
 		case 'calibrate':
 			return warning.days === null

@@ -1,17 +1,16 @@
 import { z } from 'zod';
-import { parameterCodes, parameters, units, type ParameterCode } from '../../quantity';
+import { isOwnCode, parameterCodes, parameters, units, type KnownCode, type ParameterCode } from '../../quantity';
 import type { InstrumentFacts } from '../../subjects/context';
 import { date, maybeDate } from '../calendar-fields';
-import { maybeReference, oneOf, reference, words, type Field } from '../field';
+import { maybeReference, oneOf, reference, words, type Field, type Lookup } from '../field';
 import { kind } from '../kind';
 
 type Measures = InstrumentFacts['measures'];
 type Range = NonNullable<Measures['conductivity']>;
 
 const codes = [...parameterCodes, 'velocity'] as const;
-const isCode = (code: string): code is ParameterCode | 'velocity' => (codes as readonly string[]).includes(code);
-const unitOf = (code: ParameterCode | 'velocity') =>
-	code === 'velocity' ? 'm/s' : units[parameters[code].unit].symbol;
+const isKnown = (code: string): code is KnownCode | 'velocity' => (codes as readonly string[]).includes(code);
+const unitOf = (code: KnownCode | 'velocity') => (code === 'velocity' ? 'm/s' : units[parameters[code].unit].symbol);
 const extras: Record<string, keyof Range> = {
 	accuracy: 'accuracy',
 	resolution: 'resolution',
@@ -20,6 +19,14 @@ const extras: Record<string, keyof Range> = {
 };
 const Positive = z.number().positive();
 const Finite = z.number();
+
+/** What a line means: what is known here, or a parameter of the program's own by its short name. */
+function codeOf(word: string, lookup: Lookup): ParameterCode | 'velocity' | null {
+	if (isKnown(word)) return word;
+	const id = lookup.find(['parameters'], word);
+	const code = id === null ? '' : lookup.nameOf(['parameters'], id);
+	return isOwnCode(code) ? code : null;
+}
 
 /**
  * What an instrument measures, a line each: "conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45
@@ -30,13 +37,13 @@ const measures: Field<Measures> = {
 	isRequired: true,
 	control: 'lines',
 	help: `a line for each, such as: conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45 days. Known are ${codes.map((c) => `${c} (${unitOf(c) || 'no unit'})`).join(', ')}`,
-	read: (text) => {
+	read: (text, lookup) => {
 		const value: Measures = {};
 		for (const line of text.split(/\s*[;\n]\s*/).filter((l) => l.trim() !== '')) {
 			const [head = '', ...rest] = line.trim().split(/\s*,\s*/);
 			const match = /^([a-z0-9-]+)\s+(-?[\d.]+)\s+to\s+(-?[\d.]+)$/i.exec(head);
-			const code = match?.[1]?.toLowerCase() ?? '';
-			if (!match || !isCode(code))
+			const code = codeOf(match?.[1]?.toLowerCase() ?? '', lookup);
+			if (!match || code === null)
 				return { why: `Measures: “${head}” is not a line such as “conductivity 0 to 5000”.` };
 			const [low, high] = [Number(match[2]), Number(match[3])];
 			if (!Finite.safeParse(low).success || !Finite.safeParse(high).success || high <= low)
@@ -58,7 +65,7 @@ const measures: Field<Measures> = {
 		return Object.keys(value).length === 0 ? { why: 'Measures: say at least one thing that it measures.' } : { value };
 	},
 	write: (value) =>
-		codes
+		([...codes, ...Object.keys(value).filter(isOwnCode)] as (keyof Measures)[])
 			.flatMap((code) => {
 				const range = value[code];
 				if (!range) return [];

@@ -3,6 +3,7 @@ import { sites, streams } from './catchment';
 import { circuits } from './circuits';
 import { consumables, gear, instruments, samplers } from './gear';
 import { flumes } from './flumes';
+import { ownParameters } from './parameters';
 import { people, teams } from './people';
 import { depots, drives, labs } from './places';
 import { program } from './program';
@@ -18,6 +19,7 @@ export const kinds: readonly Kind[] = [
 	labs,
 	drives,
 	circuits,
+	ownParameters,
 	instruments,
 	consumables,
 	gear,
@@ -27,5 +29,6 @@ export const kinds: readonly Kind[] = [
 
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
 
+export { definitionOf, ownCodeOf } from './parameters';
 export { permissionMissing } from './catchment';
 export { isTimeZone } from './program';

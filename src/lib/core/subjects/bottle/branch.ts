@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Figure, parameterCodes } from '../../quantity';
+import { Figure, ParameterCode } from '../../quantity';
 import { depth_m, Instant, leaf, measure, SheetId, temperature_C, Text, velocity_m_s, Word, YesNo } from '../../leaf';
 
 export const techniques = ['hand', 'pole', 'bridge-bucket', 'syringe', 'bank', 'composite'] as const;
@@ -56,7 +56,7 @@ export const bottles = z
 			atLabAt: leaf(Instant),
 			/** When the lab poured the last of its plates: there its time ends. */
 			platedAt: leaf(Instant),
-			results: z.partialRecord(z.enum(parameterCodes), leaf(Figure, 'figure')).optional()
+			results: z.partialRecord(ParameterCode, leaf(Figure, 'figure')).optional()
 		})
 	)
 	.optional();

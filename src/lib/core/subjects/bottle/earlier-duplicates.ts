@@ -1,10 +1,10 @@
 import type { Sheet } from '../../logbook';
-import { amount, figureIn, isParameterCode, parameters, type Figure, type ParameterCode } from '../../quantity';
+import { amount, figureIn, isKnownCode, parameters, type Figure, type KnownCode } from '../../quantity';
 
-type Pairs = Partial<Record<ParameterCode, [number, number][]>>;
+type Pairs = Partial<Record<KnownCode, [number, number][]>>;
 
 /**
- * The pairs of duplicates in earlier visits' sheets, by parameter and in its own unit; pairs of which one is only a
+ * The pairs of duplicates in earlier visits' sheets, by parameter known here and in its own unit; pairs of which one is only a
  * limit are left out.
  */
 export function earlierDuplicates(sheets: readonly Pick<Sheet, 'bottles'>[]): Pairs {
@@ -14,8 +14,8 @@ export function earlierDuplicates(sheets: readonly Pick<Sheet, 'bottles'>[]): Pa
 			const partner =
 				bottle.role === 'duplicate' && bottle.duplicateOf !== undefined ? bottles?.[bottle.duplicateOf] : undefined;
 			for (const [parameter, figure] of Object.entries(bottle.results ?? {})) {
-				const other = isParameterCode(parameter) ? partner?.results?.[parameter] : undefined;
-				if (!other || !isParameterCode(parameter)) continue;
+				const other = isKnownCode(parameter) ? partner?.results?.[parameter] : undefined;
+				if (!other || !isKnownCode(parameter)) continue;
 				const [first, second] = [other, figure as Figure].map((f) =>
 					amount(figureIn(f, parameters[parameter].unit))
 				) as [Amount, Amount];

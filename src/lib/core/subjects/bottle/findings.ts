@@ -28,7 +28,7 @@ export const bottle = defineSubject({
 			// a blank says nothing of the stream, and a duplicate stands beside its partner
 			const isRoutine = one.role === undefined || one.role === 'routine';
 			return {
-				findings: isRoutine ? labFindings(id, one) : [],
+				findings: isRoutine ? labFindings(id, one, card) : [],
 				clocks: held.clocks,
 				flags: [
 					...held.flags,

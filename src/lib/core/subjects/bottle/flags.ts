@@ -1,6 +1,6 @@
 import { writeFigure, type Figure, type ParameterCode } from '../../quantity';
 import { doubtKind } from '../flag';
-import { lower, nameOf, plain, sayTimes } from '../say';
+import { lower, nameOf, plain, sayTimes, type SaidIn } from '../say';
 import type { BottleKind } from './branch';
 
 interface Pair {
@@ -24,8 +24,8 @@ export function sayMismatch(wrong: LabelMismatch): string {
 			return `is a ${wrong.labelled} bottle, and this step fills one for ${wrong.here}`;
 	}
 }
-const pair = ({ parameter, first, second }: Pair) =>
-	`The duplicates of ${lower(nameOf(parameter))}, ${writeFigure(first)} and ${writeFigure(second)},`;
+const pair = ({ parameter, first, second }: Pair, units: SaidIn) =>
+	`The duplicates of ${lower(nameOf(parameter, units))}, ${writeFigure(first)} and ${writeFigure(second)},`;
 
 export const bottleFlags = {
 	'held-too-long': doubtKind<{ label: string; held_h: number; limit_h: number }>(
@@ -40,13 +40,13 @@ export const bottleFlags = {
 	),
 	'not-from-this-bottle': doubtKind<{ label: string; parameter: ParameterCode; with: string; because: string }>(
 		'spoils',
-		(e) =>
-			`${nameOf(e.parameter)} cannot come from bottle ${e.label}, which holds ${e.with === 'nothing' ? 'no preservative' : e.with}: ${e.because}. Ask the lab which bottle it used.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)} cannot come from bottle ${e.label}, which holds ${e.with === 'nothing' ? 'no preservative' : e.with}: ${e.because}. Ask the lab which bottle it used.`
 	),
 	'not-filtered': doubtKind<{ label: string; parameter: ParameterCode; after_min: number | null; within_min: number }>(
 		'ask',
-		(e) =>
-			`${nameOf(e.parameter)} is of what is dissolved: bottle ${e.label} ${e.after_min === null ? 'has no time of filtering' : `was filtered ${plain(e.after_min, 0)} min after filling`}; within ${e.within_min} min is asked for.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)} is of what is dissolved: bottle ${e.label} ${e.after_min === null ? 'has no time of filtering' : `was filtered ${plain(e.after_min, 0)} min after filling`}; within ${e.within_min} min is asked for.`
 	),
 	'not-on-ice': doubtKind<{ label: string; after_h: number }>(
 		'ask',
@@ -55,18 +55,18 @@ export const bottleFlags = {
 	),
 	'blank-not-clean': doubtKind<{ label: string; parameter: ParameterCode; seen: Figure }>(
 		'spoils',
-		(e) =>
-			`The blank, bottle ${e.label}, holds ${writeFigure(e.seen)} of ${lower(nameOf(e.parameter))}: bottle, water or handling carried it in.`
+		(e, said) =>
+			`The blank, bottle ${e.label}, holds ${writeFigure(e.seen)} of ${lower(nameOf(e.parameter, said))}: bottle, water or handling carried it in.`
 	),
 	'duplicates-apart': doubtKind<Pair & { apart_percent: number; limit_percent: number }>(
 		'ask',
-		(e) =>
-			`${pair(e)} lie ${plain(e.apart_percent, 0)} % apart; within ${e.limit_percent} % is usual. Ask how each was taken before either is used.`
+		(e, said) =>
+			`${pair(e, said)} lie ${plain(e.apart_percent, 0)} % apart; within ${e.limit_percent} % is usual. Ask how each was taken before either is used.`
 	),
 	'duplicates-apart-log': doubtKind<Pair & { apart_log: number; limit_log: number; pairs: number }>(
 		'ask',
-		(e) =>
-			`${pair(e)} lie ${plain(e.apart_log, 2)} apart in log10; within ${plain(e.limit_log, 2)} is usual${e.pairs ? ` for your last ${e.pairs} pairs` : ''}. Ask how each was taken before either is used.`
+		(e, said) =>
+			`${pair(e, said)} lie ${plain(e.apart_log, 2)} apart in log10; within ${plain(e.limit_log, 2)} is usual${e.pairs ? ` for your last ${e.pairs} pairs` : ''}. Ask how each was taken before either is used.`
 	),
 	'duplicate-alone': doubtKind<{ label: string }>(
 		'ask',

@@ -1,7 +1,7 @@
-import { analysisRules, heldFor_h, holdingTime, labDeadline, nutrientHolding_h, whyNotFrom } from '../../custody';
+import { heldFor_h, holdingTime, labDeadline, nutrientHolding_h, ruleFor, whyNotFrom } from '../../custody';
 import type { Sheet } from '../../logbook';
 import type { MethodCard } from '../../method';
-import { figureIn, isFromStandIn, parameters, type Figure, type ParameterCode } from '../../quantity';
+import { figureOf, isFromStandIn, parameterOf, type Figure, type ParameterCode } from '../../quantity';
 import type { Context } from '../context';
 import { finding, type Clock, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
@@ -13,12 +13,14 @@ type BottleContext = Pick<Context, 'now_ms' | 'trip'>;
 const MINUTE_ms = 60_000;
 
 /** What a lab found in a bottle. */
-export function labFindings(id: string, bottle: BottleSheet): Finding[] {
-	return (Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][]).map(([parameter, found]) =>
-		finding({
+export function labFindings(id: string, bottle: BottleSheet, { own }: Pick<MethodCard, 'own'>): Finding[] {
+	return (Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][]).flatMap(([parameter, found]) => {
+		const figure = figureOf(parameterOf(parameter, own), found);
+		if (figure === null) return [];
+		return finding({
 			parameter,
 			way: 'lab',
-			figure: figureIn(found, parameters[parameter].unit),
+			figure,
 			uncertainty: null,
 			readings: 1,
 			source: 'lab',
@@ -26,8 +28,8 @@ export function labFindings(id: string, bottle: BottleSheet): Finding[] {
 			working: null,
 			place: `bottles/${id}`,
 			isSimulated: isFromStandIn(found)
-		})
-	);
+		});
+	});
 }
 
 export interface Held {
@@ -128,7 +130,7 @@ export function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep 
 		const because = whyNotFrom(parameter, preserved);
 		if (because !== null)
 			return [doubt('not-from-this-bottle', at, { label, parameter, with: preserved ?? 'nothing', because })];
-		const within_min = analysisRules[parameter]?.filteredWithin_min;
+		const within_min = ruleFor(parameter)?.filteredWithin_min;
 		if (within_min === undefined || bottle.filledAt === undefined) return [];
 		const after_min =
 			bottle.filteredAt === undefined

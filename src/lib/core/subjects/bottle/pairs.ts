@@ -2,11 +2,12 @@ import { logRangeDuplicatePrecision, relativePercentDifference } from '../../bac
 import { limitsOf, type Limits, type MethodCard } from '../../method';
 import type { Sheet } from '../../logbook';
 import { duplicateLimit, ENOUGH_PAIRS } from '../../quality';
-import { amount, figureIn, parameters, type Figure, type ParameterCode } from '../../quantity';
+import { amount, figureOf, parameterOf, type Figure, type ParameterCode } from '../../quantity';
 import type { Context } from '../context';
 import { doubt, type Flag } from '../flags';
 
 type Before = Context['duplicatesBefore'];
+type Amount = ReturnType<typeof amount>;
 
 /** What duplicates and blanks among the bottles say about the others. */
 export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard, before: Before): Flag[] {
@@ -21,7 +22,7 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 		if (!partner) return [doubt('duplicate-alone', { path, parameter: null }, { label })];
 		return results.flatMap(([parameter, figure]) => {
 			const other = partner.results?.[parameter];
-			return other ? apart(path, parameter, other, figure, limitsOf(card), before) : [];
+			return other ? apart(path, parameter, other, figure, card, before) : [];
 		});
 	});
 }
@@ -37,11 +38,14 @@ function apart(
 	parameter: ParameterCode,
 	other: Figure,
 	figure: Figure,
-	limits: Limits,
+	card: MethodCard,
 	before: Before
 ): Flag[] {
-	const inOwn = (f: Figure) => amount(figureIn(f, parameters[parameter].unit));
-	const [first, second] = [inOwn(other), inOwn(figure)];
+	const limits = limitsOf(card);
+	const known = parameterOf(parameter, card.own);
+	const inOneUnit = [other, figure].map((f) => figureOf(known, f));
+	if (inOneUnit.includes(null)) return [];
+	const [first, second] = (inOneUnit as Figure[]).map(amount) as [Amount, Amount];
 	// two figures of which one is only a limit may well be the same
 	if (first.qualifier !== null || second.qualifier !== null || first.number < 0 || second.number < 0) return [];
 	const evidence = { parameter, first: other, second: figure };

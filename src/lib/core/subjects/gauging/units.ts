@@ -12,7 +12,7 @@ export interface SectionUnits {
 }
 
 /** As the card's flow step asks; metres where it says nothing. */
-export function sectionUnits(card: Pick<MethodCard, 'steps' | 'shown'>): SectionUnits {
+export function sectionUnits(card: Pick<MethodCard, 'steps' | 'shown' | 'own'>): SectionUnits {
 	const step = flowStepOf(card);
 	const tape = step?.tapeUnit ?? 'm';
 	return {
@@ -24,7 +24,7 @@ export function sectionUnits(card: Pick<MethodCard, 'steps' | 'shown'>): Section
 }
 
 /** The units in which a card's doubts are said. */
-export const saidIn = (card: Pick<MethodCard, 'steps' | 'shown'>): SaidIn => {
+export const saidIn = (card: Pick<MethodCard, 'steps' | 'shown' | 'own'>): SaidIn => {
 	const { tape, velocity } = sectionUnits(card);
-	return { tape, velocity, shown: card.shown };
+	return { tape, velocity, shown: card.shown, own: card.own };
 };

@@ -1,4 +1,5 @@
 import { instantOf } from '../../logbook';
+import { isUnitOf, parameterOf } from '../../quantity';
 import { doubt, type Flag } from '../flags';
 import { readingsFound } from '../reading/figure';
 import { stepsOf } from '../steps';
@@ -16,8 +17,9 @@ export const kit = defineSubject({
 	observe({ sheet, lines, card, context }) {
 		const read = stepsOf(card, 'kit').flatMap((step) => {
 			const figure = sheet.readings?.[step.parameter]?.[step.id];
-			if (figure === undefined) return [];
-			const half = halfBlock(figure, step);
+			const known = parameterOf(step.parameter, card.own);
+			if (figure === undefined || !isUnitOf(known, figure.unit)) return [];
+			const half = halfBlock(figure, step, known);
 			const readings = {
 				parameter: step.parameter,
 				way: 'kit',

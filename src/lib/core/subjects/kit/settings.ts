@@ -1,8 +1,6 @@
-import { parameterCodes, parameters } from '../../quantity';
-import { numberSetting, oneOf, pairsSetting, unitSetting } from '../setting';
+import { numberSetting, oneOf, pairsSetting, parameterSetting, unitSetting } from '../setting';
 import type { StepSettings } from '../setting';
 
-const names = Object.fromEntries(parameterCodes.map((code) => [code, parameters[code].name]));
 const begins = { dip: 'when it is dipped', reagents: 'when the last reagent is in' };
 
 export const kitSettings: StepSettings<'kit'> = {
@@ -24,8 +22,8 @@ export const kitSettings: StepSettings<'kit'> = {
 		]
 	},
 	again: () => ({}),
-	settings: (step) => [
-		oneOf('parameter', 'what is read', step.parameter, names),
+	settings: (step, own) => [
+		parameterSetting('what is read', step.parameter, own, 'kit'),
 		unitSetting('unit', 'chart in', step.unit),
 		...(step.begins === undefined ? [] : [oneOf('begins', 'its clock starts', step.begins, begins)]),
 		pairsSetting('waits', 'waits, s', ['what', 'for_s'], step.waits),

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { parameterCodes, unitCodes } from '../../quantity';
+import { ParameterCode, unitCodes } from '../../quantity';
 import { doneWhen, Sentence, stepCommon, Word, type StepKind } from '../step-kind';
 
 /** A test strip or colour kit: waits in turn, then a colour held against a chart. */
 const schema = z.object({
 	...stepCommon,
 	tool: z.literal('kit'),
-	parameter: z.enum(parameterCodes),
+	parameter: ParameterCode,
 	unit: z.enum(unitCodes),
 	/** What starts its clock: a strip's dip, or the last of its reagents. */
 	begins: z.enum(['dip', 'reagents']).optional(),

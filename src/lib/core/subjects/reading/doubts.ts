@@ -2,8 +2,8 @@ import {
 	amount,
 	figureIn,
 	isImplausible,
-	parameters,
 	type Figure,
+	type Parameter,
 	type ParameterCode,
 	type Unit
 } from '../../quantity';
@@ -17,15 +17,16 @@ const boundsOf = (range: readonly [number, number], unit: Unit): Bounds => ({ lo
 /** What is doubtful about one reading by itself and by its instrument as it stood when it was read. */
 export function doubtsOf(
 	code: ParameterCode,
+	known: Parameter,
 	path: string,
 	figure: Figure,
 	read_ms: number,
 	instruments: Context['instruments']
 ): Flag[] {
 	const flags: Flag[] = [];
-	const { unit, plausible } = parameters[code];
+	const { unit, plausible } = known;
 	const at = { path, parameter: code };
-	if (isImplausible(code, figure))
+	if (isImplausible(known, figure))
 		flags.push(doubt('implausible', at, { parameter: code, seen: figure, usual: boundsOf(plausible, unit) }));
 	const instrument = instrumentOf(instruments, figure.instrument);
 	const measures = instrument?.measures[code];
@@ -40,7 +41,7 @@ export function doubtsOf(
 				measures: { low: measures.low, high: measures.high, unit }
 			})
 		);
-	if (measures.resolution !== undefined && isFiner(figure, code, measures.resolution))
+	if (measures.resolution !== undefined && isFiner(figure, unit, measures.resolution))
 		flags.push(
 			doubt('finer-than-instrument', at, {
 				parameter: code,
@@ -55,8 +56,8 @@ export function doubtsOf(
 }
 
 /** Whether a figure, read in the parameter's own unit, falls between the marks of its instrument. */
-function isFiner(figure: Figure, code: ParameterCode, step: number): boolean {
-	if (figure.unit !== parameters[code].unit) return false; // what another unit leaves behind the point is no fault of the reader
+function isFiner(figure: Figure, unit: Unit, step: number): boolean {
+	if (figure.unit !== unit) return false; // what another unit leaves behind the point is no fault of the reader
 	const { number, qualifier } = amount(figure);
 	if (qualifier !== null) return false; // a limit says where a method ends, not what was read
 	const marks = number / step;

@@ -9,7 +9,7 @@ import {
 	isFromStandIn,
 	meanFigure,
 	meanOf,
-	parameters,
+	parameterOf,
 	units,
 	type Figure,
 	type ParameterCode,
@@ -45,22 +45,24 @@ export function readingsFound(
 	card: MethodCard,
 	instruments: Context['instruments']
 ): Read {
+	const known = parameterOf(parameter, card.own);
+	const { unit } = known;
 	const figures = Object.values(slots).filter((f) => f !== undefined);
 	const flags = onceEach([
 		...Object.entries(slots).flatMap(([slot, figure]) => {
 			if (!figure) return [];
 			const path = `readings/${parameter}/${slot}`;
 			const written = lines.get(path)?.live?.at;
-			return doubtsOf(parameter, path, figure, written === undefined ? 0 : instantOf(written), instruments);
+			return doubtsOf(parameter, known, path, figure, written === undefined ? 0 : instantOf(written), instruments);
 		}),
 		...apart(parameter, figures, card)
 	]);
-	const figure = meanFigure(figures, parameters[parameter].unit);
+	const figure = meanFigure(figures, unit);
 	if (figure === null) {
 		const at = { path: `readings/${parameter}`, parameter };
 		return { finding: null, flags: figures.length ? [...flags, doubt('open-both-ways', at, { parameter })] : flags };
 	}
-	const steps = figures.map((f) => given(amount(figureIn(f, parameters[parameter].unit)).number));
+	const steps = figures.map((f) => given(amount(figureIn(f, unit)).number));
 	const instrument = figures[0]?.instrument;
 	const facts = instrumentOf(instruments, instrument)?.measures[parameter];
 	const numbers = steps.map((s) => s.number);
@@ -76,9 +78,7 @@ export function readingsFound(
 		readings: figures.length,
 		source: 'field',
 		basis: scale ? `${replicates} ${scale.basis}` : `${replicates}${unknown}`,
-		working: isMean
-			? { step: meanOf(steps as [Step, ...Step[]]), unit: units[parameters[parameter].unit].symbol }
-			: null,
+		working: isMean ? { step: meanOf(steps as [Step, ...Step[]]), unit: units[unit].symbol } : null,
 		place,
 		isSimulated: figures.some(isFromStandIn)
 	});
@@ -99,7 +99,8 @@ function onceEach(flags: readonly Flag[]): Flag[] {
 function apart(parameter: ParameterCode, figures: readonly Figure[], card: MethodCard): Flag[] {
 	const step = stepsOf(card, 'reading').find((s) => s.parameter === parameter);
 	if (step?.spreadLimit === undefined || figures.length < 2) return [];
-	const numbers = figures.map((f) => amount(figureIn(f, parameters[parameter].unit)).number);
+	const { unit } = parameterOf(parameter, card.own);
+	const numbers = figures.map((f) => amount(figureIn(f, unit)).number);
 	const spread = Math.max(...numbers) - Math.min(...numbers);
 	if (spread <= step.spreadLimit) return [];
 	const at = { path: `readings/${parameter}`, parameter };

@@ -1,4 +1,4 @@
-import { amount, parameterCodes, type Figure, type ParameterCode, type Way } from '../../quantity';
+import { amount, codesWith, isUnitOf, parameterOf, type Figure, type ParameterCode, type Way } from '../../quantity';
 import { doubt } from '../flags';
 import { stepsOf } from '../steps';
 import { defineSubject } from '../subject';
@@ -17,9 +17,11 @@ export const reading = defineSubject({
 	observe({ sheet, lines, card, context }) {
 		const kits = stepsOf(card, 'kit');
 		const isKit = (code: ParameterCode, slot: string) => kits.some((s) => s.parameter === code && s.id === slot);
-		const read = parameterCodes.flatMap((code) => {
+		const read = codesWith(card.own).flatMap((code) => {
 			const all = Object.entries(sheet.readings?.[code] ?? {}) as [string, Figure][];
-			const slots = Object.fromEntries(all.filter(([slot]) => !isKit(code, slot)));
+			// the edge of the logbook knows no parameter of a program's own: a unit of another kind is met here
+			const fits = ([, figure]: [string, Figure]) => isUnitOf(parameterOf(code, card.own), figure.unit);
+			const slots = Object.fromEntries(all.filter(fits).filter(([slot]) => !isKit(code, slot)));
 			if (ELSEWHERE.includes(code) || Object.keys(slots).length === 0) return [];
 			const readings = { parameter: code, way: wayOf(code), place: `readings/${code}`, slots, scale: null };
 			return [readingsFound(readings, lines, card, context.instruments)];

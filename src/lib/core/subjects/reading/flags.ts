@@ -1,6 +1,6 @@
 import {
 	convert,
-	parameters,
+	parameterOf,
 	significant,
 	units,
 	writeFigure,
@@ -38,8 +38,8 @@ export interface UnitSlip {
 }
 
 const verticalWords = { depth: 'Depth', velocity: 'Velocity', distance: 'Tape' } as const;
-const sayOf = (of: UnitSlip['of']) =>
-	of in verticalWords ? verticalWords[of as 'depth'] : nameOf(of as ParameterCode);
+const sayOf = (of: UnitSlip['of'], units: SaidIn) =>
+	of in verticalWords ? verticalWords[of as 'depth'] : nameOf(of as ParameterCode, units);
 const bare = (n: number, unit: Unit, digits = 3) => `${significant(n, digits)} ${units[unit].symbol}`.replace('-', '−');
 
 /** The unit that was read where another was asked for, inside a sentence. */
@@ -75,25 +75,27 @@ function sayFrom(from: HeldAgainst): string {
 }
 
 /** A bound of what visits to a site have seen, in the unit that the program shows and the digits of the parameter. */
-function sayBound(n: number, code: ParameterCode, { shown }: SaidIn): string {
-	const { unit: own, decimals } = parameters[code];
-	const unit = shown?.[code] ?? own;
-	const there = convert(n, own, unit);
+function sayBound(n: number, code: ParameterCode, { shown, own }: SaidIn): string {
+	const { unit: kept, decimals } = parameterOf(code, own);
+	const unit = shown?.[code] ?? kept;
+	const there = convert(n, kept, unit);
 	return `${decimals > 2 ? significant(there, 3) : there.toFixed(decimals)} ${units[unit].symbol}`;
 }
-const sayApart = (n: number, code: ParameterCode) =>
-	`${n.toFixed(parameters[code].decimals)} ${units[parameters[code].unit].symbol}`;
+function sayApart(n: number, code: ParameterCode, { own }: SaidIn): string {
+	const { unit, decimals } = parameterOf(code, own);
+	return `${n.toFixed(decimals)} ${units[unit].symbol}`.trim();
+}
 
 export const readingFlags = {
 	implausible: doubtKind<{ parameter: ParameterCode; seen: Figure; usual: Bounds }>(
 		'ask',
-		(e) =>
-			`${nameOf(e.parameter)} of ${writeFigure(e.seen)} is possible but rare; usual is ${String(e.usual.low).replace('-', '−')} to ${e.usual.high} ${units[e.usual.unit].symbol}. Read it again, or keep it if it stands.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is possible but rare; usual is ${String(e.usual.low).replace('-', '−')} to ${e.usual.high} ${units[e.usual.unit].symbol}. Read it again, or keep it if it stands.`
 	),
 	'outside-history': doubtKind<{ parameter: ParameterCode; seen: Figure; low: number; high: number; visits: number }>(
 		'ask',
-		(e, shownIn) =>
-			`${nameOf(e.parameter)} of ${sayShown(e.seen, e.parameter, shownIn)} lies outside what ${e.visits} visits here have seen (${sayBound(e.low, e.parameter, shownIn)} to ${sayBound(e.high, e.parameter, shownIn)}). Read it again, or keep it if it stands.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)} of ${sayShown(e.seen, e.parameter, said)} lies outside what ${e.visits} visits here have seen (${sayBound(e.low, e.parameter, said)} to ${sayBound(e.high, e.parameter, said)}). Read it again, or keep it if it stands.`
 	),
 	'replicates-apart': doubtKind<{
 		parameter: ParameterCode;
@@ -103,8 +105,8 @@ export const readingFlags = {
 		isByPlace: boolean;
 	}>(
 		'ask',
-		(e) =>
-			`The ${e.readings} readings of ${lower(nameOf(e.parameter))} lie ${sayApart(e.spread, e.parameter)} apart; within ${sayApart(e.limit, e.parameter)} is usual. ${
+		(e, said) =>
+			`The ${e.readings} readings of ${lower(nameOf(e.parameter, said))} lie ${sayApart(e.spread, e.parameter, said)} apart; within ${sayApart(e.limit, e.parameter, said)} is usual. ${
 				e.isByPlace
 					? 'Do they differ by place? Go back to the first: if it reads as before, the stream differs, and all of them stand. If not, wait until the figure stands still.'
 					: 'Wait until the figure stands still, and read once more.'
@@ -112,12 +114,12 @@ export const readingFlags = {
 	),
 	'open-both-ways': doubtKind<{ parameter: ParameterCode }>(
 		'spoils',
-		(e) => `${nameOf(e.parameter)}: one reading is below a limit and one above, so no mean can be given.`
+		(e, said) => `${nameOf(e.parameter, said)}: one reading is below a limit and one above, so no mean can be given.`
 	),
-	'unit-slip': doubtKind<UnitSlip>('ask', (e) => {
+	'unit-slip': doubtKind<UnitSlip>('ask', (e, said) => {
 		const digits = e.of in verticalWords ? 2 : 3;
 		const [low, high] = [bare(e.within.low, e.within.unit, digits), bare(e.within.high, e.within.unit, digits)];
-		return `${sayOf(e.of)} of ${writeFigure(e.seen)} lies outside ${low} to ${high}, ${sayFrom(e.from)}. ${saySlip(e)} it would be ${bare(e.instead.value, e.instead.unit, digits)}, which lies within. Look again; if so, strike it and type it anew.`;
+		return `${sayOf(e.of, said)} of ${writeFigure(e.seen)} lies outside ${low} to ${high}, ${sayFrom(e.from)}. ${saySlip(e)} it would be ${bare(e.instead.value, e.instead.unit, digits)}, which lies within. Look again; if so, strike it and type it anew.`;
 	}),
 	'beyond-meter': doubtKind<{
 		parameter: ParameterCode | 'velocity';
@@ -126,22 +128,22 @@ export const readingFlags = {
 		measures: Bounds;
 	}>(
 		'ask',
-		(e) =>
-			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter)} of ${writeFigure(e.seen)} lies outside what ${e.instrument} can measure (${e.measures.low} to ${e.measures.high} ${units[e.measures.unit].symbol}).`
+		(e, said) =>
+			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter, said)} of ${writeFigure(e.seen)} lies outside what ${e.instrument} can measure (${e.measures.low} to ${e.measures.high} ${units[e.measures.unit].symbol}).`
 	),
 	'finer-than-instrument': doubtKind<{ parameter: ParameterCode; seen: Figure; instrument: string; step: number }>(
 		'ask',
-		(e) =>
-			`${nameOf(e.parameter)} of ${writeFigure(e.seen)} is finer than ${e.instrument} can show; it reads to the nearest ${e.step} ${units[parameters[e.parameter].unit].symbol}.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is finer than ${e.instrument} can show; it reads to the nearest ${e.step} ${units[parameterOf(e.parameter, said.own).unit].symbol}.`
 	),
 	'calibration-missing': doubtKind<{ instrument: string; parameter: ParameterCode }>(
 		'ask',
-		(e) =>
-			`${e.instrument} has no calibration for ${lower(nameOf(e.parameter))} on record. Calibrate it, or name another instrument.`
+		(e, said) =>
+			`${e.instrument} has no calibration for ${lower(nameOf(e.parameter, said))} on record. Calibrate it, or name another instrument.`
 	),
 	'calibration-old': doubtKind<{ instrument: string; parameter: ParameterCode; days: number; limit_days: number }>(
 		'ask',
-		(e) =>
-			`${e.instrument} was calibrated for ${lower(nameOf(e.parameter))} ${e.days === 1 ? 'a day' : `${plain(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. Calibrate it again.`
+		(e, said) =>
+			`${e.instrument} was calibrated for ${lower(nameOf(e.parameter, said))} ${e.days === 1 ? 'a day' : `${plain(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. Calibrate it again.`
 	)
 };

@@ -1,8 +1,6 @@
-import { parameterCodes, parameters, units } from '../../quantity';
-import { numberSetting, oneOf, optional, pairsSetting, unitSetting } from '../setting';
+import { parameterOf, units } from '../../quantity';
+import { numberSetting, optional, pairsSetting, parameterSetting, unitSetting } from '../setting';
 import type { StepSettings } from '../setting';
-
-const names = Object.fromEntries(parameterCodes.map((code) => [code, parameters[code].name]));
 
 export const readingSettings: StepSettings<'reading'> = {
 	name: 'A reading by meter or thermometer',
@@ -16,14 +14,14 @@ export const readingSettings: StepSettings<'reading'> = {
 		slots: [{ id: 'main', label: 'main flow' }]
 	},
 	again: ({ slots }, end) => ({ slots: slots.map((s) => ({ ...s, id: `${s.id}${end}` })) }),
-	settings: (step) => [
-		oneOf('parameter', 'what is read', step.parameter, names),
+	settings: (step, own) => [
+		parameterSetting('what is read', step.parameter, own, 'meter'),
 		unitSetting('unit', 'asked in', step.unit),
 		pairsSetting('slots', 'places', ['id', 'label'], step.slots),
 		optional(
 			numberSetting(
 				'spreadLimit',
-				`readings may lie apart, ${units[parameters[step.parameter].unit].symbol}`,
+				`readings may lie apart, ${units[parameterOf(step.parameter, own).unit].symbol}`,
 				step.spreadLimit
 			)
 		)

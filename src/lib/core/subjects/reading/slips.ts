@@ -1,6 +1,6 @@
 import type { Sheet } from '../../logbook';
 import { readingSlips } from '../../quality';
-import { amount, parameters, type Figure, type ParameterCode } from '../../quantity';
+import { amount, isUnitOf, parameterOf, type Figure, type OwnParameters, type ParameterCode } from '../../quantity';
 import { ENOUGH_VISITS, type Usual } from '../context';
 import { doubt, type Flag } from '../flags';
 
@@ -8,17 +8,22 @@ import { doubt, type Flag } from '../flags';
  * Readings that a usual slip would explain, each held against what this site has shown, else against what is
  * plausible anywhere.
  */
-export function readingSlipFlags({ readings }: Sheet, usual: Partial<Record<ParameterCode, Usual>>): Flag[] {
+export function readingSlipFlags(
+	{ readings }: Sheet,
+	usual: Partial<Record<ParameterCode, Usual>>,
+	own: OwnParameters | undefined
+): Flag[] {
 	return (Object.entries(readings ?? {}) as [ParameterCode, Record<string, Figure>][]).flatMap(([code, slots]) => {
 		const seen = usual[code];
 		const known = seen && seen.visits >= ENOUGH_VISITS ? seen : null;
-		const { unit, plausible } = parameters[code];
-		const [low, high] = plausible;
+		const parameter = parameterOf(code, own);
+		const { unit } = parameter;
+		const [low, high] = parameter.plausible;
 		const within = { low: known?.low ?? low, high: known?.high ?? high, unit };
 		return Object.entries(slots).flatMap(([slot, figure]): Flag[] => {
 			const { number, qualifier } = amount(figure);
-			if (qualifier !== null) return []; // a limit says where a method ends, not what was read
-			const guess = readingSlips(code, number, figure.unit, within)[0];
+			if (qualifier !== null || !isUnitOf(parameter, figure.unit)) return []; // a limit says where a method ends, not what was read
+			const guess = readingSlips(parameter, number, figure.unit, within)[0];
 			if (!guess) return [];
 			const at = { path: `readings/${code}/${slot}`, parameter: code };
 			const slip = {

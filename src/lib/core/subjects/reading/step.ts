@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import type { Sheet } from '../../logbook';
-import { parameterCodes, unitCodes } from '../../quantity';
+import { ParameterCode, unitCodes } from '../../quantity';
 import { counted, stepCommon, Word, type StepKind } from '../step-kind';
 
 const schema = z.object({
 	...stepCommon,
 	tool: z.literal('reading'),
-	parameter: z.enum(parameterCodes),
+	parameter: ParameterCode,
 	unit: z.enum(unitCodes),
 	/** One figure is asked for each: id and the word for its place. */
 	slots: z.array(z.object({ id: Word, label: Word })).min(1),

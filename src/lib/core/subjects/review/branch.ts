@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { leaf, SourceId, Text } from '../../leaf';
-import { parameterCodes } from '../../quantity';
+import { ParameterCode } from '../../quantity';
 
 export const verdictKinds = ['accept', 'qualify', 'reject'] as const;
 /** A reviewer's word on one result. `judged` is the figure as it stood, so that a later change is noticed. */
@@ -23,9 +23,9 @@ const Choice = z.strictObject({
 });
 
 /** As it was once: the word on whichever figure of the parameter was reported then. */
-export const reviews = z.partialRecord(z.enum(parameterCodes), leaf(Verdict)).optional();
+export const reviews = z.partialRecord(ParameterCode, leaf(Verdict)).optional();
 /** The word on each determination, by where in the sheet it comes from. */
-export const verdicts = z.partialRecord(z.enum(parameterCodes), z.record(SourceId, leaf(Verdict))).optional();
-export const reported = z.partialRecord(z.enum(parameterCodes), leaf(Choice)).optional();
+export const verdicts = z.partialRecord(ParameterCode, z.record(SourceId, leaf(Verdict))).optional();
+export const reported = z.partialRecord(ParameterCode, leaf(Choice)).optional();
 
 export const ofReviewer = /^(reviews|verdicts|reported)\//;

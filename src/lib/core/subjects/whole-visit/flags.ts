@@ -1,5 +1,5 @@
 import type { ParameterCode, Way } from '../../quantity';
-import { parameters } from '../../quantity';
+import { parameterOf } from '../../quantity';
 import { saySure, sayValue, wayWords, type Limits95 } from '../../wording';
 import type { Figure } from '../../quantity';
 import { doubtKind } from '../flag';
@@ -12,8 +12,8 @@ export interface Told {
 	limits: Limits95 | null;
 	way: Way;
 }
-const told = ({ figure, uncertainty, limits, way }: Told, code: ParameterCode, { shown }: SaidIn) =>
-	`${saySure(figure, uncertainty, parameters[code].decimals, shown?.[code], limits).figure} by ${wayWords[way]}`;
+const told = ({ figure, uncertainty, limits, way }: Told, code: ParameterCode, { shown, own }: SaidIn) =>
+	`${saySure(figure, uncertainty, parameterOf(code, own).decimals, shown?.[code], limits).figure} by ${wayWords[way]}`;
 
 /** Two moments of one thing, the first of which must come before. */
 export const momentPairs = {
@@ -39,8 +39,8 @@ export const wholeVisitFlags = {
 	),
 	'ways-apart': doubtKind<{ parameter: ParameterCode; reported: Told; other: Told; guessed_percent: number }>(
 		'ask',
-		(e, units) =>
-			`${nameOf(e.parameter)}: ${told(e.reported, e.parameter, units)}, ${told(e.other, e.parameter, units)}; they lie further apart than both are sure${e.guessed_percent > 0 ? ` (± ${e.guessed_percent} % where nobody said how sure one is)` : ''}. Both are kept, the first is reported. Do one of them again, or say which is wrong.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)}: ${told(e.reported, e.parameter, said)}, ${told(e.other, e.parameter, said)}; they lie further apart than both are sure${e.guessed_percent > 0 ? ` (± ${e.guessed_percent} % where nobody said how sure one is)` : ''}. Both are kept, the first is reported. Do one of them again, or say which is wrong.`
 	),
 	'two-values': doubtKind<{ path: string; shown: unknown; other: unknown }>(
 		'ask',
@@ -54,6 +54,7 @@ export const wholeVisitFlags = {
 	),
 	'changed-since-review': doubtKind<{ parameter: ParameterCode; judged: string; now: string }>(
 		'ask',
-		(e) => `${nameOf(e.parameter)} was ${e.judged} when it was reviewed and is now ${e.now}. It waits for review again.`
+		(e, said) =>
+			`${nameOf(e.parameter, said)} was ${e.judged} when it was reviewed and is now ${e.now}. It waits for review again.`
 	)
 };

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { ProgramFacts } from '../../../core/schedule';
 import { inSentence } from '../../../core/wording';
-import { isParameterCode, parameters } from '../../../core/quantity';
+import { isParameterCode, parameterOf } from '../../../core/quantity';
 import type { Db } from '../connect';
 
 const DAY_ms = 86_400_000;
@@ -171,7 +171,7 @@ async function calibrationFacts(db: Db, programId: string, now: string): Promise
 		where i.measures->u.parameter ? 'calibrationDays' order by i.code, u.parameter`);
 	return rows.map((r) => ({
 		instrument: r.instrument,
-		parameter: isParameterCode(r.parameter) ? inSentence(parameters[r.parameter].name) : r.parameter,
+		parameter: isParameterCode(r.parameter) ? inSentence(parameterOf(r.parameter, undefined).name) : r.parameter,
 		limit_days: r.limit_days,
 		last_ms: r.last === null ? null : +new Date(r.last),
 		lastUsed_ms: +new Date(r.last_used)

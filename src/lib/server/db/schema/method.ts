@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import {
 	boolean,
 	check,
+	doublePrecision,
 	foreignKey,
 	index,
 	integer,
@@ -15,6 +16,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { InstrumentFacts } from '../../../core/subjects/context';
 import type { MethodCard } from '../../../core/method';
+import type { OwnParameter, Unit } from '../../../core/quantity';
 import type { Purpose } from '../../../core/schedule';
 import { member, program, team } from './program';
 
@@ -118,4 +120,26 @@ export const round = pgTable(
 		check('some_site', sql`cardinality(${t.siteIds}) > 0`),
 		check('refusal_has_reason', sql`${t.refusedBecause} is null or length(trim(${t.refusedBecause})) > 0`)
 	]
+);
+
+/** A parameter of the program's own: what it is, and which figures of it are possible and usual. */
+export const ownParameter = pgTable(
+	'own_parameter',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		code: text().notNull(),
+		name: text().notNull(),
+		unit: text().$type<Unit>().notNull(),
+		decimals: integer().notNull(),
+		possibleLow: doublePrecision('possible_low').notNull(),
+		possibleHigh: doublePrecision('possible_high').notNull(),
+		plausibleLow: doublePrecision('plausible_low').notNull(),
+		plausibleHigh: doublePrecision('plausible_high').notNull(),
+		isNeverNought: boolean('is_never_nought').notNull().default(false),
+		ways: jsonb().$type<OwnParameter['ways']>().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
 );

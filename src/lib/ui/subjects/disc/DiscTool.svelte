@@ -2,7 +2,7 @@
 	import type { Sheet } from '$lib/core/logbook';
 	import type { Props as ReadingProps } from '../reading/ReadingTool.svelte';
 
-	export type Props = Omit<ReadingProps, 'parameter' | 'slots' | 'instruments'> & { disc: Sheet['disc'] };
+	export type Props = Omit<ReadingProps, 'parameter' | 'known' | 'slots' | 'instruments'> & { disc: Sheet['disc'] };
 	const slots = [
 		{ id: 'down', label: 'going down, gone at', path: 'readings/disc-depth/down' },
 		{ id: 'up', label: 'coming up, seen at', path: 'readings/disc-depth/up' }
@@ -10,6 +10,7 @@
 </script>
 
 <script lang="ts">
+	import { parameters } from '$lib/core/quantity';
 	import { discSpoilerWords } from '$lib/core/subjects/disc/words';
 	import Chips from '../../entry/Chips.svelte';
 	import ReadingTool from '../reading/ReadingTool.svelte';
@@ -24,7 +25,15 @@
 	}
 </script>
 
-<ReadingTool {...rest} {writer} parameter="disc-depth" {slots} instruments={[]} signs={['>', '']} />
+<ReadingTool
+	{...rest}
+	{writer}
+	parameter="disc-depth"
+	known={parameters['disc-depth']}
+	{slots}
+	instruments={[]}
+	signs={['>', '']}
+/>
 <div class="spoilers">
 	<Chips
 		legend="What spoils it (tap what was so)"

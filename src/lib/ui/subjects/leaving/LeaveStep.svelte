@@ -37,6 +37,7 @@
 />
 <Differences
 	conflicts={screen.conflicts}
+	own={screen.card.own}
 	writer={screen.writer}
 	me={screen.satchel.member.id}
 	onstrike={(path, id) => screen.writer.strike(path, 'a slip of mine', id)}

@@ -1,6 +1,6 @@
 <script module lang="ts">
 	import type { Rest, Shown } from '$lib/core/quality';
-	import type { ParameterCode, Unit } from '$lib/core/quantity';
+	import type { Parameter, ParameterCode, Unit } from '$lib/core/quantity';
 
 	export interface Meter {
 		isSimulated: boolean;
@@ -9,6 +9,7 @@
 	export interface Props {
 		meter: Meter;
 		parameter: ParameterCode;
+		known: Parameter;
 		unit: Unit;
 		/** Where the next figure goes: "left". */
 		place: string;
@@ -23,9 +24,9 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { settling } from '$lib/core/quality';
-	import { convert, parameters, units, writeNumber } from '$lib/core/quantity';
+	import { convert, units, writeNumber } from '$lib/core/quantity';
 
-	let { meter, parameter, unit, place, rest, now_ms, ontake }: Props = $props();
+	let { meter, parameter, known, unit, place, rest, now_ms, ontake }: Props = $props();
 
 	let heard = $state.raw<Shown[]>([]);
 	let isOn = $state(false);
@@ -34,11 +35,11 @@
 		// the meter itself is outside: what it sends is heard until this is closed
 		return meter.listen(parameter, (shown) => (heard = [...untrack(() => heard).slice(-MOST_HEARD), shown]));
 	});
-	const own = $derived(parameters[parameter].unit);
+	const own = $derived(known.unit);
 	const seen = $derived(settling(heard, rest, heard.at(-1)?.at_ms ?? now_ms()));
 	const last = $derived(heard.findLast((s) => s.value !== null)?.value ?? null);
 	const isSilent = $derived(heard.length > 0 && heard.at(-1)?.value === null);
-	const say = (value: number) => writeNumber(Number(convert(value, own, unit).toFixed(parameters[parameter].decimals)));
+	const say = (value: number) => writeNumber(Number(convert(value, own, unit).toFixed(known.decimals)));
 	const points = $derived.by(() => {
 		const shown = heard.slice(-60).filter((s): s is Shown & { value: number } => s.value !== null);
 		if (shown.length < 2) return '';
@@ -50,7 +51,7 @@
 	function take() {
 		const value = seen.state === 'now' ? seen.value : last;
 		if (value === null) return;
-		ontake(Number(value.toFixed(parameters[parameter].decimals)), seen.state === 'now');
+		ontake(Number(value.toFixed(known.decimals)), seen.state === 'now');
 		heard = [];
 	}
 </script>

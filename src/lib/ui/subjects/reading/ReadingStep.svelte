@@ -9,6 +9,7 @@
 </script>
 
 <script lang="ts">
+	import { parameterOf } from '$lib/core/quantity';
 	import { slotsAsked } from '$lib/core/subjects/reading/step';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import Chips from '../../entry/Chips.svelte';
@@ -32,6 +33,7 @@
 <ReadingTool
 	writer={screen.writer}
 	parameter={step.parameter}
+	known={parameterOf(step.parameter, screen.card.own)}
 	unit={step.unit}
 	{slots}
 	instruments={screen.instrumentsFor(step.parameter)}

@@ -1,12 +1,14 @@
 <script module lang="ts">
 	import type { Rest } from '$lib/core/quality';
-	import type { Figure, ParameterCode, Unit } from '$lib/core/quantity';
+	import type { Figure, Parameter, ParameterCode, Unit } from '$lib/core/quantity';
 	import type { Meter } from './MeterPanel.svelte';
 	import type { Slot } from '../../entry/figure-entry.svelte';
 	import type { Writer } from '../../entry/writer';
 
 	export interface Props {
 		parameter: ParameterCode;
+		/** What it is, how it is judged. */
+		known: Parameter;
 		unit: Unit;
 		slots: Slot[];
 		instruments: string[];
@@ -19,19 +21,19 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { convert, exactly, isUnitOf, parameters, unitCodes, units, writeFigure } from '$lib/core/quantity';
+	import { convert, exactly, isUnitOf, unitCodes, units, writeFigure } from '$lib/core/quantity';
 	import { FigureEntry } from '../../entry/figure-entry.svelte';
 	import Keypad from '../../entry/Keypad.svelte';
 	import StrikeReason from '../../entry/StrikeReason.svelte';
 	import Struck from '../../logbook/Struck.svelte';
 
-	let { parameter, unit, slots, instruments, meter, signs, writer }: Props = $props();
+	let { parameter, known, unit, slots, instruments, meter, signs, writer }: Props = $props();
 
 	const live = (path: string) => writer.lines.get(path)?.live ?? null;
 	const figureAt = (path: string) => (live(path) ? (writer.lines.get(path)?.value as Figure) : null);
 
 	// the page makes this tool anew for each step, so what it starts from does not change under it
-	const entry = untrack(() => new FigureEntry(parameter, unit, (path, text) => writer.draft(path, text)));
+	const entry = untrack(() => new FigureEntry(known, unit, (path, text) => writer.draft(path, text)));
 	entry.active = untrack(
 		() =>
 			slots.find((s) => writer.drafts[s.path])?.path ??
@@ -50,7 +52,7 @@
 	/** Places whose figure has been kept here and may still be on its way to the disk. */
 	const onTheWay = new Set<string>();
 
-	const readable = $derived(unitCodes.filter((u) => isUnitOf(parameter, u)));
+	const readable = $derived(unitCodes.filter((u) => isUnitOf(known, u)));
 	const bare = (figure: Figure) =>
 		writeFigure(figure).replace(` ${units[figure.unit].symbol}`, '').replace('below ', '<').replace('over ', '>');
 
@@ -65,7 +67,7 @@
 
 	/** What the meter showed, taken by a tap: into the place that waits for it. */
 	function fromMeter(value: number, isSettled: boolean) {
-		const own = parameters[parameter].unit;
+		const own = known.unit;
 		const figure = exactly(
 			own === entry.unit ? value : Number(convert(value, own, entry.unit).toPrecision(6)),
 			entry.unit
@@ -148,6 +150,7 @@
 		<MeterPanel
 			meter={meter.port}
 			{parameter}
+			{known}
 			unit={entry.unit}
 			place={slots.find((s) => s.path === entry.active)?.label ?? ''}
 			rest={meter.rest}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { parameters } from '$lib/core/quantity';
 	import { levelSpoilers } from '$lib/core/subjects/staff-gauge/branch';
 	import { LEVEL_PATH } from '$lib/core/subjects/staff-gauge/step';
 	import { levelSpoilerWords } from '$lib/core/subjects/staff-gauge/words';
@@ -23,6 +24,7 @@
 <ReadingTool
 	writer={screen.writer}
 	parameter="water-level"
+	known={parameters['water-level']}
 	unit={step.unit}
 	{slots}
 	instruments={[]}

@@ -1,10 +1,13 @@
 <script module lang="ts">
 	import type { Props as ReadingProps } from '../reading/ReadingTool.svelte';
 
-	export type Props = Omit<ReadingProps, 'parameter' | 'unit' | 'slots' | 'instruments'> & { tubeLength_cm: number };
+	export type Props = Omit<ReadingProps, 'parameter' | 'known' | 'unit' | 'slots' | 'instruments'> & {
+		tubeLength_cm: number;
+	};
 </script>
 
 <script lang="ts">
+	import { parameters } from '$lib/core/quantity';
 	import ReadingTool from '../reading/ReadingTool.svelte';
 
 	let { tubeLength_cm, ...rest }: Props = $props();
@@ -31,6 +34,7 @@
 	<ReadingTool
 		{...rest}
 		parameter="tube-depth"
+		known={parameters['tube-depth']}
 		unit="cm"
 		slots={[{ id: 'tube', label: 'disc just shows at', path }]}
 		instruments={[]}

@@ -1,3 +1,4 @@
+import { parameterOf } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { streamNetwork, thresholdsOf } from '$lib/server/db/queries/catchment';
@@ -12,7 +13,7 @@ const VISITS_SHOWN = 8;
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const db = database();
-	const { site, available, parameter, span, spanId, view, acceptedOnly } = await askedOf(
+	const { site, available, parameter, known, own, span, spanId, view, acceptedOnly } = await askedOf(
 		db,
 		member,
 		params.code,
@@ -37,8 +38,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		},
 		stream: network.streams.find((s) => s.id === site.streamId)?.name ?? '',
 		onStream: network.sites.filter((s) => s.streamId === site.streamId).sort((a, b) => b.river_km - a.river_km),
-		parameters: available.map((a) => a.parameter),
+		parameters: available.map((a) => ({ code: a.parameter, name: parameterOf(a.parameter, own).name })),
 		parameter,
+		known,
 		threshold: thresholds.find((t) => t.parameter === parameter) ?? null,
 		series,
 		span: { from_ms: span.from.getTime(), to_ms: span.to.getTime(), id: spanId },

@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { changesDrawn, sayVerdict, verdictOn, waysCounted, type TrendPoint } from '$lib/core/interpret';
 	import { counted, sayDay, saySure, wayWords } from '$lib/core/wording';
-	import { parameters, units, withQualifier } from '$lib/core/quantity';
+	import { units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
 	import TrendLine from '$lib/ui/chart/TrendLine.svelte';
@@ -12,7 +12,7 @@
 	let { data }: PageProps = $props();
 	const standing = (waiting: number) => (waiting ? `${counted(waiting, 'result')} to be reviewed` : 'judged');
 
-	const known = $derived(data.parameter ? parameters[data.parameter] : null);
+	const known = $derived(data.known);
 	const points = $derived(data.series?.kind === 'points' ? data.series.points : []);
 	const stretches = $derived(data.series?.kind === 'stretches' ? data.series.stretches : []);
 	const last = $derived(points.findLast((p) => p.status !== 'rejected') ?? null);
@@ -84,10 +84,10 @@
 
 	{#if data.parameter && known}
 		<nav aria-label="What was measured" class="choices">
-			{#each data.parameters as code (code)}<a
+			{#each data.parameters as { code, name } (code)}<a
 					href={address({ p: code })}
 					aria-current={code === data.parameter ? 'true' : undefined}
-					data-sveltekit-noscroll>{parameters[code].name}</a
+					data-sveltekit-noscroll>{name}</a
 				>{/each}
 		</nav>
 		<div class="said">
@@ -141,7 +141,7 @@
 		</div>
 		{#if data.view === 'table'}
 			<SeriesTable
-				parameter={data.parameter}
+				parameter={known}
 				{points}
 				{stretches}
 				threshold={data.threshold}
@@ -150,7 +150,7 @@
 			/>
 		{:else}
 			<SeriesChart
-				parameter={data.parameter}
+				parameter={known}
 				threshold={data.threshold}
 				{points}
 				{stretches}

@@ -1,16 +1,17 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { parameterCodes, type ParameterCode } from '$lib/core/quantity';
+import { codesWith, ParameterCode, parameterOf } from '$lib/core/quantity';
 import { can, type Member } from '$lib/server/access';
 import type { Db } from '$lib/server/db/connect';
 import { siteByCode } from '$lib/server/db/queries/catchment';
+import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { parametersAt, type Span } from '$lib/server/db/queries/series';
 
 const YEAR_ms = 365.25 * 86_400_000;
 
 /** What the address asks for: a parameter, how far back, chart or table. Anything else falls back to what most want. */
 const Asked = z.object({
-	p: z.enum(parameterCodes).nullable().catch(null),
+	p: ParameterCode.nullable().catch(null),
 	span: z.enum(['1', '3', '10', 'all']).catch('3'),
 	view: z.enum(['chart', 'table']).catch('chart')
 });
@@ -32,7 +33,8 @@ export async function askedOf(db: Db, member: Member, code: string, url: URL, no
 		view: url.searchParams.get('view')
 	});
 	const acceptedOnly = !can(member, 'see-unreviewed');
-	const available = await parametersAt(db, member.programId, site.id, parameterCodes, acceptedOnly);
+	const own = await knownParameters(db, member.programId);
+	const available = await parametersAt(db, member.programId, site.id, codesWith(own), acceptedOnly);
 	const parameter: ParameterCode | null =
 		available.find((a) => a.parameter === asked.p)?.parameter ??
 		available.find((a) => a.parameter === 'oxygen-saturation')?.parameter ??
@@ -41,5 +43,6 @@ export async function askedOf(db: Db, member: Member, code: string, url: URL, no
 	const first = available.find((a) => a.parameter === parameter)?.first ?? new Date(now_ms - YEAR_ms);
 	const from = asked.span === 'all' ? first : new Date(now_ms - Number(asked.span) * YEAR_ms);
 	const span: Span = { from, to: new Date(now_ms) };
-	return { site, available, parameter, span, spanId: asked.span, view: asked.view, acceptedOnly };
+	const known = parameter && parameterOf(parameter, own);
+	return { site, available, parameter, known, own, span, spanId: asked.span, view: asked.view, acceptedOnly };
 }

@@ -5,7 +5,7 @@ import { typesBlind, wholeCopies } from '$lib/core/logbook';
 import { verdictKinds } from '$lib/core/subjects/review/branch';
 import { SourceId } from '$lib/core/leaf';
 import { sectionUnits } from '$lib/core/subjects/gauging/units';
-import { parameterCodes } from '$lib/core/quantity';
+import { ParameterCode } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { thresholdsOf } from '$lib/server/db/queries/catchment';
@@ -25,7 +25,7 @@ import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
 import { logLines } from './lines';
 
-const which = { parameter: z.enum(parameterCodes), from: SourceId.optional() };
+const which = { parameter: ParameterCode, from: SourceId.optional() };
 
 const Judged = z
 	.object({
@@ -67,7 +67,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		error(404, 'There is no such visit in your program, or it is another team’s.');
 	const worked = (await workedVisit(db, member.programId, visit.id, serverNow_ms()))!;
 	const { folded, ...outcome } = worked.outcome;
-	const { title, version, steps, shown } = worked.visit.card;
+	const { title, version, steps, shown, own } = worked.visit.card;
 	const asRead = sectionUnits(worked.visit.card);
 	/** Who may still type the second copy does not see the first unless they say that they will not. */
 	const isBlind =
@@ -78,7 +78,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	return {
 		visit,
 		isBlind,
-		card: { title, version, shown, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
+		card: { title, version, shown, own, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
 		...(isBlind
 			? {
 					sheet: {},

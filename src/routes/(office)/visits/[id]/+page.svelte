@@ -20,7 +20,7 @@
 	const outcome = $derived(data.outcome);
 	const gauging = $derived(outcome.gaugings[0]);
 	const asRead = $derived(data.card.asRead);
-	const saidIn = $derived({ ...asRead, shown: data.card.shown });
+	const saidIn = $derived({ ...asRead, shown: data.card.shown, own: data.card.own });
 	const general = $derived(
 		outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter))
 	);
@@ -128,7 +128,7 @@
 			<section aria-labelledby="logbook">
 				<h2 id="logbook" class="ruled">Logbook</h2>
 				<p class="small">{data.logbook.length} lines. Nothing is erased: what was struck stays readable.</p>
-				<Logbook lines={data.logbook} {initialsOf} {timeZone} mayStrike={data.mayJudge} {refused} />
+				<Logbook lines={data.logbook} own={data.card.own} {initialsOf} {timeZone} mayStrike={data.mayJudge} {refused} />
 				{#if data.aside.length}
 					<h3>Set aside</h3>
 					{#each data.aside as line (line.entryId)}

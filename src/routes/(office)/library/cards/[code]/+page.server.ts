@@ -4,6 +4,7 @@ import { compose, orderSteps, readChanges, settingsOf } from '$lib/core/method';
 import { againSettings, stepsToAdd } from '$lib/core/subjects/step-settings';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
+import { definedParameters } from '$lib/server/db/queries/own-parameters';
 import { cardVersions, keepVersion, keptBy, roundsThatWouldMove } from '$lib/server/library/cards';
 import { previewSettings, readSettings } from '$lib/server/library/card-file';
 import { serverNow_ms } from '$lib/server/settings';
@@ -24,7 +25,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		mayKeep: can(member, 'keep-library'),
 		title: versions[0]!.card.title,
 		version: versions[0]!.version,
-		settings: settingsOf(draft.card),
+		settings: settingsOf(draft.card, await definedParameters(database(), member.programId)),
 		changes: asked.words,
 		draftSaid: [
 			...asked.why,
@@ -91,7 +92,7 @@ export const actions: Actions = {
 		if ('why' in read) return fail(400, { texts: null, why: [{ path: '', why: read.why }] });
 		const latest = (await cardVersions(database(), member.programId)).get(params.code)?.[0];
 		if (!latest) error(404, 'There is no such card in your program.');
-		const seen = previewSettings(latest.card, read);
+		const seen = previewSettings(latest.card, read, await definedParameters(database(), member.programId));
 		if ('why' in seen) return fail(400, { texts: null, why: seen.why });
 		const rounds = await roundsThatWouldMove(database(), member.programId, latest.cardId, serverNow_ms());
 		return { preview: { ...seen, texts: read.texts, on: latest.version, rounds } };

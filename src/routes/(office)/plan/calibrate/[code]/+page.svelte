@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { counted, sayDay, sayTime } from '$lib/core/wording';
-	import { isParameterCode, parameters } from '$lib/core/quantity';
 	import { simulatedMeter } from '$lib/field/devices/simulated-meter';
 	import type { PageProps } from './$types';
 
@@ -9,7 +8,6 @@
 
 	const SETTLE_min = 10;
 	const { timeZone } = $derived(data.program);
-	const named = (code: string) => (isParameterCode(code) ? parameters[code].name : code);
 	const given = (parameter: string, field: string) =>
 		form?.parameter === parameter && 'given' in form ? (form.given?.[field] ?? '') : '';
 
@@ -44,8 +42,8 @@
 		<a href="/plan">The season</a>
 	</header>
 	{#each data.instrument.due as due (due.parameter)}
-		<section aria-label={named(due.parameter)}>
-			<h2 class="ruled">{named(due.parameter)}</h2>
+		<section aria-label={due.name}>
+			<h2 class="ruled">{due.name}</h2>
 			<p class="small">
 				{#if due.last}
 					Last {sayDay(due.last.at_ms, timeZone)}, {sayTime(due.last.at_ms, timeZone)}: {due.last.passed
@@ -157,16 +155,18 @@
 					</p>
 					<div class="fields">
 						<label
-							>Standard, µS/cm <input
+							>Standard, {due.unitSymbol}
+							<input
 								class="input-line"
 								name="standard"
 								inputmode="decimal"
 								required
-								value={given(due.parameter, 'standard') || '1413'}
+								value={given(due.parameter, 'standard') || (due.parameter === 'conductivity' ? '1413' : '')}
 							/></label
 						>
 						<label
-							>Reading, µS/cm <input
+							>Reading, {due.unitSymbol}
+							<input
 								class="input-line"
 								name="reading"
 								inputmode="decimal"

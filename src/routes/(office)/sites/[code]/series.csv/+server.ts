@@ -1,5 +1,4 @@
 import { stringify } from 'csv-stringify/sync';
-import { parameters } from '$lib/core/quantity';
 import { database } from '$lib/server/db/connect';
 import { pointsOf } from '$lib/server/db/queries/series';
 import { serverNow_ms } from '$lib/server/settings';
@@ -13,7 +12,7 @@ const MOST_ROWS = 100_000;
  * their own.
  */
 export const GET: RequestHandler = async ({ locals, params, url }) => {
-	const { site, parameter, span, acceptedOnly } = await askedOf(
+	const { site, parameter, known, span, acceptedOnly } = await askedOf(
 		database(),
 		locals.member!,
 		params.code,
@@ -23,7 +22,7 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 	const points = parameter
 		? await pointsOf(database(), locals.member!.programId, site.id, parameter, span, acceptedOnly, MOST_ROWS)
 		: [];
-	const unit = parameter ? parameters[parameter].unit : 'value';
+	const unit = known?.unit ?? 'value';
 	const rows = points.map((p) => ({
 		site: site.code,
 		parameter,
