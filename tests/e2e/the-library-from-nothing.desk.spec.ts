@@ -276,6 +276,42 @@ test('a step is added to a card, another removed, and a phone asks for what the 
 	await expect(page.getByText(/Such a level does not tell how much water flows/)).toBeVisible();
 });
 
+test('a parameter of the program’s own is defined, chosen in a step, and read on a phone by what it is', async () => {
+	await add('parameters', {
+		Code: 'chlorophyll-a',
+		Name: 'Chlorophyll a',
+		Unit: 'µg/L',
+		'Decimals shown': '1',
+		'Least possible': '0',
+		'Most possible': '1000',
+		'Usual from': '0,5',
+		'Usual to': '60',
+		'Found by': ['meter']
+	});
+	await page.goto('/library/cards/stream-visit-crew');
+	const steps = page.getByRole('region', { name: 'Steps of the card' });
+	await steps.getByLabel('Add a step').selectOption('A reading by meter or thermometer');
+	await steps.getByRole('button', { name: 'Add' }).click();
+	await page.locator('[name="steps.reading.parameter"]').selectOption('Chlorophyll a');
+	await page.locator('[name="steps.reading.title"]').fill('Chlorophyll');
+	await page.getByRole('button', { name: 'Keep as version 4' }).click();
+	await expect(page.getByText(/Kept as version 4/)).toBeVisible();
+
+	await packField(page);
+	await page.getByRole('button', { name: 'Start at Kell 1' }).last().click();
+	await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
+	await page
+		.getByRole('link', { name: /Chlorophyll/ })
+		.first()
+		.click();
+	await page.locator('.slots input').first().focus();
+	await keep(page, '90');
+	await expect(page.getByText('Chlorophyll a is usually 0.5 to 60 µg/L. If 90 stands, keep it again.')).toBeVisible();
+	await page.locator('.slots input').first().fill('12.5');
+	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await expect(page.getByText('Chlorophyll a: 12.5 µg/L')).toBeVisible();
+});
+
 test('an address or a form that asks for nonsense is answered in words', async () => {
 	const streams = await page.request.get('/library/streams');
 	const id = /\/library\/streams\/([0-9a-f-]{36})/.exec(await streams.text())![1]!;

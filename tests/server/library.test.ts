@@ -11,6 +11,7 @@ import {
 	audit,
 	member,
 	methodCardVersion,
+	result,
 	round,
 	site,
 	stream,
@@ -21,11 +22,14 @@ import { readSettings, settingsAsCsv } from '../../src/lib/server/library/card-f
 import { cardVersions, keepVersion, takeCard } from '../../src/lib/server/library/cards';
 import { auditOf, importFile, keepTexts, removeRow, textsBefore } from '../../src/lib/server/library/keep';
 import { loadLibrary } from '../../src/lib/server/library/load';
+import { definedParameters, knownParameters } from '../../src/lib/server/db/queries/own-parameters';
+import { calibrate, calibrationsOf } from '../../src/lib/server/plan/calibrate';
 import { joinWord } from '../../src/lib/server/library/people';
 import { beginProgram } from '../../src/lib/server/library/program';
 import { MOST_ROWS, readFile } from '../../src/lib/server/library/read-file';
 import { asCsv, asGeoJson, sitesAsGpx } from '../../src/lib/server/library/write-file';
-import { aProgram, now_ms, type AProgram } from './a-program';
+import { askedOf } from '../../src/routes/(office)/sites/[code]/asked';
+import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
 const db = database();
 const the = (name: KindName) => kindNamed(name)!;
@@ -65,6 +69,88 @@ const bringIn = async (
 	if ('why' in read) throw new Error(read.why);
 	return importFile(db, who, the(name), { rows: read.rows, defaults, confirmed }, now_ms);
 };
+
+const chlorophyll = {
+	code: 'chlorophyll-a',
+	name: 'Chlorophyll a',
+	unit: 'µg/L',
+	decimals: '1',
+	possibleLow: '0',
+	possibleHigh: '1000',
+	plausibleLow: '0,5',
+	plausibleHigh: '60',
+	isNeverNought: 'no',
+	ways: 'meter'
+};
+
+describe('a parameter of a program’s own', () => {
+	const defined = async () => {
+		const program = await aLibrary();
+		const kept = await keepTexts(db, program.who, the('parameters'), null, chlorophyll, now_ms);
+		return { ...program, id: (kept as { id: string }).id };
+	};
+
+	it('is defined, read by a step, sent in by a phone, and stands among a site’s figures by its name', async () => {
+		const program = await defined();
+		const { who, programId, siteId } = program;
+		const on = (await cardVersions(db, programId)).get('stream-visit')![0]!.version;
+		const texts = { 'steps.reading.parameter': 'own-chlorophyll-a' };
+		expect(
+			await keepVersion(db, who, 'stream-visit', on, texts, now_ms, [{ do: 'add', tool: 'reading' }])
+		).toMatchObject({ ok: true });
+		const [version] = (await cardVersions(db, programId)).get('stream-visit')!;
+		const visitId = v7({ msecs: now_ms });
+		const write = aDevice(program.members.monitor, visitId);
+		const opening = { ...anOpening(program), cardVersionId: version!.id };
+		const figure = { value: 0.012, unit: 'mg_L' };
+		const sent = await send(program.members.monitor, [
+			write('opening', opening),
+			write('readings/own-chlorophyll-a/main', figure),
+			write('leaving/at', new Date(now_ms).toISOString())
+		]);
+		expect(sent.refused).toEqual([]);
+		const rows = await db.select().from(result).where(eq(result.programId, programId));
+		expect(rows).toMatchObject([{ parameter: 'own-chlorophyll-a', value: 12, unit: 'ug_L', isReported: true }]);
+		const asked = await askedOf(db, who, 'S1', new URL('http://here/sites/S1?p=own-chlorophyll-a&span=all'), now_ms);
+		expect(asked).toMatchObject({
+			site: { id: siteId },
+			parameter: 'own-chlorophyll-a',
+			known: { name: 'Chlorophyll a' }
+		});
+	});
+
+	it('keeps its code and the kind of its unit; the definition that a card took over outlives the shelf', async () => {
+		const { who, id, programId } = await defined();
+		const again = (change: object) => keepTexts(db, who, the('parameters'), id, { ...chlorophyll, ...change }, now_ms);
+		expect(await again({ code: 'chl' })).toMatchObject({ ok: false, objections: [{ field: 'code' }] });
+		expect(await again({ unit: '°C' })).toMatchObject({ ok: false, objections: [{ field: 'unit' }] });
+		expect(await again({ plausibleHigh: '2000' })).toMatchObject({
+			ok: false,
+			objections: [{ field: 'plausibleHigh' }]
+		});
+		expect(await again({ name: 'Chlorophyll', unit: 'mg/L' })).toMatchObject({ ok: true });
+		expect(await definedParameters(db, programId)).toMatchObject({ 'own-chlorophyll-a': { name: 'Chlorophyll' } });
+		const texts = { 'steps.reading.parameter': 'own-chlorophyll-a' };
+		await keepVersion(db, who, 'stream-visit', 1, texts, now_ms, [{ do: 'add', tool: 'reading' }]);
+		expect(await removeRow(db, who, the('parameters'), id, now_ms)).toMatchObject({ ok: true });
+		expect(await definedParameters(db, programId)).toEqual({});
+		expect(await knownParameters(db, programId)).toMatchObject({ 'own-chlorophyll-a': { name: 'Chlorophyll' } });
+	});
+
+	it('is measured by an instrument, named by its short name, and calibrated in a standard of it', async () => {
+		const { who, programId } = await defined();
+		const texts = { code: 'F-1', kind: 'fluorometer', measures: 'chlorophyll-a 0 to 500, calibrate every 30 days' };
+		expect(await keepTexts(db, who, the('instruments'), null, texts, now_ms)).toMatchObject({ ok: true });
+		const wrong = { ...texts, code: 'F-2', measures: 'phycocyanin 0 to 500' };
+		expect(await keepTexts(db, who, the('instruments'), null, wrong, now_ms)).toMatchObject({ ok: false });
+		const known = await calibrationsOf(db, programId, 'F-1');
+		expect(known!.due).toMatchObject([
+			{ parameter: 'own-chlorophyll-a', name: 'Chlorophyll a', unitSymbol: 'µg/L', way: 'standard', limit_days: 30 }
+		]);
+		const typed = { way: 'standard' as const, reading: 9.9, standard: 10 };
+		expect(await calibrate(db, who, known!.id, 'own-chlorophyll-a', typed, now_ms)).toMatchObject({ passed: true });
+	});
+});
 
 describe('one thing of the library', () => {
 	it('is kept with a line in the audit, and can be brought back as it was', async () => {

@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import type { Db } from '../db/connect';
-import { circuit, consumable, drive, gear, place, round, sampler } from '../db/schema';
+import { circuit, consumable, drive, gear, ownParameter, place, round, sampler } from '../db/schema';
 import { teams, type Team } from './season';
 
 /* The demo's plan: a depot, two labs, drives that were timed, a circuit for each team, the next round and a refused date. */
@@ -82,6 +82,20 @@ export async function placesAndCircuits(
 		{ programId, id: newId(), what: 'pH buffer 7', expiresOn: dateIn(now_ms, 210) },
 		{ programId, id: newId(), what: 'Conductivity standard 1413 µS/cm', expiresOn: dateIn(now_ms, 95) }
 	]);
+	// defined, and in no card yet: to be chosen in a step
+	await tx.insert(ownParameter).values({
+		programId,
+		id: v7(),
+		code: 'chlorophyll-a',
+		name: 'Chlorophyll a',
+		unit: 'ug_L',
+		decimals: 1,
+		possibleLow: 0,
+		possibleHigh: 1000,
+		plausibleLow: 0.2,
+		plausibleHigh: 60,
+		ways: ['meter']
+	});
 	await tx.insert(gear).values([
 		{
 			programId,

@@ -21,7 +21,7 @@ function unit({ label, help }: { label: string; help: string }): Field<Unit> {
 
 const fields = {
 	code: words({
-		label: 'Short name',
+		label: 'Code',
 		isRequired: true,
 		most: 39,
 		help: 'in files and on cards, such as chlorophyll-a: small letters, digits, dashes; it stays when the name changes',
