@@ -240,43 +240,7 @@ test('a card is changed as its next version and compared with the last', async (
 	await expect(page.getByRole('row', { name: /depth × speed/ })).toContainText('0.60.7');
 });
 
-test('a step is added to a card, another removed, and a phone asks for what the card asks for', async () => {
-	await page.goto('/library/cards/stream-visit-crew');
-	const steps = page.getByRole('region', { name: 'Steps of the card' });
-	await page.getByLabel('how', { exact: false }).first().waitFor();
-	await steps.getByRole('link', { name: 'Flow: remove' }).click();
-	await expect(steps.getByText(/The rule “What stirs the bed comes last.*” goes/)).toBeVisible();
-	await steps.getByLabel('Add a step').selectOption('A staff gauge (water level on a board)');
-	await steps.getByRole('button', { name: 'Add' }).click();
-	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toBeVisible();
-	await expect(steps.getByText('2 changes of the steps, not kept yet.')).toBeVisible();
-	await steps.getByRole('link', { name: 'Air temperature: do it twice' }).click();
-	await expect(steps.getByText('3 changes of the steps, not kept yet.')).toBeVisible();
-	await steps.getByRole('link', { name: 'Take the last one back' }).click();
-	await expect(steps.getByRole('listitem').filter({ hasText: 'again' })).toHaveCount(0);
-	await page.getByLabel('the board is marked in').selectOption('centimetres');
-	await page.getByLabel('from mark to mark').fill('2');
-	await page.getByRole('button', { name: 'Keep as version 3' }).click();
-	await expect(page.getByText(/Kept as version 3/)).toBeVisible();
-	await expect(steps.getByText(/not kept yet/)).toHaveCount(0); // what was kept is not made once more
-	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toHaveCount(1);
-
-	await packField(page);
-	await page.getByRole('button', { name: 'Start at Kell 1' }).last().click();
-	await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
-	await page
-		.getByRole('link', { name: /Staff gauge/ })
-		.first()
-		.click();
-	await page.locator('.slots input').first().focus();
-	await keep(page, '64');
-	await expect(page.getByText('Water level: 0.640 ± 0.010 m')).toBeVisible();
-	await expect(page.getByText('One reading on the board, known to half a mark.')).toBeVisible();
-	await page.getByRole('button', { name: 'the tide reaches it' }).click();
-	await expect(page.getByText(/Such a level does not tell how much water flows/)).toBeVisible();
-});
-
-test('a parameter of the program’s own is defined, chosen in a step, and read on a phone by what it is', async () => {
+test('a parameter of the program’s own is defined, and chosen in a step of a card', async () => {
 	await add('parameters', {
 		Code: 'chlorophyll-a',
 		Name: 'Chlorophyll a',
@@ -294,12 +258,45 @@ test('a parameter of the program’s own is defined, chosen in a step, and read 
 	await steps.getByRole('button', { name: 'Add' }).click();
 	await page.locator('[name="steps.reading.parameter"]').selectOption('Chlorophyll a');
 	await page.locator('[name="steps.reading.title"]').fill('Chlorophyll');
+	await page.getByRole('button', { name: 'Keep as version 3' }).click();
+	await expect(page.getByText(/Kept as version 3/)).toBeVisible();
+});
+
+test('a step is added to a card, another removed, and a phone asks for what the card asks for', async () => {
+	await page.goto('/library/cards/stream-visit-crew');
+	const steps = page.getByRole('region', { name: 'Steps of the card' });
+	await page.getByLabel('how', { exact: false }).first().waitFor();
+	await steps.getByRole('link', { name: 'Flow: remove' }).click();
+	await expect(steps.getByText(/The rule “What stirs the bed comes last.*” goes/)).toBeVisible();
+	await steps.getByLabel('Add a step').selectOption('A staff gauge (water level on a board)');
+	await steps.getByRole('button', { name: 'Add' }).click();
+	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toBeVisible();
+	await expect(steps.getByText('2 changes of the steps, not kept yet.')).toBeVisible();
+	await steps.getByRole('link', { name: 'Air temperature: do it twice' }).click();
+	await expect(steps.getByText('3 changes of the steps, not kept yet.')).toBeVisible();
+	await steps.getByRole('link', { name: 'Take the last one back' }).click();
+	await expect(steps.getByRole('listitem').filter({ hasText: 'again' })).toHaveCount(0);
+	await page.getByLabel('the board is marked in').selectOption('centimetres');
+	await page.getByLabel('from mark to mark').fill('2');
 	await page.getByRole('button', { name: 'Keep as version 4' }).click();
 	await expect(page.getByText(/Kept as version 4/)).toBeVisible();
+	await expect(steps.getByText(/not kept yet/)).toHaveCount(0); // what was kept is not made once more
+	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toHaveCount(1);
 
 	await packField(page);
 	await page.getByRole('button', { name: 'Start at Kell 1' }).last().click();
 	await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
+	await page
+		.getByRole('link', { name: /Staff gauge/ })
+		.first()
+		.click();
+	await page.locator('.slots input').first().focus();
+	await keep(page, '64');
+	await expect(page.getByText('Water level: 0.640 ± 0.010 m')).toBeVisible();
+	await expect(page.getByText('One reading on the board, known to half a mark.')).toBeVisible();
+	await page.getByRole('button', { name: 'the tide reaches it' }).click();
+	await expect(page.getByText(/Such a level does not tell how much water flows/)).toBeVisible();
+
 	await page
 		.getByRole('link', { name: /Chlorophyll/ })
 		.first()
