@@ -17,6 +17,8 @@ export interface Parameter {
 	readonly plausible: readonly [number, number];
 	/** A method finds it or finds it below its limit; "0" is neither. */
 	readonly isNeverNought?: boolean;
+	/** It is read in a way of its own, by a subject of its own, and not off any instrument. */
+	readonly hasOwnSubject?: boolean;
 }
 
 export const parameters = {
@@ -53,10 +55,31 @@ export const parameters = {
 	},
 	salinity: { name: 'Salinity', unit: 'PSU', decimals: 1, possible: [0, 120], plausible: [0, 42] },
 	ph: { name: 'pH', unit: 'pH', decimals: 1, possible: [0, 14], plausible: [5, 9.5] },
-	'tube-depth': { name: 'Clarity in the tube', unit: 'cm', decimals: 0, possible: [0, 200], plausible: [3, 120] },
+	'tube-depth': {
+		name: 'Clarity in the tube',
+		unit: 'cm',
+		decimals: 0,
+		possible: [0, 200],
+		plausible: [3, 120],
+		hasOwnSubject: true
+	},
 	// on a board whose zero lies anywhere
-	'water-level': { name: 'Water level', unit: 'm', decimals: 2, possible: [-10, 30], plausible: [-0.5, 6] },
-	'disc-depth': { name: 'Secchi depth', unit: 'm', decimals: 2, possible: [0, 40], plausible: [0.1, 8] },
+	'water-level': {
+		name: 'Water level',
+		unit: 'm',
+		decimals: 2,
+		possible: [-10, 30],
+		plausible: [-0.5, 6],
+		hasOwnSubject: true
+	},
+	'disc-depth': {
+		name: 'Secchi depth',
+		unit: 'm',
+		decimals: 2,
+		possible: [0, 40],
+		plausible: [0.1, 8],
+		hasOwnSubject: true
+	},
 	turbidity: { name: 'Turbidity from the tube', unit: 'NTU', decimals: 0, possible: [0, 10_000], plausible: [0, 500] },
 	discharge: { name: 'Discharge', unit: 'm3_s', decimals: 3, possible: [-100, 1000], plausible: [0, 20] },
 	'e-coli': {

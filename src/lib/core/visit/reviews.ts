@@ -28,12 +28,14 @@ export type Judged = Omit<Determination, 'isReported' | 'choice'>;
  * reported. A figure that changed after its review waits again, and says so.
  */
 export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded): { judged: Judged[]; flags: Flag[] } {
+	const { reviews, verdicts } = sheet;
+	if (!reviews && !verdicts) return { judged: findings.map(waiting), flags: [] };
 	const flags: Flag[] = [];
 	const judged = findings.map((finding): Judged => {
 		const { parameter } = finding;
 		const { path, verdict } = wordOn(finding, findings, sheet);
 		const entry = lines.get(path)?.live;
-		if (!verdict || !entry) return { ...finding, status: 'waiting', review: null };
+		if (!verdict || !entry) return waiting(finding);
 		const review = {
 			verdict: verdict.verdict,
 			reason: verdict.reason,
@@ -47,6 +49,8 @@ export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded)
 	});
 	return { judged, flags };
 }
+
+const waiting = (finding: Finding): Judged => ({ ...finding, status: 'waiting', review: null });
 
 const isOf = (verdict: Verdict, finding: Finding) =>
 	verdict.judged === judgedText(finding) || verdict.judged === judgedBefore(finding);

@@ -7,9 +7,6 @@ import { readingsFound } from './figure';
 /** Percent above which water cannot hold its oxygen for long. */
 const SUPERSATURATED_PERCENT = 130;
 
-/** Parameters that are read in a way of their own, by a subject of their own. */
-const ELSEWHERE: readonly ParameterCode[] = ['disc-depth', 'tube-depth', 'water-level'];
-
 /** What is read off an instrument: the mean of each parameter's readings, and what is doubtful about them. */
 export const reading = defineSubject({
 	branches: ['readings'],
@@ -22,7 +19,7 @@ export const reading = defineSubject({
 			// the edge of the logbook knows no parameter of a program's own: a unit of another kind is met here
 			const fits = ([, figure]: [string, Figure]) => isUnitOf(parameterOf(code, card.own), figure.unit);
 			const slots = Object.fromEntries(all.filter(fits).filter(([slot]) => !isKit(code, slot)));
-			if (ELSEWHERE.includes(code) || Object.keys(slots).length === 0) return [];
+			if (parameterOf(code, card.own).hasOwnSubject || Object.keys(slots).length === 0) return [];
 			const readings = { parameter: code, way: wayOf(code), place: `readings/${code}`, slots, scale: null };
 			return [readingsFound(readings, lines, card, context.instruments)];
 		});
