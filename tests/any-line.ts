@@ -84,7 +84,7 @@ function figureAt(path: string): fc.Arbitrary<unknown> {
 	};
 	return fc.oneof(
 		...(['value', 'value', 'below', 'above'] as const).map((side) =>
-			fc.record({ [side]: amount, ...more }, { requiredKeys: [side, 'unit'] })
+			fc.record<Record<string, unknown>>({ [side]: amount, ...more }, { requiredKeys: [side, 'unit'] })
 		)
 	);
 }
@@ -136,11 +136,11 @@ function textOf({ format }: z.ZodString): fc.Arbitrary<string> {
 	return format === 'uuid' ? fc.uuid() : words;
 }
 
-function numberOf({ minValue, maxValue, isInt }: z.ZodNumber): fc.Arbitrary<number> {
+function numberOf({ minValue, maxValue, format }: z.ZodNumber): fc.Arbitrary<number> {
 	const low = Math.max(minValue ?? -100, -1e6);
 	const high = Math.min(maxValue ?? 100, 1e6);
 	const near = Math.min(high, low + 100);
-	if (isInt) return fc.integer({ min: Math.ceil(low), max: Math.floor(near) });
+	if (format?.includes('int')) return fc.integer({ min: Math.ceil(low), max: Math.floor(near) });
 	return fc.oneof(number(low, near), number(low, high));
 }
 

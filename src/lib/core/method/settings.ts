@@ -154,12 +154,12 @@ export function withSettings(
 function takeDefinitions(draft: MethodCard, own: OwnParameters): void {
 	const used = new Map<string, OwnParameters[keyof OwnParameters]>();
 	for (const step of draft.steps) {
-		if (step.tool !== 'reading' && step.tool !== 'kit') continue;
+		if (!('parameter' in step)) continue;
 		const parameter = parameterOf(step.parameter, own);
 		if (isOwnCode(step.parameter)) used.set(step.parameter, own[step.parameter]);
 		if (isUnitOf(parameter, step.unit)) continue;
 		step.unit = parameter.unit;
-		if (step.tool === 'reading') delete step.settled;
+		if ('settled' in step) delete step.settled;
 	}
 	if (used.size) draft.own = Object.fromEntries(used) as MethodCard['own'];
 	else delete draft.own;

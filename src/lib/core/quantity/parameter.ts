@@ -173,8 +173,8 @@ export function parameterOf(code: ParameterCode, own: OwnParameters | undefined)
 	if (isKnownCode(code)) return parameters[code];
 	const known = own?.[code];
 	if (known === undefined) return unknownParameter(code);
-	const { ways: _ways, isNeverNought, ...rest } = known;
-	return isNeverNought ? { ...rest, isNeverNought } : rest;
+	const { isNeverNought, ...rest } = known;
+	return isNeverNought === undefined ? rest : { ...rest, isNeverNought };
 }
 
 const EVERYTHING = [-Infinity, Infinity] as const;

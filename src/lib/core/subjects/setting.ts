@@ -83,7 +83,8 @@ export function parameterSetting(
 	const others = (Object.entries(own) as [string, OwnParameter][]).filter(
 		([code, p]) => code === value || p.ways.includes(way)
 	);
-	return oneOf('parameter', label, value, Object.fromEntries([...known, ...others.map(([code, p]) => [code, p.name])]));
+	const words = [...known, ...others.map(([code, p]): [string, string] => [code, p.name])];
+	return oneOf('parameter', label, value, Object.fromEntries(words));
 }
 
 export const unitOptions = (like: Unit) =>

@@ -1,30 +1,15 @@
 import { eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { Entry } from '../../core/logbook';
-import { fullVisit, streamVisit, streamVisit1 } from '../../core/method';
-import { seeded, type Chance } from '../../core/statistics';
-import type { Member } from '../access';
+import { fullVisit } from '../../core/method';
 import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
-import {
-	calibration,
-	instrument,
-	logbookTip,
-	member,
-	methodCard,
-	methodCardVersion,
-	program,
-	round as roundTable,
-	site,
-	stream,
-	team,
-	user
-} from '../db/schema';
+import { member, methodCard, methodCardVersion, program, round as roundTable, user } from '../db/schema';
 import { receiveEntries } from '../sync/receive';
-import { siteNotes, sites, streams, type DemoSite } from './catchment';
-import { instruments, kitOf } from './instruments';
+import { kitOf } from './instruments';
 import { DEMO_PASSWORD, emailOf, people } from './people';
-import { placesAndCircuits, refusedDate, seasonOf } from './plan';
+import { refusedDate } from './plan';
+import { referenceData, roundStart, SEED, type Cast } from './reference-data';
 import { reviewVisits } from './reviews';
 import {
 	FORGOTTEN_PROBE_days,
@@ -35,7 +20,6 @@ import {
 	teams,
 	type Team
 } from './season';
-import { thresholds } from './thresholds';
 import { visitsUnderWay } from './under-way';
 import { benchEntries, visitEntries } from './visit-entries';
 import { seededId, type VisitPlan, type Writer } from './logbook-writer';
@@ -44,18 +28,6 @@ import { truthAt, weather } from './water-model';
 const MINUTE_ms = 60_000;
 const HOUR_ms = 60 * MINUTE_ms;
 const DAY_ms = 24 * HOUR_ms;
-const SEED = 20_260_514;
-
-interface Cast {
-	programId: string;
-	writers: Map<string, Writer & { member: Member }>;
-	sites: (DemoSite & { id: string })[];
-	cards: { id: string; card: VisitPlan['cardVersion']['card'] }[];
-	teamIds: Record<Team, string>;
-	circuitIds: Record<Team, string>;
-	chance: Chance;
-	now_ms: number;
-}
 
 /**
  * Loads the demo: an invented catchment, its people and three years of visits, every line of which goes through the
@@ -90,14 +62,6 @@ export async function loadDemo(
 	return 'loaded';
 }
 
-const notesOf = (code: string, now_ms: number) => {
-	const { permissionUntil_days, ...notes } = siteNotes[code] ?? {};
-	return {
-		...notes,
-		...(permissionUntil_days === undefined ? {} : { permissionUntil: isoDay(now_ms, permissionUntil_days) })
-	};
-};
-
 async function demoUsers(db: Db): Promise<Map<string, string>> {
 	const ids = new Map<string, string>();
 	for (const person of people) {
@@ -108,143 +72,12 @@ async function demoUsers(db: Db): Promise<Map<string, string>> {
 	return ids;
 }
 
-async function referenceData(tx: Db, userIds: Map<string, string>, now_ms: number): Promise<Cast> {
-	const chance = seeded(SEED);
-	const id = () => seededId(now_ms - 1200 * DAY_ms, chance);
-	const programId = id();
-	await tx.insert(program).values({
-		id: programId,
-		code: 'tessel',
-		name: 'Tessel Stream Watch',
-		timeZone: 'Etc/UTC',
-		settings: { thresholds, season: seasonOf(now_ms), reportTo: 'the coordinator, by telephone, at once' },
-		isDemo: true
-	});
-	await tx.insert(logbookTip).values({ programId });
-	const teamIds = Object.fromEntries(teams.map((name) => [name, id()])) as Record<Team, string>;
-	await tx.insert(team).values(teams.map((name) => ({ programId, id: teamIds[name], name })));
-
-	const members = people.map((p) => ({
-		programId,
-		id: id(),
-		userId: userIds.get(p.initials)!,
-		role: p.role,
-		name: p.name,
-		initials: p.initials,
-		teamId: p.team ? teamIds[p.team] : null,
-		skills: p.skills ?? [],
-		trainedUntil: p.trainedFor_days === undefined ? null : isoDay(now_ms, p.trainedFor_days),
-		away: p.away ? [{ from: isoDay(now_ms, p.away[0]), to: isoDay(now_ms, p.away[1]) }] : [],
-		removedAt: null
-	}));
-	await tx.insert(member).values(members);
-	const writers = new Map(people.map((p, i) => [p.initials, { ...p, id: members[i]!.id, member: members[i]! }]));
-
-	const streamIds = new Map(streams.map((s) => [s.name, id()]));
-	await tx.insert(stream).values(
-		streams.map((s) => ({
-			programId,
-			id: streamIds.get(s.name)!,
-			name: s.name,
-			length_km: s.length_km,
-			joinsStreamId: s.joins ? streamIds.get(s.joins.stream)! : null,
-			joinsAt_km: s.joins?.at_km ?? null
-		}))
-	);
-	const placed = sites.map((s) => ({ ...s, id: id() }));
-	await tx.insert(site).values(
-		placed.map((s, i) => ({
-			programId,
-			id: s.id,
-			streamId: streamIds.get(s.stream)!,
-			code: s.code,
-			name: s.name,
-			about: s.about,
-			hazards: s.hazards,
-			river_km: s.river_km,
-			elevation_m: s.elevation_m,
-			...notesOf(s.code, now_ms),
-			latitude: 48.4 - 0.011 * i,
-			longitude: -27.3 + 0.008 * (i % 4)
-		}))
-	);
-
-	const cardId = id();
-	await tx.insert(methodCard).values({ programId, id: cardId, code: streamVisit.code });
-	// trained crews: depth and speed together decide
-	const cards = [streamVisit1, streamVisit].map((card) => ({
-		id: id(),
-		card: { ...card, wading: { school: 'product' as const, product_m2_s: 0.6 } }
-	}));
-	await tx.insert(methodCardVersion).values(
-		cards.map(({ id: versionId, card }, i) => ({
-			programId,
-			id: versionId,
-			cardId,
-			version: card.version,
-			body: card,
-			inUseSince: new Date(now_ms - [1200, SECOND_VERSION_days][i]! * DAY_ms)
-		}))
-	);
-
-	const circuitIds = await placesAndCircuits(tx, {
-		programId,
-		newId: id,
-		sites: placed,
-		streamIds,
-		teamIds,
-		cardId,
-		now_ms
-	});
-	const coordinator = writers.get('OT')!.id;
-	for (const tool of instruments) {
-		const instrumentId = id();
-		await tx.insert(instrument).values({
-			programId,
-			id: instrumentId,
-			code: tool.code,
-			kind: tool.kind,
-			serialNumber: tool.serialNumber,
-			measures: tool.measures,
-			batteryChangedAt: tool.code === 'M-3' ? new Date(now_ms - 3 * DAY_ms) : null
-		});
-		const days = teams.filter((t) => tool.code.endsWith(`-${kitOf[t]}`)).flatMap((t) => roundDays(t, now_ms));
-		const rows = Object.entries(tool.measures).flatMap(([parameter, m]) =>
-			m?.calibrationDays === undefined
-				? []
-				: days
-						.filter(
-							(ago) =>
-								!(tool.calibrated === 'forgotten' && parameter === 'dissolved-oxygen' && ago < FORGOTTEN_PROBE_days)
-						)
-						.map((ago) => ({
-							programId,
-							id: id(),
-							instrumentId,
-							parameter,
-							at: new Date(roundStart(now_ms, ago) - 50 * MINUTE_ms),
-							byMemberId: coordinator,
-							passed: true,
-							note: ''
-						}))
-		);
-		if (rows.length) await tx.insert(calibration).values(rows);
-	}
-	return { programId, writers, sites: placed, cards, teamIds, circuitIds, chance, now_ms };
-}
-
 interface RoundPlan {
 	id: string;
 	team: Team;
 	startsAt_ms: number;
 	visits: VisitPlan[];
 }
-
-/** A round leaves at 08:40; today's was timed so that its second visit is going on now. */
-const roundStart = (now_ms: number, daysAgo: number): number =>
-	daysAgo === 0
-		? now_ms - 130 * MINUTE_ms
-		: Math.floor((now_ms - daysAgo * DAY_ms) / DAY_ms) * DAY_ms + 8 * HOUR_ms + 40 * MINUTE_ms;
 
 const cardAt = ({ cards, now_ms }: Cast, at_ms: number) =>
 	at_ms < now_ms - SECOND_VERSION_days * DAY_ms ? cards[0]! : cards[1]!;
@@ -407,5 +240,3 @@ async function comingRounds(
 /** Days ahead, put off over a weekend, when no lab takes bottles. */
 const weekdayFrom = (now_ms: number, inDays: number): number =>
 	inDays + [1, 0, 0, 0, 0, 0, 2][new Date(now_ms + inDays * DAY_ms).getUTCDay()]!;
-const isoDay = (now_ms: number, inDays: number): string =>
-	new Date(now_ms + inDays * DAY_ms).toISOString().slice(0, 10);

@@ -1,13 +1,10 @@
-import { stepsOf } from '../../core/subjects/steps';
-import { and, asc, eq, isNull } from 'drizzle-orm';
-import { sql } from 'drizzle-orm';
-import { limitsOf, type MethodCard } from '../../core/method';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { limitsOf } from '../../core/method';
 import { inSentence } from '../../core/wording';
 import { permissionMissing } from '../../core/library';
 import {
 	isSouthern,
 	samplerTasks,
-	usualDriveGuess,
 	weekday,
 	type Purpose,
 	type SamplerTask,
@@ -17,10 +14,9 @@ import {
 } from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
-import { circuit, drive, member, place, program, sampler, site, team } from '../db/schema';
-import { dayWorks } from './day-works';
+import { member, sampler } from '../db/schema';
+import { bottlesASite, cardOf, readGrounds, worksOn, type Grounds, type Site } from './grounds';
 import { dateOfDay, dayNumber, dayOfDate } from './local-day';
-import { dayQuestion, learnedLengths } from './round-day';
 
 /** A round as the season board shows it. */
 export interface BoardRound extends SeasonRound {
@@ -51,170 +47,129 @@ export async function loadSeason(
 	storms: readonly number[] = []
 ): Promise<Season> {
 	const today = dayNumber(now_ms, timeZone);
-	const [own] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
-	const { from, to } = own!.settings.season ?? { from: null, to: null };
+	const grounds = await readGrounds(db, programId, timeZone);
+	const { from, to } = grounds.settings.season ?? { from: null, to: null };
 	const season = { from: from === null ? today - 60 : dayOfDate(from), to: to === null ? today + 180 : dayOfDate(to) };
-	const circuits = await db
-		.select({ circuit, team: team.name })
-		.from(circuit)
-		.innerJoin(team, and(eq(team.programId, circuit.programId), eq(team.id, circuit.teamId)))
-		.where(eq(circuit.programId, programId))
-		.orderBy(asc(circuit.name));
-	const people = await db
-		.select()
-		.from(member)
-		.where(and(eq(member.programId, programId), isNull(member.removedAt)))
-		.orderBy(asc(member.initials));
-	const labs = await db
-		.select()
-		.from(place)
-		.where(and(eq(place.programId, programId), eq(place.kind, 'lab')));
-	const { rows } = await db.execute<{
-		id: string;
-		name: string;
-		circuit_id: string;
-		starts_at: Date;
-		crew_ids: string[];
-		site_ids: string[];
-		refused_because: string | null;
-		quality: BoardRound['quality'];
-		purpose: Purpose;
-		visited: string[];
-	}>(sql`
-		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
-			array(select distinct v.site_id from visit v where v.program_id = r.program_id and v.round_id = r.id) as visited
-		from round r where r.program_id = ${programId} and r.circuit_id is not null
-			and r.starts_at > ${new Date((season.from - PAST_days) * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`);
-	const { rows: cards } = await db.execute<{ card_id: string; body: MethodCard }>(sql`
-		select distinct on (card_id) card_id, body from method_card_version where program_id = ${programId} order by card_id, version desc`);
-	const cardOf = (cardId: string) => cards.find((c) => c.card_id === cardId)?.body;
-	const limits = limitsOf(cardOf(circuits[0]?.circuit.cardId ?? '') ?? {});
-	const places = await db.select().from(place).where(eq(place.programId, programId));
-	const allSites = await db.select().from(site).where(eq(site.programId, programId));
-	const siteOf = new Map(allSites.map((s) => [s.id, s]));
-	const entered = new Map(
-		(await db.select().from(drive).where(eq(drive.programId, programId))).map((d) => [
-			`${d.fromId} ${d.toId}`,
-			d.minutes
-		])
-	);
-	const learned = await learnedLengths(db, programId, [...new Set(circuits.flatMap(({ circuit: c }) => c.siteIds))]);
-	const worksOn = (c: typeof circuit.$inferSelect, siteIds: readonly string[], day: number): boolean => {
-		const [card, depot, sites] = [
-			cardOf(c.cardId),
-			places.find((p) => p.id === c.depotId),
-			siteIds.flatMap((id) => siteOf.get(id) ?? [])
-		];
-		const lab = places.find((p) => p.id === c.labId) ?? null;
-		if (!card || !depot || sites.length === 0) return true;
-		const { question } = dayQuestion({
-			sites,
-			depot,
-			lab,
-			entered,
-			guess: own!.settings.driveGuess ?? usualDriveGuess,
-			learned,
-			card,
-			start: c,
-			day,
-			timeZone
-		});
-		// that the lab is shut is a rule of its own
-		return question.lab === null || dayWorks(question);
-	};
-	const openToday = (siteIds: readonly string[]) =>
-		siteIds.filter((id) => !barredFrom(siteOf.get(id), today).some((b) => b.from === null || b.from <= today));
-	const circuitOf = new Map(circuits.map(({ circuit: c }) => [c.id, c]));
-	const bottleSteps = (cardId: string) => {
-		const card = cardOf(cardId);
-		return card ? stepsOf(card, 'bottle').length : 0;
-	};
+	const { circuits, sites } = grounds;
+	const rows = await roundsFrom(db, programId, season.from - PAST_days);
 	return {
 		today,
 		wire: {
 			...season,
-			circuits: circuits.map(({ circuit: c, team: teamName }) => ({
-				id: c.id,
-				name: c.name,
-				siteIds: c.siteIds,
-				water: c.water,
-				kit: teamName,
-				teamId: c.teamId,
-				weekdays: c.weekdays,
-				spacing: { least_days: c.least_days, aim_days: c.aim_days, most_days: c.most_days },
-				crew: c.crew,
-				latestStart_min: c.latestStart_min,
-				needs: c.needs as Skill[],
-				labId: c.labId,
-				bottles: c.labId === null ? 0 : bottleSteps(c.cardId) * c.siteIds.length,
-				barred: c.siteIds.flatMap((id) => barredFrom(siteOf.get(id), today)),
-				noOrderOn: c.weekdays.filter((w) => !worksOn(c, openToday(c.siteIds), nextOn(today, w)))
-			})),
-			people: people
-				.filter((p) => p.role === 'monitor' || p.role === 'coordinator')
-				.map((p) => ({
-					id: p.id,
-					teamId: p.teamId,
-					skills: p.skills as Skill[],
-					trainedUntil: p.trainedUntil === null ? null : dayOfDate(p.trainedUntil),
-					weekdays: p.weekdays,
-					away: p.away.map((a) => ({ from: dayOfDate(a.from), to: dayOfDate(a.to) }))
-				})),
-			labs: Object.fromEntries(
-				labs.map((l) => [
-					l.id,
-					{
-						weekdays: [...new Set(l.hours.map((h) => h.weekday))],
-						closed: l.closedOn.map(dayOfDate),
-						bottlesADay: l.bottlesADay
-					}
-				])
-			),
+			circuits: circuits.map((c) => circuitOnWire(c, grounds, today)),
+			people: await peopleOnWire(db, programId),
+			labs: labsOnWire(grounds),
 			tasks: await samplerTasksOf(db, programId, storms),
-			drying: limits,
-			southern: allSites.filter(isSouthern).length > allSites.length / 2,
+			drying: limitsOf(cardOf(grounds, circuits[0]?.circuit) ?? {}),
+			southern: sites.filter(isSouthern).length > sites.length / 2,
 			disinfected: circuits.filter(({ circuit: c }) => c.disinfects).map(({ team: name }) => name)
 		},
-		rounds: rows.map((r) => ({
-			id: r.id,
-			name: r.name,
-			circuitId: r.circuit_id,
-			day: dayNumber(+new Date(r.starts_at), timeZone),
-			crew: r.crew_ids,
-			siteIds: r.site_ids,
-			refusedBecause: r.refused_because,
-			quality: r.quality,
-			purpose: r.purpose,
-			visited: r.visited,
-			bottles: bottlesOf(circuitOf.get(r.circuit_id), r),
-			...(isAhead(r)
-				? {
-						hasNoOrder: !worksOn(circuitOf.get(r.circuit_id)!, r.site_ids, dayNumber(+new Date(r.starts_at), timeZone))
-					}
-				: {}),
-			state: stateOf(r, now_ms)
-		}))
+		rounds: rows.map((r) => boardRound(r, grounds, now_ms))
 	};
+}
 
-	function bottlesOf(
-		c: typeof circuit.$inferSelect | undefined,
-		r: { site_ids: string[]; quality: readonly unknown[] }
-	): number {
-		return !c || c.labId === null ? 0 : bottleSteps(c.cardId) * (r.site_ids.length + r.quality.length);
-	}
-	function isAhead(r: {
-		circuit_id: string;
-		starts_at: Date;
-		refused_because: string | null;
-		visited: string[];
-	}): boolean {
-		return (
-			r.refused_because === null &&
-			r.visited.length === 0 &&
-			+new Date(r.starts_at) > now_ms - HALF_DAY_ms &&
-			circuitOf.has(r.circuit_id)
-		);
-	}
+function circuitOnWire(
+	{ circuit: c, team: teamName }: Grounds['circuits'][number],
+	grounds: Grounds,
+	today: number
+): SeasonWire['circuits'][number] {
+	const barred = c.siteIds.flatMap((id) => barredFrom(grounds.siteOf.get(id), today));
+	const isShut = (id: string) => barred.some((b) => b.siteId === id && (b.from === null || b.from <= today));
+	const open = c.siteIds.filter((id) => !isShut(id));
+	return {
+		id: c.id,
+		name: c.name,
+		siteIds: c.siteIds,
+		water: c.water,
+		kit: teamName,
+		teamId: c.teamId,
+		weekdays: c.weekdays,
+		spacing: { least_days: c.least_days, aim_days: c.aim_days, most_days: c.most_days },
+		crew: c.crew,
+		latestStart_min: c.latestStart_min,
+		needs: c.needs as Skill[],
+		labId: c.labId,
+		bottles: bottlesASite(grounds, c) * c.siteIds.length,
+		barred,
+		noOrderOn: c.weekdays.filter((w) => !worksOn(grounds, c, open, nextOn(today, w)))
+	};
+}
+
+/** Those who go out: when they can, and what they are trained for. */
+async function peopleOnWire(db: Db, programId: string): Promise<SeasonWire['people']> {
+	const people = await db
+		.select()
+		.from(member)
+		.where(
+			and(eq(member.programId, programId), isNull(member.removedAt), inArray(member.role, ['monitor', 'coordinator']))
+		)
+		.orderBy(asc(member.initials));
+	return people.map((p) => ({
+		id: p.id,
+		teamId: p.teamId,
+		skills: p.skills as Skill[],
+		trainedUntil: p.trainedUntil === null ? null : dayOfDate(p.trainedUntil),
+		weekdays: p.weekdays,
+		away: p.away.map((a) => ({ from: dayOfDate(a.from), to: dayOfDate(a.to) }))
+	}));
+}
+
+const labsOnWire = ({ places }: Grounds): SeasonWire['labs'] =>
+	Object.fromEntries(
+		places
+			.filter((p) => p.kind === 'lab')
+			.map((l) => [
+				l.id,
+				{
+					weekdays: [...new Set(l.hours.map((h) => h.weekday))],
+					closed: l.closedOn.map(dayOfDate),
+					bottlesADay: l.bottlesADay
+				}
+			])
+	);
+
+interface RoundRow extends Record<string, unknown> {
+	id: string;
+	name: string;
+	circuit_id: string;
+	starts_at: Date;
+	crew_ids: string[];
+	site_ids: string[];
+	refused_because: string | null;
+	quality: BoardRound['quality'];
+	purpose: Purpose;
+	/** Sites where somebody was. */
+	visited: string[];
+}
+
+async function roundsFrom(db: Db, programId: string, day: number): Promise<RoundRow[]> {
+	const { rows } = await db.execute<RoundRow>(sql`
+		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
+			array(select distinct v.site_id from visit v where v.program_id = r.program_id and v.round_id = r.id) as visited
+		from round r where r.program_id = ${programId} and r.circuit_id is not null
+			and r.starts_at > ${new Date(day * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`);
+	return rows;
+}
+
+function boardRound(r: RoundRow, grounds: Grounds, now_ms: number): BoardRound {
+	const of = grounds.circuits.find(({ circuit: c }) => c.id === r.circuit_id)?.circuit;
+	const day = dayNumber(+new Date(r.starts_at), grounds.timeZone);
+	const state = stateOf(r, now_ms);
+	return {
+		id: r.id,
+		name: r.name,
+		circuitId: r.circuit_id,
+		day,
+		crew: r.crew_ids,
+		siteIds: r.site_ids,
+		refusedBecause: r.refused_because,
+		quality: r.quality,
+		purpose: r.purpose,
+		visited: r.visited,
+		bottles: of ? bottlesASite(grounds, of) * (r.site_ids.length + r.quality.length) : 0,
+		...(of && state === 'planned' ? { hasNoOrder: !worksOn(grounds, of, r.site_ids, day) } : {}),
+		state
+	};
 }
 
 /** The first such day of the week from a day on. */
@@ -222,7 +177,7 @@ const nextOn = (day: number, of: number): number => day + ((of - weekday(day) + 
 
 /** What bars a site, and from when: for good, or from the day after its permission ends. */
 function barredFrom(
-	place_: typeof site.$inferSelect | undefined,
+	place_: Site | undefined,
 	today: number
 ): { siteId: string; site: string; why: string; from: number | null }[] {
 	if (!place_) return [];

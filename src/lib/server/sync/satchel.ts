@@ -37,80 +37,23 @@ function whyBarred(place: typeof site.$inferSelect, today: string): string {
 	return why === null ? '' : `${why}.`;
 }
 
+type Cards = { id: string; body: MethodCard; in_use: boolean }[];
+interface Clock {
+	now_ms: number;
+	isFixed: boolean;
+}
+
 /** What this member's phone carries: the program as it stands, rounds near in time, and every line of open visits. */
-export async function packSatchel(
-	db: Db,
-	member: Membership,
-	clock: { now_ms: number; isFixed: boolean }
-): Promise<Satchel> {
+export async function packSatchel(db: Db, member: Membership, clock: Clock): Promise<Satchel> {
 	const { programId } = member;
-	const now = new Date(clock.now_ms);
 	const upTo = await tip(db, programId);
 	const [settings] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const people = await peopleOf(db, programId);
-	const sites = await db.select().from(site).where(eq(site.programId, programId)).orderBy(asc(site.code));
-	const today = dateOfDay(dayNumber(clock.now_ms, member.program.timeZone));
-	const usual = await usualOfSites(db, programId);
-	const before = await seenBefore(db, member, clock.now_ms);
-	const { rows: cards } = await db.execute<{ id: string; body: MethodCard; in_use: boolean }>(sql`
+	const { rows: cards } = await db.execute<Cards[number]>(sql`
 		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
-	const { rows: kinds } = await db.execute<{ code: string; kind: string }>(
-		sql`select code, kind from instrument where program_id = ${programId} and retired_on is null order by code`
-	);
-	const flumes = await db
-		.select({
-			name: flume.name,
-			throat_m: flume.throat_m,
-			coefficient: flume.coefficient,
-			exponent: flume.exponent,
-			submergenceLimit: flume.submergenceLimit,
-			minimumHead_m: flume.minimumHead_m,
-			maximumHead_m: flume.maximumHead_m,
-			source: flume.source
-		})
-		.from(flume)
-		.where(eq(flume.programId, programId))
-		.orderBy(asc(flume.name));
-	const facts = (await instrumentFacts(db, programId))(now);
-	const { rows: rounds } = await db.execute<RoundRow>(sql`
-		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
-		where program_id = ${programId} and refused_because is null and starts_at between ${new Date(clock.now_ms - ROUNDS_BACK_days * DAY_ms).toISOString()} and ${new Date(clock.now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString()}
-			and (team_id = ${member.teamId} or ${readScope(member)} = 'all')
-		order by starts_at`);
-	const { rows: entries } = await db.execute<Parameters<typeof entryOf>[0]>(sql`
-		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
-		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
-		where v.program_id = ${programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
-			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
-			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
-	const trips = await tripsOf(
-		db,
-		programId,
-		rounds.map((r) => r.id)
-	);
-	const gear = new Map<string, Awaited<ReturnType<typeof gearOfRound>>>();
-	for (const r of rounds)
-		gear.set(
-			r.id,
-			await gearOfRound(db, programId, {
-				teamId: r.team_id,
-				siteIds: r.site_ids,
-				starts_ms: +new Date(r.starts_at),
-				drying: limitsOf(cards.find((c) => c.id === r.card_version_id)?.body ?? {})
-			})
-		);
-	const days = new Map<string, Satchel['rounds'][number]['day']>();
-	for (const r of rounds.filter((r) => Math.abs(+new Date(r.starts_at) - clock.now_ms) < DAY_ms)) {
-		const day = await loadRoundDay(db, member, r.id, clock.now_ms);
-		if (day)
-			days.set(r.id, {
-				question: day.question,
-				lab: day.lab,
-				midnight_ms: instantAt(day.day, 0, member.program.timeZone)
-			});
-	}
+	const rounds = await roundsNear(db, member, clock.now_ms);
 	return {
-		packedAt: now.toISOString(),
+		packedAt: new Date(clock.now_ms).toISOString(),
 		program: {
 			id: programId,
 			name: member.program.name,
@@ -121,35 +64,97 @@ export async function packSatchel(
 		member: { id: member.id, name: member.name, initials: member.initials, role: member.role, teamId: member.teamId },
 		people: Object.entries(people).map(([id, person]) => ({ id, ...person })),
 		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
-		sites: sites.map((s) => ({
-			id: s.id,
-			code: s.code,
-			name: s.name,
-			about: s.about,
-			hazards: s.hazards,
-			elevation_m: s.elevation_m,
-			latitude: s.latitude,
-			longitude: s.longitude,
-			directions: s.directions,
-			access: s.access,
-			landmarks: s.landmarks,
-			photoPoint: s.photoPoint,
-			upstream: s.upstream,
-			ways: s.ways,
-			wadingDepth_m: s.wadingDepth_m,
-			barred: whyBarred(s, today),
-			isRetired: s.retiredOn !== null,
-			usualAnswers: before.answers.get(s.id) ?? {},
-			lastVisit: before.last.get(s.id) ?? null,
-			photoPointPicture: before.pictures.get(s.id) ?? null,
-			usual: usual.get(s.id) ?? {}
-		})),
+		sites: await packSites(db, member, clock.now_ms),
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
 		thresholds: settings!.settings.thresholds,
-		flumes,
+		flumes: await packFlumes(db, programId),
 		duplicatesBefore: await duplicatesOf(db, programId),
-		instruments: kinds.map(({ code, kind }) => ({ kind, facts: facts[code]! })),
-		rounds: rounds.map((r) => ({
+		instruments: await packInstruments(db, programId, clock.now_ms),
+		rounds: await packRounds(db, member, rounds, cards, clock.now_ms),
+		entries: await openEntries(db, member, rounds, upTo),
+		cursor: cursorAt(upTo, member),
+		clock
+	};
+}
+
+/** Sites with what each has shown before, and what speaks against going there. */
+async function packSites(db: Db, member: Membership, now_ms: number): Promise<Satchel['sites']> {
+	const { programId } = member;
+	const sites = await db.select().from(site).where(eq(site.programId, programId)).orderBy(asc(site.code));
+	const today = dateOfDay(dayNumber(now_ms, member.program.timeZone));
+	const usual = await usualOfSites(db, programId);
+	const before = await seenBefore(db, member, now_ms);
+	return sites.map((s) => ({
+		id: s.id,
+		code: s.code,
+		name: s.name,
+		about: s.about,
+		hazards: s.hazards,
+		elevation_m: s.elevation_m,
+		latitude: s.latitude,
+		longitude: s.longitude,
+		directions: s.directions,
+		access: s.access,
+		landmarks: s.landmarks,
+		photoPoint: s.photoPoint,
+		upstream: s.upstream,
+		ways: s.ways,
+		wadingDepth_m: s.wadingDepth_m,
+		barred: whyBarred(s, today),
+		isRetired: s.retiredOn !== null,
+		usualAnswers: before.answers.get(s.id) ?? {},
+		lastVisit: before.last.get(s.id) ?? null,
+		photoPointPicture: before.pictures.get(s.id) ?? null,
+		usual: usual.get(s.id) ?? {}
+	}));
+}
+
+function packFlumes(db: Db, programId: string): Promise<Satchel['flumes']> {
+	const { name, throat_m, coefficient, exponent, submergenceLimit, minimumHead_m, maximumHead_m, source } = flume;
+	const columns = { name, throat_m, coefficient, exponent, submergenceLimit, minimumHead_m, maximumHead_m, source };
+	return db.select(columns).from(flume).where(eq(flume.programId, programId)).orderBy(asc(flume.name));
+}
+
+/** Instruments in use, as they stand today. */
+async function packInstruments(db: Db, programId: string, now_ms: number): Promise<Satchel['instruments']> {
+	const { rows } = await db.execute<{ code: string; kind: string }>(
+		sql`select code, kind from instrument where program_id = ${programId} and retired_on is null order by code`
+	);
+	const facts = (await instrumentFacts(db, programId))(new Date(now_ms));
+	return rows.map(({ code, kind }) => ({ kind, facts: facts[code]! }));
+}
+
+/** Rounds of the last days and next weeks that this member may go on. */
+async function roundsNear(db: Db, member: Membership, now_ms: number): Promise<RoundRow[]> {
+	const [from, to] = [now_ms - ROUNDS_BACK_days * DAY_ms, now_ms + ROUNDS_AHEAD_days * DAY_ms];
+	const { rows } = await db.execute<RoundRow>(sql`
+		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
+		where program_id = ${member.programId} and refused_because is null and starts_at between ${new Date(from).toISOString()} and ${new Date(to).toISOString()}
+			and (team_id = ${member.teamId} or ${readScope(member)} = 'all')
+		order by starts_at`);
+	return rows;
+}
+
+/** Rounds with the way of their bottles, their gear, and the day's plan where the day is near. */
+async function packRounds(
+	db: Db,
+	member: Membership,
+	rounds: readonly RoundRow[],
+	cards: Cards,
+	now_ms: number
+): Promise<Satchel['rounds']> {
+	const { programId } = member;
+	const ids = rounds.map((r) => r.id);
+	const trips = await tripsOf(db, programId, ids);
+	const packed: Satchel['rounds'] = [];
+	for (const r of rounds) {
+		const gear = await gearOfRound(db, programId, {
+			teamId: r.team_id,
+			siteIds: r.site_ids,
+			starts_ms: +new Date(r.starts_at),
+			drying: limitsOf(cards.find((c) => c.id === r.card_version_id)?.body ?? {})
+		});
+		packed.push({
 			id: r.id,
 			name: r.name,
 			startsAt: new Date(r.starts_at).toISOString(),
@@ -157,13 +162,39 @@ export async function packSatchel(
 			siteIds: r.site_ids,
 			crewIds: r.crew_ids,
 			quality: r.quality,
-			day: days.get(r.id) ?? null,
+			day: Math.abs(+new Date(r.starts_at) - now_ms) < DAY_ms ? await packDay(db, member, r.id, now_ms) : null,
 			trip: trips.get(r.id) ?? null,
-			kit: gear.get(r.id)!.kit,
-			gear: gear.get(r.id)!.warnings
-		})),
-		entries: entries.map(entryOf),
-		cursor: cursorAt(upTo, member),
-		clock
-	};
+			kit: gear.kit,
+			gear: gear.warnings
+		});
+	}
+	return packed;
+}
+
+/** What a round's day is worked out from. */
+async function packDay(
+	db: Db,
+	member: Membership,
+	roundId: string,
+	now_ms: number
+): Promise<Satchel['rounds'][number]['day']> {
+	const day = await loadRoundDay(db, member, roundId, now_ms);
+	if (!day) return null;
+	return { question: day.question, lab: day.lab, midnight_ms: instantAt(day.day, 0, member.program.timeZone) };
+}
+
+/** All lines of visits that are open or belong to these rounds, as far as this member may read them. */
+async function openEntries(
+	db: Db,
+	member: Membership,
+	rounds: readonly RoundRow[],
+	upTo: Awaited<ReturnType<typeof tip>>
+): Promise<Satchel['entries']> {
+	const { rows } = await db.execute<Parameters<typeof entryOf>[0]>(sql`
+		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
+		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
+		where v.program_id = ${member.programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
+			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
+			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
+	return rows.map(entryOf);
 }
