@@ -166,7 +166,8 @@ export const seasonOf = (now_ms: number): { from: string; to: string } => ({
 	to: dateIn(now_ms, 205)
 });
 
-export const dateIn = (now_ms: number, days: number): string => new Date(now_ms + days * DAY_ms).toISOString().slice(0, 10);
+export const dateIn = (now_ms: number, days: number): string =>
+	new Date(now_ms + days * DAY_ms).toISOString().slice(0, 10);
 
 /** A date of the Lower team that was refused at the water's edge. */
 export async function refusedDate(

@@ -49,9 +49,8 @@
 		<table>
 			<thead
 				><tr
-					><th>Day</th><th class="number">{parameter.name}</th><th class="number">±, or 95 % limits</th><th>found by</th><th
-						>says</th
-					><th>review</th></tr
+					><th>Day</th><th class="number">{parameter.name}</th><th class="number">±, or 95 % limits</th><th>found by</th
+					><th>says</th><th>review</th></tr
 				></thead
 			>
 			<tbody>

@@ -5,10 +5,7 @@ import { pressed } from './keypad-text';
 
 const LEFT = 'readings/dissolved-oxygen/left';
 const RIGHT = 'readings/dissolved-oxygen/right';
-function entry(
-	code: KnownCode = 'dissolved-oxygen',
-	unit: ConstructorParameters<typeof FigureEntry>[1] = 'mg_L'
-) {
+function entry(code: KnownCode = 'dissolved-oxygen', unit: ConstructorParameters<typeof FigureEntry>[1] = 'mg_L') {
 	const drafted = vi.fn();
 	const typing = new FigureEntry(parameters[code], unit, drafted);
 	typing.choose(LEFT);
