@@ -1,6 +1,7 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
 import { build, files, prerendered, version } from '$service-worker';
+import { TAKE_OVER } from './lib/field/take-over';
 
 /*
  * Makes the field app start with no network: its shell and every script, style and font it may load are put by when the
@@ -32,8 +33,13 @@ worker.addEventListener('install', (event) => {
 		caches
 			.open(CACHE)
 			.then((cache) => cache.addAll(assets))
-			.then(() => worker.skipWaiting())
+			// where an older version is at work, it goes on until a page says that the moment is good
+			.then(() => (worker.registration.active ? undefined : worker.skipWaiting()))
 	);
+});
+
+worker.addEventListener('message', (event) => {
+	if (event.data === TAKE_OVER) void worker.skipWaiting();
 });
 
 worker.addEventListener('activate', (event) => {
@@ -55,6 +61,11 @@ worker.addEventListener('fetch', (event) => {
 	const isField = FIELD.some((part) => url.pathname === part || url.pathname.startsWith(`${part}/`));
 	if (event.request.mode === 'navigate' && isField) event.respondWith(fromCache(SHELL, event.request));
 	else if (assets.includes(url.pathname)) event.respondWith(fromCache(url.pathname, event.request));
+	// the office needs the network: without one, what is on this device is opened, and says so
+	else if (event.request.mode === 'navigate')
+		event.respondWith(
+			fetch(event.request).catch(() => Response.redirect(`${SHELL}?wanted=${encodeURIComponent(url.pathname)}`))
+		);
 });
 
 async function fromCache(path: string, request: Request): Promise<Response> {

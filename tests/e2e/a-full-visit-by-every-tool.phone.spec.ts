@@ -143,7 +143,7 @@ test('strips and kits run side by side, ring, outlive a reload, and are read by 
 	await tap(page, 'Dipped: start the clock');
 	await page.clock.runFor(71_000);
 	await expect(page.getByRole('alert').filter({ hasText: 'Nitrate by strip: the time has come.' })).toBeVisible();
-	await tap(page, 'Heard');
+	await tap(page, 'OK');
 	await expect(page.getByRole('timer')).toContainText('Read it now');
 	await tap(page, /^1\.65 between blush and rose$/);
 	await expect(page.getByText('1.65 mg/L as N', { exact: false }).first()).toBeVisible();

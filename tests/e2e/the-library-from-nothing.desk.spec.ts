@@ -37,7 +37,7 @@ async function add(shelf: string, fields: Record<string, string | string[]>): Pr
 			await ((await field.evaluate((e) => e.tagName)) === 'SELECT' ? field.selectOption(text) : field.fill(text));
 		}
 	}
-	await page.getByRole('button', { name: 'Keep' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 	await page.waitForURL((url) => !url.pathname.endsWith('/new'));
 }
 
@@ -55,8 +55,8 @@ test('whoever comes first begins it, and the library says what is next', async (
 	await page.getByRole('link', { name: 'Open the program' }).click();
 	await page.getByRole('textbox', { name: 'Season begins' }).fill('2026-05-01');
 	await page.getByRole('textbox', { name: 'Season ends' }).fill('2026-09-30');
-	await page.getByRole('button', { name: 'Keep' }).click();
-	await expect(page.getByText('Kept.', { exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
 	await page.goto('/library');
 	await expect(page.getByRole('heading', { name: 'Next: the first stream' })).toBeVisible();
 });
@@ -134,7 +134,7 @@ test('a person chooses a password at the address they were given, and sees what 
 	const ben = await (await browser.newContext({ baseURL: server.url })).newPage();
 	await ben.goto(address);
 	await ben.getByLabel('Password').fill('river stones are round');
-	await ben.getByRole('button', { name: 'Keep it' }).click();
+	await ben.getByRole('button', { name: 'Save it' }).click();
 	await ben.getByLabel('E-mail').fill('ben@kell.invalid');
 	await ben.getByLabel('Password').fill('river stones are round');
 	await ben.getByRole('button', { name: 'Sign in' }).click();
@@ -164,12 +164,12 @@ test('what is typed is checked as the hand moves on, and is still there after a 
 	await page.getByRole('link', { name: 'Kell' }).click();
 	await page.getByLabel('Joins', { exact: false }).first().selectOption('Kell');
 	await page.getByLabel('Joins at').fill('1');
-	await page.getByRole('button', { name: 'Keep' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Kell cannot join itself.')).toBeVisible();
 	await page.getByLabel('Joins', { exact: false }).first().selectOption('');
 	await page.getByLabel('Joins at').fill('');
 	await page.getByLabel('Length').fill('13');
-	await page.getByRole('button', { name: 'Keep' }).click();
+	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Length: 12 13')).toBeVisible(); // the audit, with what it was struck through
 	await page.getByRole('link', { name: 'as it was before' }).click();
 	await expect(page.getByLabel('Length')).toHaveValue('12');
@@ -228,12 +228,12 @@ test('a card is changed as its next version and compared with the last', async (
 	await page.goto('/library/cards/stream-visit-crew');
 	await page.getByLabel('depth × speed at most').fill('0,7');
 	await page.getByLabel('a bottle without ice').fill('9');
-	await page.getByRole('button', { name: 'Keep as version 2' }).click();
+	await page.getByRole('button', { name: 'Save as version 2' }).click();
 	await expect(page.getByText('A bottle is asked about after 9 h without ice, but is lost after 8 h.')).toBeVisible();
 	await page.getByLabel('a bottle without ice').fill('1');
-	await page.getByRole('button', { name: 'Keep as version 2' }).click();
+	await page.getByRole('button', { name: 'Save as version 2' }).click();
 	await expect(
-		page.getByText(/Kept as version 2, in use from now on\. \d+ planned rounds? (goes|go) over to it/)
+		page.getByText(/Saved as version 2, in use from now on\. \d+ planned rounds? (goes|go) over to it/)
 	).toBeVisible();
 	await page.getByRole('link', { name: 'beside 2' }).click();
 	await expect(page.getByText('They differ in 1 of')).toBeVisible();
@@ -258,8 +258,8 @@ test('a parameter of the program’s own is defined, and chosen in a step of a c
 	await steps.getByRole('button', { name: 'Add' }).click();
 	await page.locator('[name="steps.reading.parameter"]').selectOption('Chlorophyll a');
 	await page.locator('[name="steps.reading.title"]').fill('Chlorophyll');
-	await page.getByRole('button', { name: 'Keep as version 3' }).click();
-	await expect(page.getByText(/Kept as version 3/)).toBeVisible();
+	await page.getByRole('button', { name: 'Save as version 3' }).click();
+	await expect(page.getByText(/Saved as version 3/)).toBeVisible();
 });
 
 test('a step is added to a card, another removed, and a phone asks for what the card asks for', async () => {
@@ -278,8 +278,8 @@ test('a step is added to a card, another removed, and a phone asks for what the 
 	await expect(steps.getByRole('listitem').filter({ hasText: 'again' })).toHaveCount(0);
 	await page.getByLabel('the board is marked in').selectOption('centimetres');
 	await page.getByLabel('from mark to mark').fill('2');
-	await page.getByRole('button', { name: 'Keep as version 4' }).click();
-	await expect(page.getByText(/Kept as version 4/)).toBeVisible();
+	await page.getByRole('button', { name: 'Save as version 4' }).click();
+	await expect(page.getByText(/Saved as version 4/)).toBeVisible();
 	await expect(steps.getByText(/not kept yet/)).toHaveCount(0); // what was kept is not made once more
 	await expect(steps.getByRole('listitem').filter({ hasText: 'Staff gauge' })).toHaveCount(1);
 
@@ -305,7 +305,7 @@ test('a step is added to a card, another removed, and a phone asks for what the 
 	await keep(page, '90');
 	await expect(page.getByText('Chlorophyll a is usually 0.5 to 60 µg/L. If 90 stands, keep it again.')).toBeVisible();
 	await page.locator('.slots input').first().fill('12.5');
-	await page.getByRole('button', { name: 'Keep', exact: true }).click();
+	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByText('Chlorophyll a: 12.5 µg/L')).toBeVisible();
 });
 

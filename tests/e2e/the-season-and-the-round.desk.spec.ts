@@ -123,13 +123,13 @@ test.describe('a coordinator plans', () => {
 		await page.getByLabel('TE1 Tessel 1').uncheck();
 		await page.getByLabel('TE3 Tessel 3').check();
 		await page.getByLabel('HO1 Hobbin 1').uncheck();
-		await page.getByRole('button', { name: 'Keep these 3' }).click();
+		await page.getByRole('button', { name: 'Save these 3' }).click();
 		await expect(page.getByText('Upper round goes to 3 sites.')).toBeVisible();
 		await page.getByText('Sites of this round: 3').click();
 		await page.getByLabel('TE3 Tessel 3').uncheck();
 		await page.getByLabel('TE1 Tessel 1').check();
 		await page.getByLabel('HO1 Hobbin 1').check();
-		await page.getByRole('button', { name: 'Keep these 4' }).click();
+		await page.getByRole('button', { name: 'Save these 4' }).click();
 		await expect(page.getByText('Upper round goes to 4 sites.')).toBeVisible();
 	});
 
@@ -152,7 +152,7 @@ test.describe('a coordinator plans', () => {
 		await page.mouse.down();
 		await page.mouse.move(box.x - 60, box.y + 8, { steps: 4 });
 		await page.mouse.up();
-		await expect(page.getByRole('button', { name: 'Keep this order' })).toBeVisible();
+		await expect(page.getByRole('button', { name: 'Save this order' })).toBeVisible();
 	});
 });
 

@@ -25,7 +25,7 @@ test('they divide the steps, see each other’s when they meet a network, and ha
 	const base = await startAt(one, 'Ebbin 2', 'Full visit, version 1');
 	await allSent(one);
 	await one.getByRole('button', { name: 'Who', exact: true }).click();
-	await one.getByRole('button', { name: /^I take it ?: Conditions$/ }).click();
+	await one.getByRole('button', { name: /^I do this ?: Conditions$/ }).click();
 	await expect(one.getByRole('button', { name: /^mine ?: Conditions$/ })).toBeVisible();
 	await one.getByRole('button', { name: 'Close' }).click();
 	await allSent(one);

@@ -4,6 +4,7 @@ import type { Entry } from '$lib/core/logbook';
 import { Alarms } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
 import { heldLines, hold, letGo, type HeldLine, type Line } from './held';
+import { NewVersion } from './new-version.svelte';
 import { OnTheWay } from './on-the-way.svelte';
 import type { OtherBottles } from './around-visit';
 import { settleDrafts, store, type KeptEntry, type Packed } from './store';
@@ -27,6 +28,7 @@ export class FieldApp {
 	/** Photos that are only on this device so far. */
 	unsentPhotos = $state(0);
 	now_ms = $state(Date.now());
+	readonly newVersion = new NewVersion();
 	readonly sync = new SyncClient();
 	readonly alarms = new Alarms(
 		() => deviceNow_ms(this.packed),

@@ -103,7 +103,10 @@ export class VisitScreen<RestOfRound> {
 		const open = comesFirst(this.step, this.card).filter((f) => this.stateOf(f.step.id) === 'open');
 		const reasons = [...new Set(open.map((f) => f.because))].slice(0, MOST_REASONS);
 		return reasons.map((because) => ({
-			titles: [...new Set(open.filter((f) => f.because === because).map((f) => f.step.title))],
+			steps: [...new Set(open.filter((f) => f.because === because).map((f) => f.step))].map(({ id, title }) => ({
+				title,
+				href: this.hrefOf(id)
+			})),
 			because
 		}));
 	});

@@ -47,3 +47,19 @@ it('begun out of sight it waits to be seen; stopped it does not come back', () =
 	expect(deed).not.toHaveBeenCalled();
 	expect(vi.getTimerCount()).toBe(0);
 });
+
+it('does it less and less often where nothing happens, and as often as before where something does', () => {
+	let isQuiet = true;
+	const deed = vi.fn();
+	whileVisible(1000, deed, { most_ms: 4000, isQuiet: () => isQuiet });
+	vi.advanceTimersByTime(1000 + 2000 + 4000 + 4000);
+	expect(deed).toHaveBeenCalledTimes(4);
+	isQuiet = false;
+	vi.advanceTimersByTime(4000 + 1000 + 1000);
+	expect(deed).toHaveBeenCalledTimes(7);
+	isQuiet = true;
+	page.turn('hidden');
+	page.turn('visible');
+	vi.advanceTimersByTime(2000);
+	expect(deed).toHaveBeenCalledTimes(9);
+});

@@ -15,7 +15,7 @@
 	});
 
 	onMount(() => {
-		if ('serviceWorker' in navigator) void navigator.serviceWorker.register('/service-worker.js');
+		void app.newVersion.follow(() => !/^\/sample\/./.test(location.pathname));
 		return app.start();
 	});
 </script>

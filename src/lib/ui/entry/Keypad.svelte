@@ -1,48 +1,48 @@
 <script module lang="ts">
-	export interface Props {
-		/** A key was pressed: a digit, a sign, or "back". */
-		onkey: (key: string) => void;
-		onkeep: () => void;
-		keepWord?: string;
-		/** Which sign keys there are beside the digits. */
-		signs?: readonly string[];
-		disabled?: boolean;
-	}
+	import type { Keys } from './keypad-dock.svelte';
+
+	export type Props = Pick<Keys, 'onkey' | 'signs' | 'hasPoint'>;
+	const names: Record<string, string> = { '<': 'below', '>': 'over', '−': 'minus', '.': 'decimal point' };
 </script>
 
 <script lang="ts">
 	import Delete from '@lucide/svelte/icons/delete';
 
-	let { onkey, onkeep, keepWord = 'Keep', signs = ['<', '−'], disabled = false }: Props = $props();
+	let { onkey, signs, hasPoint }: Props = $props();
 
-	const names: Record<string, string> = { '<': 'below', '>': 'over', '−': 'minus', '.': 'decimal point' };
+	const digits = ['7', '8', '9', '4', '5', '6', '1', '2', '3'];
 </script>
 
 <div class="pad" role="group" aria-label="Keys">
-	{#each ['7', '8', '9', 'back', '4', '5', '6', signs[0] ?? '', '1', '2', '3', 'keep', '.', '0', signs[1] ?? ''] as key (key)}
-		{#if key === 'keep'}
-			<button type="button" class="keep" {disabled} onclick={onkeep}>{keepWord}</button>
-		{:else if key === 'back'}
-			<button type="button" aria-label="delete" onclick={() => onkey('back')}><Delete aria-hidden="true" /></button>
-		{:else if key === ''}
-			<span></span>
-		{:else}
-			<button type="button" aria-label={names[key]} onclick={() => onkey(key)}>{key}</button>
+	{#each digits as key (key)}
+		<button type="button" style:grid-area="k{key}" onclick={() => onkey(key)}>{key}</button>
+	{/each}
+	<button type="button" class="zero" class:wide={!hasPoint} onclick={() => onkey('0')}>0</button>
+	{#if hasPoint}
+		<button type="button" class="point" aria-label={names['.']} onclick={() => onkey('.')}>.</button>
+	{/if}
+	{#each [0, 1] as i (i)}
+		{@const sign = signs[i]}
+		{#if sign}
+			<button type="button" style:grid-area="s{i}" aria-label={names[sign]} onclick={() => onkey(sign)}>{sign}</button>
 		{/if}
 	{/each}
+	<button type="button" class="delete" aria-label="delete" onclick={() => onkey('back')}
+		><Delete aria-hidden="true" /></button
+	>
 </div>
 
 <style>
 	.pad {
 		display: grid;
-		grid-template-columns: repeat(4, 1fr);
-		gap: 6px;
+		grid-template: 'k7 k8 k9 s0' 'k4 k5 k6 s1' 'k1 k2 k3 de' 'po ze ze de' / 1fr 1fr 1fr 1fr;
+		gap: 5px;
 	}
 	button {
 		display: grid;
 		place-items: center;
-		min-height: 52px;
-		font-size: 23px;
+		min-height: 46px;
+		font-size: 1.35rem;
 		border: 1px solid var(--rule);
 		border-radius: 6px;
 		background: var(--paper);
@@ -53,17 +53,21 @@
 	button:active {
 		background: var(--water-4);
 	}
-	.keep {
-		grid-row: span 2;
-		background: var(--water);
-		border-color: var(--water);
-		color: var(--page);
-		font-size: 17px;
-		font-weight: 650;
+	.zero {
+		grid-area: ze;
 	}
-	.keep:disabled {
-		background: var(--paper-3);
-		border-color: var(--paper-3);
-		color: var(--ink-2);
+	.zero.wide {
+		grid-column: 1 / 4;
+	}
+	.point {
+		grid-area: po;
+	}
+	.delete {
+		grid-area: de;
+	}
+	@media (max-height: 600px) {
+		button {
+			min-height: 44px;
+		}
 	}
 </style>

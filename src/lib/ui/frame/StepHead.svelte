@@ -3,14 +3,12 @@
 
 	export interface Props {
 		ordered: OrderedStep;
-		number: number;
-		of: number;
 		/** Once the step is under way its caution folds to one line, still there at a tap. */
 		isUnderWay?: boolean;
 		/** It is typed in at a desk, where nothing can hurt. */
 		isOnPaper?: boolean;
 		/** Steps that ought to have been done before, each with the reason; nobody is held up by them. */
-		ahead?: readonly { titles: readonly string[]; because: string }[];
+		ahead?: readonly { steps: readonly { title: string; href: string }[]; because: string }[];
 		/** Who does this step, and who asks. */
 		takenBy?: string | undefined;
 		me?: string;
@@ -23,40 +21,38 @@
 	import { cautionFor } from '$lib/core/safety';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 
-	let {
-		ordered,
-		number,
-		of,
-		isUnderWay = false,
-		isOnPaper = false,
-		ahead = [],
-		takenBy,
-		me = '',
-		ontake
-	}: Props = $props();
+	let { ordered, isUnderWay = false, isOnPaper = false, ahead = [], takenBy, me = '', ontake }: Props = $props();
 
 	const MOST_NAMED = 3;
-	function listed(titles: readonly string[]): string {
-		const named = titles.slice(0, MOST_NAMED).map((t, i) => (i === 0 ? t : inSentence(t)));
-		const rest = titles.length - named.length;
-		return rest > 0 ? `${named.join(', ')} and ${rest} more` : named.join(named.length > 2 ? ', ' : ' and ');
+	/** What stands before the nth of some names in a row. */
+	function before(i: number, names: number): string {
+		if (i === 0) return '';
+		return i === names - 1 && names <= MOST_NAMED ? ' and ' : ', ';
 	}
 	const caution = $derived(isOnPaper ? null : cautionFor(ordered.step.caution));
 </script>
 
-<header class:compact={isUnderWay}>
-	<small
-		>step {number} of {of}{#if ontake}{#if takenBy && takenBy !== me}, <b>{takenBy} does this</b>{:else}
-				<button type="button" class="take" aria-pressed={takenBy === me} onclick={() => ontake(takenBy !== me)}
-					>{takenBy === me ? 'mine' : 'I take it'}</button
-				>{/if}{/if}</small
-	>
-	<h1>{ordered.step.title}</h1>
+<header>
+	<div class="title">
+		<h1>{ordered.step.title}</h1>
+		{#if takenBy && takenBy !== me}
+			<small><b>{takenBy} does this</b></small>
+		{:else if ontake}
+			<button type="button" class="take" aria-pressed={takenBy === me} onclick={() => ontake(takenBy !== me)}
+				>{takenBy === me ? 'mine' : 'I do this'}</button
+			>
+		{/if}
+	</div>
 	{#if !isUnderWay}<p class="how">{ordered.step.how}</p>{/if}
 	{#if caution && isUnderWay}
 		<details class="folded">
 			<summary><TriangleAlert size={16} aria-hidden="true" /> {caution[0].split('. ')[0]}.</summary>
 			<p>{caution[0]} {caution[1]}</p>
+			<p>{ordered.step.how}</p>
+		</details>
+	{:else if isUnderWay}
+		<details>
+			<summary>How</summary>
 			<p>{ordered.step.how}</p>
 		</details>
 	{:else if caution}
@@ -67,7 +63,13 @@
 	{/if}
 	{#each ahead as first (first.because)}
 		<p class="say ask">
-			<b>{listed(first.titles)} {first.titles.length > 1 ? 'come' : 'comes'} first:</b>
+			<!-- a way to what was missed -->
+			<b
+				>{#each first.steps.slice(0, MOST_NAMED) as { title, href }, i (href)}{before(i, first.steps.length)}<a {href}
+						>{i === 0 ? title : inSentence(title)}</a
+					>{/each}{first.steps.length > MOST_NAMED ? ` and ${first.steps.length - MOST_NAMED} more` : ''}
+				{first.steps.length > 1 ? 'come' : 'comes'} first:</b
+			>
 			{inSentence(first.because)} You may go on; what is done out of turn is marked.
 		</p>
 	{/each}
@@ -83,12 +85,19 @@
 
 <style>
 	h1 {
-		font-size: 27px;
+		font-size: 1.4rem;
+		line-height: 1.15;
+	}
+	.title {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) auto;
+		align-items: center;
+		gap: 10px;
 	}
 	.take {
 		min-height: 44px;
 		padding: 0 12px;
-		margin-left: 8px;
+		font-size: 0.85rem;
 		border: 1px solid var(--ink-3);
 		border-radius: 22px;
 		color: var(--ink);
@@ -122,23 +131,6 @@
 	}
 	.caution :global(svg) {
 		color: var(--danger);
-	}
-	.compact {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: baseline;
-		gap: 4px 12px;
-	}
-	.compact small {
-		order: 2;
-	}
-	.compact h1 {
-		font-size: 22px;
-	}
-	.compact details {
-		order: 3;
-		width: 100%;
-		margin: 0;
 	}
 	.folded:not([open]) summary {
 		overflow: hidden;

@@ -33,10 +33,10 @@
 	nav {
 		background: var(--paper-2);
 		height: 100%;
+		overflow-y: auto;
+		scrollbar-width: none;
 	}
 	ol {
-		position: sticky;
-		top: 0;
 		padding: 6px 0;
 	}
 	li {

@@ -27,6 +27,7 @@
 	import { sayTime } from '$lib/core/wording';
 	import { whyRefused } from '$lib/core/logbook';
 	import { stamp } from '../entry/writer';
+	import ModeChoice from '../kit/ModeChoice.svelte';
 
 	let { steps, sheet, team, me, writer, newId, hrefOf, onclose }: Props = $props();
 
@@ -64,10 +65,10 @@
 	<Dialog.Backdrop class="sheet-backdrop" />
 	<Dialog.Positioner class="sheet-positioner">
 		<Dialog.Content class="sheet-panel">
-			<Dialog.Title class="sheet-title">Who does what</Dialog.Title>
+			<Dialog.Title class="sheet-title">Steps of this visit</Dialog.Title>
 			<Dialog.Description
-				>One takes the water, one the forms. Each phone goes on alone with no network; they show each other’s steps when
-				they meet one.</Dialog.Description
+				>Tap one to go there. One person takes the water, one the forms: say which are yours. Each phone goes on alone
+				with no network; they show each other’s steps when they meet one.</Dialog.Description
 			>
 			<ul>
 				{#each steps as step (step.id)}
@@ -83,7 +84,7 @@
 								class:main={takenBy(step.id) === me}
 								aria-pressed={takenBy(step.id) === me}
 								onclick={() => take(step.id)}
-								>{takenBy(step.id) === me ? 'mine' : 'I take it'}<span class="visually-hidden">: {step.title}</span
+								>{takenBy(step.id) === me ? 'mine' : 'I do this'}<span class="visually-hidden">: {step.title}</span
 								></button
 							>
 						{/if}
@@ -108,6 +109,8 @@
 				></textarea></label
 			>
 			<p id="over-wrong" class="wrong" role="alert">{wrong}</p>
+			<h3>Look of the pages</h3>
+			<p class="mode"><ModeChoice /> <span class="small">Sun: dark on white. Dusk: easy on the eye at night.</span></p>
 			<p class="buttons">
 				<button type="button" class="act" onclick={giveOver}>Hand it over</button>
 				<Dialog.CloseTrigger class="act plain">Close</Dialog.CloseTrigger>
@@ -135,6 +138,17 @@
 	select,
 	textarea {
 		min-height: 48px;
+	}
+	.mode {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 10px;
+		align-items: center;
+		margin-bottom: 10px;
+	}
+	.mode :global(select) {
+		min-height: 48px;
+		font-size: 16px;
 	}
 	.buttons {
 		display: flex;

@@ -107,7 +107,7 @@
 	{/each}
 	{#if mayKeep}
 		<div class="end">
-			<button class="act main" disabled={changed.length + changes.length === 0}>Keep as version {version + 1}</button>
+			<button class="act main" disabled={changed.length + changes.length === 0}>Save as version {version + 1}</button>
 			<p class="small" role="status">
 				{said}
 			</p>

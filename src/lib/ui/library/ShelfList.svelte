@@ -132,7 +132,7 @@
 			</p>{:else}<p>There is none yet. A coordinator adds them.</p>{/if}
 		<ul>
 			{#each Object.values(kind.fields) as field (field.label)}
-				<li><b>{field.label}</b>{field.unit ? `, ${field.unit}` : ''}{field.isRequired ? '' : ' (may be left out)'}</li>
+				<li><b>{field.label}</b>{field.unit ? `, ${field.unit}` : ''}{field.isRequired ? '' : ' (optional)'}</li>
 			{/each}
 		</ul>
 	</div>

@@ -118,7 +118,7 @@
 				{#if field.control === 'several'}
 					<fieldset aria-describedby={described}>
 						<legend
-							>{field.label}{#if !field.isRequired}<small>&ensp;may be left out</small>{/if}</legend
+							>{field.label}{#if !field.isRequired}<small>&ensp;optional</small>{/if}</legend
 						>
 						<div class="several">
 							{#each optionsOf(field) as option (option)}
@@ -140,7 +140,7 @@
 				{:else}
 					<label for={name}
 						>{field.label}{#if field.unit}<small>, {field.unit}</small>{/if}{#if !field.isRequired}<small
-								>&ensp;may be left out</small
+								>&ensp;optional</small
 							>{/if}</label
 					>
 					{#if field.control === 'one'}
@@ -191,7 +191,7 @@
 		{/each}
 	</div>
 	<div class="end">
-		<button class="act main" disabled={isSending}>{isSending ? 'Keeping' : 'Keep'}</button>
+		<button class="act main" disabled={isSending}>{isSending ? 'Saving' : 'Save'}</button>
 		<p role="alert" class:why={whole.length}>{whole.join(' ') || serverSaid || ''}</p>
 	</div>
 </form>

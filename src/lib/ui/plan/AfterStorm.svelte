@@ -65,7 +65,7 @@
 		<form method="POST" action="?/rain" class="read" use:enhance>
 			<label>Day <input class="input-line" type="date" name="day" value={date} max={date} required /></label>
 			<label>Rain, mm <input class="input-line" name="rain_mm" inputmode="decimal" required /></label>
-			<button class="act">Keep it</button>
+			<button class="act">Save it</button>
 			{#if refused}<p class="say spoils" role="alert">{refused}</p>{/if}
 		</form>
 	{/if}

@@ -33,7 +33,7 @@
 		</p>{/if}
 	<p>
 		<button type="button" class="act main" disabled={!isChanged || picked.length === 0} onclick={() => onkeep(picked)}
-			>Keep these {picked.length}</button
+			>Save these {picked.length}</button
 		>
 	</p>
 </details>

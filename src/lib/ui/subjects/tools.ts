@@ -21,12 +21,12 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	},
 	bottle: { load: () => import('./bottle/BottleStep.svelte') },
 	form: { load: () => import('./form/FormStep.svelte') },
-	reading: { load: () => import('./reading/ReadingStep.svelte') },
+	reading: { load: () => import('./reading/ReadingStep.svelte'), says: 'all' },
 	kit: { load: () => import('./kit/KitStep.svelte'), takesTime: true },
 	titration: { load: () => import('./titration/TitrationStep.svelte'), takesTime: true },
-	disc: { load: () => import('./disc/DiscStep.svelte') },
-	tube: { load: () => import('./tube/TubeStep.svelte') },
-	staff: { load: () => import('./staff-gauge/StaffGaugeStep.svelte') },
+	disc: { load: () => import('./disc/DiscStep.svelte'), says: 'all' },
+	tube: { load: () => import('./tube/TubeStep.svelte'), says: 'all' },
+	staff: { load: () => import('./staff-gauge/StaffGaugeStep.svelte'), says: 'all' },
 	flow: { load: () => import('./gauging/FlowStep.svelte'), takesTime: true, isWide: true, says: 'all' },
 	leave: { load: () => import('./leaving/LeaveStep.svelte'), says: 'all' }
 };

@@ -11,6 +11,7 @@
 	import { fieldApp } from '../field-context';
 	import { keepLastSeen } from '$lib/field/last-seen';
 	import FieldNote from '../FieldNote.svelte';
+	import { sayWanted } from './wanted';
 
 	const app = fieldApp();
 
@@ -73,6 +74,8 @@
 	let starting = $state('');
 	let typedLabel = $state(page.url.searchParams.get('label') ?? '');
 	let labelSaid = $state('');
+	/** What was asked for and needs a network. */
+	const wanted = sayWanted(page.url.searchParams.get('wanted'));
 
 	/** Goes to the step of the bottle that a label stands on; opens the visit where nobody has yet. */
 	async function openLabel() {
@@ -139,6 +142,18 @@
 </header>
 
 <main bind:this={root}>
+	{#if wanted}
+		<p class="say" role="status">
+			<b>No network.</b>
+			{wanted} needs one and opens again where there is one. What you have with you is here.
+		</p>
+	{/if}
+	{#if app.newVersion.isReady}
+		<p class="say">
+			<b>A new version is ready.</b> What you wrote stays.
+			<button type="button" class="act" onclick={app.newVersion.take}>Load it now</button>
+		</p>
+	{/if}
 	{#if !app.isOpen}
 		<p>Opening what is kept on this device.</p>
 	{:else if !satchel}

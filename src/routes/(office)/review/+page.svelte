@@ -12,7 +12,7 @@
 <main class="page">
 	<h1 class="ruled">Review</h1>
 	{#if data.visits.length}
-		<p class="lead">{results} results of {data.visits.length} visits wait for a word. The oldest come first.</p>
+		<p class="lead">{results} results of {data.visits.length} visits await review. The oldest come first.</p>
 		<div class="scroll">
 			<table>
 				<thead

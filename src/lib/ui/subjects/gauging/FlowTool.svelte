@@ -30,7 +30,7 @@
 	import { flagSentence } from '$lib/core/subjects/flags';
 	import { weightOf } from '$lib/core/subjects/flags';
 	import { convert, significant, units as unitTable, type AsTyped } from '$lib/core/quantity';
-	import Keypad from '../../entry/Keypad.svelte';
+	import DockedKeys from '../../entry/DockedKeys.svelte';
 	import StrikeReason from '../../entry/StrikeReason.svelte';
 	import Struck from '../../logbook/Struck.svelte';
 	import { sayAdvice } from './advice';
@@ -312,15 +312,7 @@
 			</table>
 		</div>
 		<p id="flow-said" role="alert" class:say={entry.said} class="ask">{entry.said ?? ''}</p>
-		<div class="keys">
-			<Keypad
-				onkey={entry.press}
-				onkeep={keep}
-				signs={['', '−']}
-				keepWord={entry.cell.field === entry.fields.at(-1) ? 'Keep' : 'Next'}
-				disabled={entry.text === '' && !kept(entry.cell.row, entry.cell.field)?.live}
-			/>
-		</div>
+		<DockedKeys onkey={entry.press} onkeep={keep} isTyped={entry.text !== ''} signs={['', '−']} />
 	</section>
 	<section class="beside">
 		{#if standing}<p class="small">This figure: {writer.initialsOf(standing.by)}</p>{/if}
@@ -349,7 +341,12 @@
 </div>
 
 <style>
+	/* the answer stands still while the table under it grows */
 	.figures {
+		position: sticky;
+		top: -12px;
+		z-index: 3;
+		background: var(--page);
 		display: flex;
 		align-items: flex-end;
 		gap: 18px;
@@ -371,7 +368,7 @@
 	}
 	.rows {
 		contain: content; /* what changes in here moves nothing else */
-		max-height: 138px;
+		max-height: 210px;
 		overflow-y: auto;
 	}
 	/* rows of their own, so that those out of sight need neither be laid out nor painted */
@@ -407,13 +404,10 @@
 	/* in the field the hand stays where it is: figures and keys keep their place at the foot */
 	.typing {
 		position: sticky;
-		bottom: 52px;
+		bottom: -20px; /* over the padding of the page that it scrolls in */
 		background: var(--page);
 		z-index: 2;
 		padding: 4px 0 6px;
-	}
-	.typing :global(.pad button) {
-		min-height: 45px;
 	}
 	thead {
 		position: sticky;
@@ -453,9 +447,6 @@
 	}
 	.struck-row td {
 		padding: 2px 8px;
-	}
-	.keys {
-		margin-top: 8px;
 	}
 	.strike {
 		min-height: 48px;

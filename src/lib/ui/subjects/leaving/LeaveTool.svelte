@@ -142,7 +142,7 @@
 	</p>
 {:else}
 	<button type="button" class="act main big" onclick={onleave}
-		>{missing.length ? 'Leave without them' : 'Checked, we are leaving'}</button
+		>{missing.length ? 'Leave with gaps' : 'Checked, we are leaving'}</button
 	>
 {/if}
 

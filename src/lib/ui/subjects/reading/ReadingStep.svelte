@@ -13,6 +13,7 @@
 	import { slotsAsked } from '$lib/core/subjects/reading/step';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import Chips from '../../entry/Chips.svelte';
+	import StepDoubts from '../../frame/StepDoubts.svelte';
 	import MeansNow from '../../frame/MeansNow.svelte';
 	import { foundAt, type StepScreen } from '../step-screen';
 	import ReadingTool from './ReadingTool.svelte';
@@ -38,7 +39,16 @@
 	{slots}
 	instruments={screen.instrumentsFor(step.parameter)}
 	meter={step.settled && screen.meterFor(step.parameter, step.settled)}
-/>
+>
+	{#snippet answer()}
+		<MeansNow
+			{screen}
+			parameters={[step.parameter, ...(following[step.parameter] ?? [])]}
+			results={foundAt(screen, place, step.parameter)}
+		/>
+		<StepDoubts {screen} />
+	{/snippet}
+</ReadingTool>
 {#if step.parameter === 'conductivity'}
 	<Chips
 		legend="Does the display say “25 °C” or “SpC”?"
@@ -50,8 +60,3 @@
 		ontap={(id) => void screen.writer.set('meters/conductivityAt25', id === 'yes')}
 	/>
 {/if}
-<MeansNow
-	{screen}
-	parameters={[step.parameter, ...(following[step.parameter] ?? [])]}
-	results={foundAt(screen, place, step.parameter)}
-/>

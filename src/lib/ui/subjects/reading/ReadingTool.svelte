@@ -1,4 +1,5 @@
 <script module lang="ts">
+	import type { Snippet } from 'svelte';
 	import type { Rest } from '$lib/core/quality';
 	import type { Figure, Parameter, ParameterCode, Unit } from '$lib/core/quantity';
 	import type { Meter } from './MeterPanel.svelte';
@@ -15,6 +16,8 @@
 		/** A meter that can be listened to, and when its figures count as at rest. */
 		meter?: { port: Meter; rest: Rest; now_ms: () => number } | undefined;
 		signs?: readonly string[];
+		/** What the figure means and what is wrong with it: said directly under it. */
+		answer?: Snippet | undefined;
 		writer: Writer;
 	}
 </script>
@@ -23,11 +26,11 @@
 	import { untrack } from 'svelte';
 	import { convert, exactly, isUnitOf, unitCodes, units, writeFigure } from '$lib/core/quantity';
 	import { FigureEntry } from '../../entry/figure-entry.svelte';
-	import Keypad from '../../entry/Keypad.svelte';
+	import DockedKeys from '../../entry/DockedKeys.svelte';
 	import StrikeReason from '../../entry/StrikeReason.svelte';
 	import Struck from '../../logbook/Struck.svelte';
 
-	let { parameter, known, unit, slots, instruments, meter, signs, writer }: Props = $props();
+	let { parameter, known, unit, slots, instruments, meter, signs, answer, writer }: Props = $props();
 
 	const live = (path: string) => writer.lines.get(path)?.live ?? null;
 	const figureAt = (path: string) => (live(path) ? (writer.lines.get(path)?.value as Figure) : null);
@@ -141,6 +144,7 @@
 </div>
 <p id="said" role="alert" class:say={entry.said} class="ask said">{entry.said ?? ''}</p>
 
+{@render answer?.()}
 {#each slots as slot (slot.path)}
 	<Struck line={writer.lines.get(slot.path)} {writer} />
 {/each}
@@ -177,7 +181,7 @@
 	</label>
 {/if}
 
-<Keypad onkey={entry.press} onkeep={keep} {...signs ? { signs } : {}} disabled={entry.text === ''} />
+<DockedKeys onkey={entry.press} onkeep={keep} isTyped={entry.text !== ''} {...signs ? { signs } : {}} />
 {#if live(entry.active) && !entry.texts[entry.active]}
 	{#if striking}
 		<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />

@@ -8,6 +8,7 @@
 	import PhotoPanel from '../../entry/PhotoPanel.svelte';
 	import { valueAt } from '../../entry/writer';
 	import MeansNow from '../../frame/MeansNow.svelte';
+	import StepDoubts from '../../frame/StepDoubts.svelte';
 	import ReadingTool from '../reading/ReadingTool.svelte';
 	import type { StepScreen } from '../step-screen';
 
@@ -29,8 +30,12 @@
 	{slots}
 	instruments={[]}
 	signs={['−', '']}
-/>
-<MeansNow {screen} parameters={['water-level']} />
+>
+	{#snippet answer()}
+		<MeansNow {screen} parameters={['water-level']} />
+		<StepDoubts {screen} />
+	{/snippet}
+</ReadingTool>
 <Chips
 	legend="What stands in the way (tap what is so)"
 	help="Such a level is kept, and no flow is read from it."

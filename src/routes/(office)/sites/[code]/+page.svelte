@@ -68,7 +68,7 @@
 	<header class="top">
 		<h1>{data.site.name}, {data.site.about}</h1>
 		<span class="small"
-			>{data.stream}, {data.site.river_km.toFixed(1)} km above its mouth, {data.site.elevation_m.toFixed(0)} m high</span
+			>{data.stream}, {data.site.river_km.toFixed(1)} km above its mouth, elevation {data.site.elevation_m.toFixed(0)} m</span
 		>
 		<span class="neighbours small">
 			{#if data.onStream[here - 1]}<a

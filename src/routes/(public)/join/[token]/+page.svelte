@@ -29,6 +29,6 @@
 			required
 		/>
 		<p id="password-error" class="wrong" role="alert">{$errors.password ?? ''}</p>
-		<button class="act main" disabled={$submitting}>{$submitting ? 'Keeping' : 'Keep it'}</button>
+		<button class="act main" disabled={$submitting}>{$submitting ? 'Saving' : 'Save it'}</button>
 	</form>
 </PublicPage>

@@ -1,15 +1,16 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { goto } from '$app/navigation';
+	import { afterNavigate, goto } from '$app/navigation';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { Step } from '$lib/core/subjects/steps';
-	import { inSentence } from '$lib/core/wording';
 	import { instrumentsLastUsed } from '$lib/field/store';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { VisitScreen } from '$lib/field/visit-screen.svelte';
 	import { whileVisible } from '$lib/field/while-visible';
 	import { AfterPaint } from '$lib/ui/after-paint.svelte';
 	import NearestClock from '$lib/ui/clocks/NearestClock.svelte';
+	import { KeypadDock, setKeypadDock } from '$lib/ui/entry/keypad-dock.svelte';
+	import Foot from '$lib/ui/frame/Foot.svelte';
 	import Remark from '$lib/ui/frame/Remark.svelte';
 	import StepHead from '$lib/ui/frame/StepHead.svelte';
 	import StepList from '$lib/ui/frame/StepList.svelte';
@@ -35,7 +36,16 @@
 	);
 	$effect(() => log.follow()); // reads this device's store
 	const LOOK_EVERY_ms = 20_000;
-	$effect(() => whileVisible(LOOK_EVERY_ms, app.sync.look)); // what the other device wrote meanwhile
+	const LOOK_AT_LEAST_EVERY_ms = 320_000;
+	/** Lines on this device when it last asked: where none came or went, asking can wait longer. */
+	let keptThen = -1;
+	function isQuiet() {
+		const isSame = app.keptCount === keptThen;
+		keptThen = app.keptCount;
+		return isSame;
+	}
+	// what the other device wrote meanwhile
+	$effect(() => whileVisible(LOOK_EVERY_ms, app.sync.look, { most_ms: LOOK_AT_LEAST_EVERY_ms, isQuiet }));
 
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
 	const ordered = $derived(log.steps[index]);
@@ -88,6 +98,11 @@
 		return frame.flags.filter((f) => !said.includes(f.code));
 	});
 	let isPanelOpen = $state(false);
+	const dock = new KeypadDock();
+	setKeypadDock(dock);
+	/** The page scrolls between head and foot, and each step begins at its top. */
+	let page = $state<HTMLElement>();
+	afterNavigate(() => page?.scrollTo(0, 0));
 </script>
 
 <svelte:head><title>{ordered?.step.title ?? 'Visit'} · {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
@@ -103,16 +118,14 @@
 		{@const { step } = ordered}
 		<div class="run">
 			<StepList {knots} current={params.step} />
-			<main class:wide={tool?.isWide}>
+			<main class:wide={tool?.isWide} bind:this={page}>
 				<Ringing {app} clocks={outcome.clocks} visitId={params.visit} hrefOf={frame.hrefOf} />
 				{#if log.isBlind}<p class="say">
 						<b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.
 					</p>{/if}
 				<StepHead
 					{ordered}
-					number={index + 1}
-					of={log.steps.length}
-					isUnderWay={frame.isBegun && tool?.takesTime === true}
+					isUnderWay={frame.isBegun && (tool?.takesTime === true || dock.keys !== null)}
 					isOnPaper={frame.isOnPaper}
 					ahead={frame.ahead}
 					takenBy={sheet.steps?.[step.id]?.takenBy}
@@ -135,18 +148,18 @@
 					onretype={({ path }, meant) => frame.retype(path, meantFigure(frame.lines, path, meant))}
 				/>
 				<Remark writer={frame.writer} stepId={step.id} />
-				{#if after}
-					<a class="act next" class:main={isDone} href={frame.hrefOf(after.id)}
-						>{isDone ? 'Go on' : 'Leave it for now'}: {inSentence(after.title)}</a
-					>
-				{:else if isDone}
-					<a class="act next main" href="/sample">Back to the round</a>
-				{/if}
 			</main>
 		</div>
-		<footer>
-			<NearestClock clocks={outcome.clocks} now_ms={moment.now_ms} timeZone={frame.writer.timeZone} />
-		</footer>
+		{@const { timeZone } = frame.writer}
+		<Foot
+			{dock}
+			at="{index + 1} of {log.steps.length}"
+			onsteps={() => (isPanelOpen = true)}
+			after={after ? { title: after.title, href: frame.hrefOf(after.id) } : null}
+			{isDone}
+		>
+			{#snippet clocks()}<NearestClock clocks={outcome.clocks} now_ms={moment.now_ms} {timeZone} />{/snippet}
+		</Foot>
 		{#if isPanelOpen}
 			{#await import('$lib/ui/frame/VisitPanel.svelte') then { default: VisitPanel }}
 				<VisitPanel
@@ -178,9 +191,9 @@
 
 <style>
 	.sheet {
-		min-height: 100vh;
-		display: flex;
-		flex-direction: column;
+		height: 100dvh;
+		display: grid;
+		grid-template-rows: auto minmax(0, 1fr) auto;
 	}
 	.top {
 		display: grid;
@@ -214,15 +227,18 @@
 	.run {
 		display: grid;
 		grid-template-columns: auto minmax(0, 1fr);
-		flex: 1;
+		min-height: 0;
 	}
 	main {
 		padding: 12px 14px 20px;
-		width: 100%;
-		max-width: 620px;
+		overflow-y: auto;
+		overscroll-behavior: contain;
 	}
-	main.wide {
-		max-width: 1080px;
+	main > :global(*) {
+		max-width: 592px;
+	}
+	main.wide > :global(*) {
+		max-width: 1052px;
 	}
 	.alone {
 		padding: 30px 16px;
@@ -233,16 +249,13 @@
 	.say {
 		margin-top: 10px;
 	}
-	.next {
-		display: block;
-		margin-top: 16px;
-		min-height: 52px;
-		padding-top: 13px;
-	}
-	footer {
-		position: sticky;
-		bottom: 0;
-		z-index: 4;
+	@media (max-height: 500px) and (min-width: 640px) {
+		.sheet {
+			grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 300px;
+		}
+		.sheet > :global(footer) {
+			grid-area: 1 / 2 / 3 / 3;
+		}
 	}
 	@media (min-width: 900px) {
 		main {

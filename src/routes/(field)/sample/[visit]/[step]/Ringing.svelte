@@ -24,7 +24,7 @@
 	<p class="say ask bell" role="alert">
 		<b>{label}: the time has come.</b>
 		{#if step}<a class="act main" href={hrefOf(step)} onclick={() => app.alarms.hear(id)}>Read it</a>{/if}
-		<button type="button" class="act plain" onclick={() => app.alarms.hear(id)}>Heard</button>
+		<button type="button" class="act plain" onclick={() => app.alarms.hear(id)}>OK</button>
 	</p>
 {/each}
 

@@ -79,7 +79,7 @@ export const actions: Actions = {
 		if (!kept.ok) return fail(400, { texts, objections: kept.objections });
 		if (params.id === 'new')
 			redirect(303, kind.name === 'people' ? `/library/people/${kept.id}` : `/library/${kind.name}`);
-		return { said: 'Kept.' };
+		return { said: 'Saved.' };
 	},
 	remove: async ({ locals, params }) => {
 		const member = locals.member!;

@@ -70,7 +70,7 @@ const keep = async (locals: App.Locals, code: string, on: unknown, texts: Record
 		? ` ${kept.roundsMoved} planned ${kept.roundsMoved === 1 ? 'round goes' : 'rounds go'} over to it.`
 		: '';
 	return {
-		said: `Kept as version ${kept.version}, in use from now on.${moved} Visits keep the version they were made with.`
+		said: `Saved as version ${kept.version}, in use from now on.${moved} Visits keep the version they were made with.`
 	};
 };
 

@@ -44,7 +44,7 @@
 									name={path}
 									value={text}
 								/>{/each}
-							<button class="act main">Keep it as version {form.preview.on + 1}</button>
+							<button class="act main">Save it as version {form.preview.on + 1}</button>
 							<a class="act plain" href="/library/cards/{data.code}">Leave it</a>
 						</form>
 					{/if}

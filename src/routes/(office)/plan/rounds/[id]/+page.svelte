@@ -184,7 +184,7 @@
 			{/if}
 			{#if mayMove && isChanged}
 				<p class="acts">
-					<button class="act main" type="button" onclick={() => void keep()}>Keep this order</button>
+					<button class="act main" type="button" onclick={() => void keep()}>Save this order</button>
 					<button class="act plain" type="button" onclick={() => (tried = null)}>Put it back</button>
 				</p>
 			{/if}

@@ -1,0 +1,121 @@
+<script module lang="ts">
+	import type { Snippet } from 'svelte';
+	import type { KeypadDock } from '../entry/keypad-dock.svelte';
+
+	export interface Props {
+		dock: KeypadDock;
+		/** Where this step stands among the others: "5 of 9". */
+		at: string;
+		/** Opens the list of all steps. */
+		onsteps: () => void;
+		/** The step that comes next, where there is one. */
+		after: { title: string; href: string } | null;
+		isDone: boolean;
+		clocks: Snippet;
+	}
+	/** A second tap that comes sooner than this was meant for the button that stood here before. */
+	const DOUBLE_TAP_ms = 350;
+</script>
+
+<script lang="ts">
+	import ListOrdered from '@lucide/svelte/icons/list-ordered';
+	import { inSentence } from '$lib/core/wording';
+	import Keypad from '../entry/Keypad.svelte';
+
+	let { dock, at, onsteps, after, isDone, clocks }: Props = $props();
+
+	const { keys } = $derived(dock);
+	function keep() {
+		dock.kept_ms = performance.now();
+		keys?.onkeep();
+	}
+	const stayIfDoubleTapped = (event: MouseEvent) => {
+		if (performance.now() - dock.kept_ms < DOUBLE_TAP_ms) event.preventDefault();
+	};
+</script>
+
+<footer>
+	{@render clocks()}
+	{#if keys}
+		<div class="keys"><Keypad onkey={keys.onkey} signs={keys.signs} hasPoint={keys.hasPoint} /></div>
+	{/if}
+	<div class="acts">
+		<button type="button" class="act plain steps" aria-haspopup="dialog" onclick={onsteps}>
+			<ListOrdered size={20} aria-hidden="true" /><span>Steps<small>{at}</small></span>
+		</button>
+		{#if keys?.isTyped}
+			<button type="button" class="act main next" onclick={keep}>Save</button>
+		{:else if after}
+			<a class="act next" class:main={isDone} href={after.href} onclick={stayIfDoubleTapped}
+				>{isDone ? 'Go on' : 'Skip to'}: {inSentence(after.title)}</a
+			>
+		{:else if isDone}
+			<a class="act main next" href="/sample" onclick={stayIfDoubleTapped}>Back to the round</a>
+		{/if}
+	</div>
+</footer>
+
+<style>
+	footer {
+		background: var(--paper);
+		border-top: 1px solid var(--rule);
+	}
+	.keys {
+		padding: 8px 8px 0;
+	}
+	.acts {
+		display: grid;
+		grid-template-columns: auto minmax(0, 1fr);
+		gap: 8px;
+		padding: 8px 8px max(8px, env(safe-area-inset-bottom));
+	}
+	.act {
+		min-height: 52px;
+	}
+	.steps {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		background: var(--page);
+		line-height: 1.1;
+		text-align: left;
+	}
+	.steps small {
+		display: block;
+	}
+	.next {
+		display: grid;
+		place-items: center;
+		font-size: 1.1rem;
+		line-height: 1.15;
+	}
+	@media (min-width: 900px) {
+		.keys,
+		.acts {
+			width: 100%;
+			max-width: 520px;
+			margin-left: auto;
+		}
+	}
+	/* a desk has keys of its own */
+	@media (min-width: 900px) and (pointer: fine) {
+		.keys {
+			display: none;
+		}
+	}
+	/* held sideways: the page on the left, the thumb's place on the right */
+	@media (max-height: 500px) and (min-width: 640px) {
+		footer {
+			display: flex;
+			flex-direction: column;
+			justify-content: flex-end;
+			height: 100%;
+			overflow-y: auto;
+			border-top: 0;
+			border-left: 1px solid var(--rule);
+		}
+		.acts {
+			grid-template-columns: auto minmax(0, 1fr);
+		}
+	}
+</style>
