@@ -150,6 +150,7 @@ test('the drawing is the form: a tap adds, a drag deepens, a slip is struck by o
 		['3', '0.30', '0.3', '0.1']
 	]);
 	const drawing = page.getByRole('img', { name: /Cross-section of 2 verticals/ });
+	await drawing.evaluate((e) => e.scrollIntoView({ block: 'start' }));
 	const box = (await drawing.boundingBox())!;
 	await page.mouse.click(box.x + box.width / 2, box.y + 70); // half way between
 	await expect(page.getByRole('textbox', { name: 'Vertical, tape, m' }).nth(1)).toHaveValue('2');
@@ -158,6 +159,7 @@ test('the drawing is the form: a tap adds, a drag deepens, a slip is struck by o
 	await keep(page, '0.4');
 	await expect(flow(page)).toContainText('0.470');
 	const middle = page.locator('svg .grip').nth(1);
+	await middle.evaluate((e) => e.closest('svg')!.scrollIntoView({ block: 'start' }));
 	const at = (await middle.boundingBox())!;
 	await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
 	await page.mouse.down();

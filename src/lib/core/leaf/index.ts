@@ -47,7 +47,7 @@ export const asTyped = <U extends Unit>(what: string, unit: Unit, low: number, h
 	});
 
 export type LengthUnit = 'm' | 'cm' | 'ft' | 'inch';
-export type SpeedUnit = 'm_s' | 'ft_s';
+export type SpeedUnit = 'm_s' | 'cm_s' | 'ft_s';
 export const depth_m = asTyped<LengthUnit>('depth', 'm', 0, 10);
 export const velocity_m_s = asTyped<SpeedUnit>('velocity', 'm_s', -5, 10);
 export const time_s = measure('time', 0.1, 3600, 's');

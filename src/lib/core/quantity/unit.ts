@@ -25,6 +25,7 @@ export const units = {
 	m2: { symbol: 'm²', dimension: 'area', toBase: 1, offset: 0 },
 	ft2: { symbol: 'ft²', dimension: 'area', toBase: 0.09290304, offset: 0 },
 	m_s: { symbol: 'm/s', dimension: 'velocity', toBase: 1, offset: 0 },
+	cm_s: { symbol: 'cm/s', dimension: 'velocity', toBase: 0.01, offset: 0 },
 	ft_s: { symbol: 'ft/s', dimension: 'velocity', toBase: 0.3048, offset: 0 },
 	m3_s: { symbol: 'm³/s', dimension: 'discharge', toBase: 1, offset: 0 },
 	L_s: { symbol: 'L/s', dimension: 'discharge', toBase: 0.001, offset: 0 },

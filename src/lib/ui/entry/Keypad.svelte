@@ -10,6 +10,8 @@
 
 	let { onkey, signs, hasPoint }: Props = $props();
 
+	/** People write a decimal comma or a point; both are read. */
+	const point = (1.5).toLocaleString().includes(',') ? ',' : '.';
 	const digits = ['7', '8', '9', '4', '5', '6', '1', '2', '3'];
 </script>
 
@@ -19,7 +21,7 @@
 	{/each}
 	<button type="button" class="zero" class:wide={!hasPoint} onclick={() => onkey('0')}>0</button>
 	{#if hasPoint}
-		<button type="button" class="point" aria-label={names['.']} onclick={() => onkey('.')}>.</button>
+		<button type="button" class="point" aria-label={names['.']} onclick={() => onkey(point)}>{point}</button>
 	{/if}
 	{#each [0, 1] as i (i)}
 		{@const sign = signs[i]}

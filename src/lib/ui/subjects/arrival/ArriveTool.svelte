@@ -138,17 +138,18 @@
 <p class="say" class:spoils={standing === 'over'} class:ask={standing === 'lifeJacket'} role="status">
 	{#if standing === 'over'}
 		<b>From the bank, with a pole, from a bridge, or another day.</b> Nobody wades here now: it is over the limit ({sayLimit(
-			rule
+			rule,
+			units
 		)}).
 		{#if arrival?.access === 'wade'}Come out if somebody is in. If it was done all the same, write below who decided and
 			why; your coordinator sees it.{/if}
 	{:else if standing === 'lifeJacket'}
 		<b>Life jacket on, or stay on the bank.</b> Local rules come first.
 	{:else if standing === 'under'}
-		<b>Not over the limit</b> ({sayLimit(rule)}), which says nothing of the bed, the cold or what the river does next.
-		You decide, and local rules come first.
+		<b>Not over the limit</b> ({sayLimit(rule, units)}), which says nothing of the bed, the cold or what the river does
+		next. You decide, and local rules come first.
 	{:else}
-		Nobody wades where it is {sayLimit(rule)}. {arrival?.access === 'wade'
+		Nobody wades where it is {sayLimit(rule, units)}. {arrival?.access === 'wade'
 			? 'Both are needed before anybody is in: try them at the edge now.'
 			: 'Try both at the edge first.'}
 	{/if}

@@ -137,6 +137,7 @@
 
 <style>
 	svg {
+		scroll-margin-top: 84px; /* the figure stands still above it */
 		display: block;
 	}
 	.handle {

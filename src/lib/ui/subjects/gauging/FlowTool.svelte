@@ -26,10 +26,10 @@
 </script>
 
 <script lang="ts">
-	import { tick, untrack } from 'svelte';
+	import { onMount, tick, untrack } from 'svelte';
 	import { flagSentence } from '$lib/core/subjects/flags';
 	import { weightOf } from '$lib/core/subjects/flags';
-	import { convert, significant, units as unitTable, type AsTyped } from '$lib/core/quantity';
+	import { convert, significant, units as unitTable, writeNumber, type AsTyped } from '$lib/core/quantity';
 	import DockedKeys from '../../entry/DockedKeys.svelte';
 	import StrikeReason from '../../entry/StrikeReason.svelte';
 	import Struck from '../../logbook/Struck.svelte';
@@ -85,6 +85,8 @@
 	const edgeWords: Record<string, string> = { start: 'first edge', end: 'far edge' };
 	const sayKept = (line: Line | undefined, field: Field) =>
 		line?.live ? sayAsRead(line.value as AsTyped, entry.unitOf(field)) : '';
+	const sayPlanned = (place: number | null, field: Field) =>
+		place === null || field !== 'distance_m' ? '' : writeNumber(place);
 	const pathsOfRow = new Map<string, string[]>();
 	/** Where the figures of a row stand; named once, for they are looked up with every key. */
 	function pathsIn(id: string): string[] {
@@ -106,20 +108,22 @@
 		const placed = (view?.verticals ?? []).filter((v) => v.distance_m !== null);
 		const { row: current, field: active } = entry.cell;
 		const isNew = current !== 'start' && current !== 'end' && !placed.some((v) => v.id === current);
+		const { fresh } = entry; // there is always a next row
 		const shares = new Map(painted.current.view?.verticals.map((v) => [v.id, v.share_percent]));
-		return ['start', ...placed.map((v) => v.id), ...(isNew ? [current] : []), 'end'].map((id) => {
+		return ['start', ...placed.map((v) => v.id), isNew ? current : fresh, 'end'].map((id) => {
 			const isEdge = id === 'start' || id === 'end';
 			const share = shares.get(id)?.toFixed(0);
 			const here = current === id ? active : null;
 			const paths = pathsIn(id);
 			const inRow = paths.map((path) => writer.lines.get(path));
 			const seen = paths.map((path) => painted.current.lines.get(path));
-			return rowOf(id, [fields, here, share, ...inRow, ...seen], () => ({
+			const planned = entry.plannedAt(id);
+			return rowOf(id, [fields, here, share, planned, ...inRow, ...seen], () => ({
 				id,
 				cells: fields.map(({ field, word }, i) => ({
 					field,
 					word,
-					text: isEdge && field !== 'distance_m' ? null : sayKept(inRow[i], field)
+					text: isEdge && field !== 'distance_m' ? null : sayKept(inRow[i], field) || sayPlanned(planned, field)
 				})),
 				active: here,
 				edge: edgeWords[id] ?? '',
@@ -153,7 +157,7 @@
 		if (isSame) writer.draft(path, '');
 		// the figure shows and the hand goes on at once: the disk need not keep up with quick fingers, only lose
 		// nothing
-		const written = isSame ? null : writer.set(path, value);
+		const written = isSame ? null : writer.setAll({ ...plannedPlace(cell.row), [path]: value });
 		if (!meterSaid && meter === '' && meters[0]) void setMeter(meters[0]);
 		meterSaid = true;
 		await goOn();
@@ -164,9 +168,40 @@
 		}
 	}
 
+	/** The place that the spacing gave a row, to be kept with the first figure of its vertical. */
+	function plannedPlace(row: string): Record<string, AsTyped> {
+		const place = entry.plannedAt(row);
+		const path = entry.path({ row, field: 'distance_m' });
+		return place === null || writer.lines.get(path)?.live ? {} : { [path]: inTape(place) };
+	}
+	const onTape = (m: number | null | undefined) => (m == null ? null : convert(m, 'm', units.tape));
+	/** The outermost vertical with the one before it, or with the first edge: how far apart they are on the tape. */
+	const outermost = $derived.by(() => {
+		const places = [view?.start?.distance_m, ...(view?.verticals ?? []).map((v) => v.distance_m)];
+		const [before, last] = places.filter((m) => m != null).slice(-2);
+		return { last: onTape(last ?? before), gap: before == null || last == null ? null : onTape(last - before) };
+	});
+	const spacing = $derived(outermost.gap === null ? 0 : Number(outermost.gap.toFixed(3)));
+
 	async function goOn() {
-		entry.advance();
+		const { row } = entry.cell;
+		const last = onTape(view?.verticals.find((v) => v.id === row)?.distance_m) ?? entry.plannedAt(row);
+		entry.advance({ last, end: onTape(view?.end?.distance_m) });
 		await focusActive();
+	}
+
+	/** What is typed next is the depth of the vertical one step further out. */
+	async function keepSpacing() {
+		entry.spacing = spacing;
+		const isAtTape = entry.cell.field === 'distance_m' && entry.cell.row !== 'end';
+		if (isAtTape && entry.text === '') entry.next({ last: outermost.last, end: onTape(view?.end?.distance_m) });
+		await focusActive();
+	}
+	const HUNDREDTHS = 'keen-riffle-hundredths';
+	onMount(() => (entry.inHundredths = localStorage.getItem(HUNDREDTHS) === 'yes'));
+	function typeInHundredths(isOn: boolean) {
+		entry.inHundredths = isOn;
+		localStorage.setItem(HUNDREDTHS, isOn ? 'yes' : 'no');
 	}
 
 	const setMeter = async (code: string) => writer.set(`gaugings/${gaugingId}/instrument`, code);
@@ -311,8 +346,25 @@
 				</tbody>
 			</table>
 		</div>
+		<p class="spacing">
+			{#if entry.spacing !== null}
+				<button type="button" class="act" aria-pressed="true" onclick={() => (entry.spacing = null)}
+					>every {writeNumber(entry.spacing)} {units.tape}: stop</button
+				>
+			{:else if spacing > 0}
+				<button type="button" class="act plain" onclick={keepSpacing}
+					>Go on every {writeNumber(spacing)} {units.tape}</button
+				>
+			{/if}
+		</p>
 		<p id="flow-said" role="alert" class:say={entry.said} class="ask">{entry.said ?? ''}</p>
-		<DockedKeys onkey={entry.press} onkeep={keep} isTyped={entry.text !== ''} signs={['', '−']} />
+		<DockedKeys
+			onkey={entry.press}
+			onkeep={keep}
+			isTyped={entry.text !== ''}
+			signs={['', '−']}
+			hasPoint={entry.hasPoint}
+		/>
 	</section>
 	<section class="beside">
 		{#if standing}<p class="small">This figure: {writer.initialsOf(standing.by)}</p>{/if}
@@ -330,6 +382,15 @@
 				{#each meters as code (code)}<option>{code}</option>{/each}
 			</select>
 		</label>
+		{#if units.tape === 'm'}
+			<label class="hundredths small"
+				><input
+					type="checkbox"
+					checked={entry.inHundredths}
+					onchange={(e) => typeInHundredths(e.currentTarget.checked)}
+				/> type depths in cm and speeds in cm/s, without a point</label
+			>
+		{/if}
 		<ArithmeticsCompared
 			arithmetics={painted.current.view?.arithmetics ?? []}
 			inUse={view?.arithmetic ?? 'mid-section'}
@@ -447,6 +508,20 @@
 	}
 	.struck-row td {
 		padding: 2px 8px;
+	}
+	.spacing .act {
+		min-height: 44px;
+		margin-top: 4px;
+	}
+	.hundredths {
+		display: flex;
+		align-items: center;
+		gap: 10px;
+		min-height: 48px;
+	}
+	.hundredths input {
+		width: 22px;
+		height: 22px;
 	}
 	.strike {
 		min-height: 48px;

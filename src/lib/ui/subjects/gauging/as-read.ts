@@ -1,13 +1,13 @@
-import { convert, units, writeNumber, type AsTyped, type Unit } from '$lib/core/quantity';
+import { areAlike, convert, units, writeNumber, type AsTyped, type Unit } from '$lib/core/quantity';
 
 /**
  * A measure of a section as it was read; with its unit where that is not the one of the column. Plain numbers are in
  * metres.
  */
-export function sayAsRead(value: AsTyped, column: 'm' | 'ft' | 'm_s' | 'ft_s'): string {
+export function sayAsRead(value: AsTyped, column: Unit): string {
 	if (typeof value === 'object')
 		return `${writeNumber(value.value)}${value.unit === column ? '' : ` ${units[value.unit].symbol}`}`;
-	const placed: Unit = column === 'm' || column === 'ft' ? 'm' : 'm_s';
+	const placed: Unit = areAlike(column, 'm') ? 'm' : 'm_s';
 	return `${writeNumber(value)}${placed === column ? '' : ` ${units[placed].symbol}`}`;
 }
 

@@ -2,7 +2,7 @@ import type { GaugingView } from '$lib/core/subjects/gauging/view';
 import { whyRefused } from '$lib/core/logbook';
 import { type VelocityPointMethod } from '$lib/core/subjects/gauging/branch';
 import type { SectionUnits } from '$lib/core/subjects/gauging/units';
-import { inPlaceUnit, readTyped, units, type AsTyped } from '$lib/core/quantity';
+import { inPlaceUnit, readTyped, units, type AsTyped, type Unit } from '$lib/core/quantity';
 import { pressed } from '../../entry/keypad-text';
 
 export type Field = 'distance_m' | 'depth_m' | VelocityField;
@@ -40,6 +40,14 @@ export class FlowEntry {
 	text = $state('');
 	said = $state<string | null>(null);
 	#asked: string | null = null;
+	/** A row for the next vertical, there before anything is typed into it. */
+	fresh = $state('');
+	/** Verticals follow one another so far apart, in the unit of the tape; null where each place is typed. */
+	spacing = $state<number | null>(null);
+	/** Depths are typed in centimetres and speeds in centimetres a second: two digits and no point. */
+	inHundredths = $state(false);
+	/** Places on the tape that follow from the spacing, until the first figure of their vertical is kept. */
+	readonly #planned = new Map<string, number>();
 	/** What this hand has typed at each place: it goes before a draft on the disk, which may be a moment old. */
 	readonly #typed = new Map<string, string>();
 
@@ -55,6 +63,7 @@ export class FlowEntry {
 		readonly isOlder: (row: string) => boolean = () => false
 	) {
 		this.fields = fieldsOf(school);
+		this.fresh = newId();
 	}
 
 	path({ row, field }: Cell = this.cell): string {
@@ -68,6 +77,7 @@ export class FlowEntry {
 	isActive = (row: string, field: Field): boolean => this.cell.row === row && this.cell.field === field;
 
 	choose(cell: Cell): void {
+		if (cell.row === this.fresh) this.fresh = this.newId();
 		this.cell = cell;
 		this.text = this.#typed.get(this.path()) ?? '';
 		this.said = null;
@@ -100,7 +110,19 @@ export class FlowEntry {
 		this.choose({ row: this.newId(), field: 'distance_m' });
 	}
 
-	unitOf = (field: Field) => (isLength(field) ? this.units.tape : this.units.velocity);
+	unitOf = (field: Field): Unit => {
+		const { tape, velocity } = this.units;
+		if (this.inHundredths && tape === 'm' && field === 'depth_m') return 'cm';
+		if (this.inHundredths && velocity === 'm_s' && !isLength(field)) return 'cm_s';
+		return isLength(field) ? tape : velocity;
+	};
+	/** Whether what is typed now may have decimals. */
+	get hasPoint(): boolean {
+		const unit = this.unitOf(this.cell.field);
+		return unit !== 'cm' && unit !== 'cm_s';
+	}
+	/** Where on the tape a row stands that the spacing made, in the unit of the tape; null where it was typed. */
+	plannedAt = (row: string): number | null => this.#planned.get(row) ?? null;
 
 	/** The figure to keep, as it was read, or null after saying what is wrong or asking whether it stands. */
 	take(): AsTyped | null {
@@ -125,13 +147,23 @@ export class FlowEntry {
 		return figure;
 	}
 
-	/** The cell after the one just kept. */
-	advance(): void {
+	/** The cell after the one just kept; `last` and `end`: the outermost vertical and the far edge, where known. */
+	advance({ last, end }: { last: number | null; end: number | null } = { last: null, end: null }): void {
 		this.#typed.set(this.path(), '');
 		const { row, field } = this.cell;
 		const next = row === 'start' || row === 'end' ? undefined : this.fields[this.fields.indexOf(field) + 1];
-		if (row === 'end') this.choose({ row, field });
-		else this.choose(next ? { row, field: next } : { row: this.newId(), field: 'distance_m' });
+		if (row === 'end') return this.choose({ row, field });
+		if (next) this.choose({ row, field: next });
+		else this.next(row === 'start' ? { last: null, end } : { last, end });
+	}
+
+	/** The next vertical: at its depth where the spacing says where it stands, else at its place on the tape. */
+	next({ last, end }: { last: number | null; end: number | null }): void {
+		const row = this.fresh;
+		const place = this.spacing === null || last === null ? null : Number((last + this.spacing).toFixed(3));
+		if (place === null || (end !== null && place >= end)) return this.choose({ row, field: 'distance_m' });
+		this.#planned.set(row, place);
+		this.choose({ row, field: 'depth_m' });
 	}
 
 	/** Back to a cell whose figure could not be kept, with what was typed there. */

@@ -54,6 +54,58 @@ describe('the advice at a gauging', () => {
 	});
 });
 
+describe('what is typed into a gauging', () => {
+	const metric: SectionUnits = { tape: 'm', velocity: 'm_s', area: 'm2', discharge: 'm3_s' };
+	function entry(units = metric) {
+		let n = 0;
+		return new FlowEntry(
+			'main',
+			'one-point',
+			() => `new${n++}`,
+			units,
+			() => {}
+		);
+	}
+
+	it('has a next row before anything is typed into it, and another once it is chosen', () => {
+		const typing = entry();
+		const { fresh } = typing;
+		typing.choose({ row: fresh, field: 'distance_m' });
+		expect(typing.fresh).not.toBe(fresh);
+		expect(typing.cell.row).toBe(fresh);
+	});
+
+	it('goes on at the depth where the spacing says where the next vertical stands, until the far edge', () => {
+		const typing = entry();
+		typing.choose({ row: 'v1', field: 'velocity06_m_s' });
+		typing.spacing = 0.5;
+		typing.advance({ last: 0.5, end: 1.5 });
+		expect(typing.cell.field).toBe('depth_m');
+		expect(typing.plannedAt(typing.cell.row)).toBe(1);
+		typing.choose({ row: typing.cell.row, field: 'velocity06_m_s' });
+		typing.advance({ last: 1, end: 1.5 });
+		expect(typing.cell.field).toBe('distance_m'); // the next would stand on the edge
+		expect(typing.plannedAt(typing.cell.row)).toBeNull();
+	});
+
+	it('is in centimetres where that is liked: no point, and kept as it was read', () => {
+		const typing = entry();
+		typing.inHundredths = true;
+		typing.choose({ row: 'v1', field: 'depth_m' });
+		typing.type('34');
+		expect(typing.hasPoint).toBe(false);
+		expect(typing.take()).toEqual({ value: 34, unit: 'cm' });
+		typing.choose({ row: 'v1', field: 'velocity06_m_s' });
+		typing.type('25');
+		expect(typing.take()).toEqual({ value: 25, unit: 'cm_s' });
+		typing.choose({ row: 'v1', field: 'distance_m' });
+		expect(typing.hasPoint).toBe(true);
+		const feet = entry({ tape: 'ft', velocity: 'ft_s', area: 'ft2', discharge: 'ft3_s' });
+		feet.inHundredths = true;
+		expect([feet.unitOf('depth_m'), feet.unitOf('velocity06_m_s')]).toEqual(['ft', 'ft_s']);
+	});
+});
+
 describe('the drawing of a section', () => {
 	it('keeps every vertical inside and names its exaggeration', () => {
 		const drawing = drawSection(view(6), 340, 200)!;

@@ -1,0 +1,126 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { fullVisit } from './a-visit';
+import { packField, signedIn } from './application';
+
+/* Keys and the next act lie at the foot, whole, on every size of phone; what a figure says stands above them. */
+
+test.use({ storageState: signedIn('monitor') });
+
+const sizes = [
+	{ width: 390, height: 844 },
+	{ width: 390, height: 664 },
+	{ width: 844, height: 390 },
+	{ width: 320, height: 568 }
+];
+const LEAST_px = 44;
+const boxOf = async (place: Locator) => (await place.boundingBox())!;
+
+/** Whether a tap in its middle meets it and nothing that lies over it. */
+const isTappable = (place: Locator) =>
+	place.evaluate((e) => {
+		const { left, top, width, height } = e.getBoundingClientRect();
+		const met = document.elementFromPoint(left + width / 2, top + height / 2);
+		return met !== null && (e.contains(met) || met.contains(e));
+	});
+
+async function press(page: Page, text: string): Promise<void> {
+	for (const key of text)
+		await page
+			.getByRole('group', { name: 'Keys' })
+			.getByRole('button', { name: key === '.' ? 'decimal point' : key, exact: true })
+			.tap();
+}
+
+for (const size of sizes)
+	test(`at ${size.width} by ${size.height} the keys are whole, the act stays in its place, the answer is in sight`, async ({
+		page
+	}) => {
+		await page.setViewportSize(size);
+		const to = await fullVisit(page, 'Hobbin 2');
+		await to('oxygen');
+		for (const key of await page.getByRole('group', { name: 'Keys' }).getByRole('button').all()) {
+			const box = await boxOf(key);
+			expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(LEAST_px);
+			expect(box.y + box.height).toBeLessThanOrEqual(size.height);
+			expect(await isTappable(key)).toBe(true);
+		}
+		const fields = page.locator('.slots input');
+		await press(page, '9.8');
+		const save = page.getByRole('button', { name: 'Save', exact: true });
+		const there = await boxOf(save);
+		await save.tap();
+		await expect(page.getByRole('button', { name: 'Save' })).toHaveCount(0);
+		for (const text of ['9.9', '9.7', '9.8', '9.8']) {
+			await press(page, text);
+			await save.tap();
+		}
+		const next = page.getByRole('link', { name: /^Go on: / });
+		expect(await boxOf(next)).toEqual(there);
+		for (const act of [next, page.getByRole('button', { name: /^Steps/ })]) {
+			const box = await boxOf(act);
+			expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(LEAST_px);
+			expect(await isTappable(act)).toBe(true);
+		}
+		const answer = page.getByText(/^Dissolved oxygen: 9\.8/);
+		await expect(answer).toBeInViewport();
+		expect((await boxOf(answer)).y).toBeGreaterThan((await boxOf(fields.first())).y);
+	});
+
+test('ten verticals take at most seventy taps', async ({ page }) => {
+	const to = await fullVisit(page, 'Hobbin 2');
+	await to('flow');
+	let taps = 0;
+	const save = page.getByRole('button', { name: 'Save', exact: true });
+	const type = async (text: string) => {
+		await press(page, text);
+		await save.tap();
+		await expect(save).toHaveCount(0);
+		taps += text.length + 1;
+	};
+	await page.getByLabel(/type depths in cm/).check(); // said once for this phone, not with every section
+	await type('0');
+	await type('.5');
+	await type('20');
+	await type('25');
+	await page.getByRole('button', { name: 'Go on every 0.5 m' }).tap();
+	taps += 1;
+	for (let i = 2; i <= 10; i++) {
+		await type(String(20 + i));
+		await type(String(30 - i));
+	}
+	await page.getByRole('textbox', { name: /^Far edge of the water/ }).tap();
+	taps += 1;
+	await type('6');
+	await expect(page.getByRole('img', { name: /Cross-section of 10 verticals/ })).toBeVisible();
+	const places = page.getByRole('textbox', { name: 'Vertical, tape, m' });
+	await expect(places.nth(9)).toHaveValue('5');
+	expect(taps).toBeLessThanOrEqual(70);
+});
+
+test('a step that was missed is one tap away, and all steps are within reach of the thumb', async ({ page }) => {
+	const to = await fullVisit(page, 'Hobbin 2');
+	await to('oxygen');
+	await page.getByRole('button', { name: /^Steps/ }).tap();
+	const list = page.getByRole('dialog', { name: 'Steps of this visit' });
+	await list.getByLabel('Look of the pages').selectOption('Sun');
+	await expect(page.locator('html')).toHaveAttribute('data-mode', 'sun');
+	await list.getByRole('link', { name: 'Conditions' }).tap();
+	await page.getByRole('heading', { name: 'Conditions', level: 1 }).waitFor();
+	await page.goto(page.url().replace(/[^/]+$/, 'flow'));
+	await page.locator('.tool').waitFor();
+	const missed = page.locator('header .say.ask a').first();
+	const name = await missed.innerText();
+	await missed.tap();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(new RegExp(name, 'i'));
+});
+
+test('without a network the office gives way to what is on the phone, with a word', async ({ page }) => {
+	await packField(page);
+	await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+	await page.context().setOffline(true);
+	await page.goto('/today');
+	await expect(page).toHaveURL(/\/sample/);
+	await expect(page.getByText('Today needs one and opens again where there is one.')).toBeVisible();
+	await page.getByRole('link', { name: 'To the office' }).click();
+	await expect(page.getByText('Today needs one and opens again where there is one.')).toBeVisible();
+});
