@@ -18,6 +18,7 @@ const addresses: Record<string, string> = {
 	'/(office)/today': '/today',
 	'/(office)/sites': '/sites',
 	'/(office)/sites/[code]': '/sites/TE1',
+	'/(office)/sites/results.csv': '/sites/results.csv?from=2026-05-01',
 	'/(office)/sites/[code]/series.csv': '/sites/TE1/series.csv',
 	'/(office)/sites/[code]/points.json': '/sites/TE1/points.json',
 	'/(office)/visits/[id]': '/visits/01890000-0000-7000-8000-000000000000',

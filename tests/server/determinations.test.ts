@@ -12,6 +12,8 @@ import * as schema from '../../src/lib/server/db/schema';
 import { entry, result, review } from '../../src/lib/server/db/schema';
 import { bringOver } from '../../src/lib/server/projection/bring-over';
 import { rebuildProgram } from '../../src/lib/server/projection/rebuild';
+import { GET } from '../../src/routes/(office)/sites/results.csv/+server';
+import { parse } from 'csv-parse/sync';
 import { chooseReported, judgeResult } from '../../src/lib/server/reviews/judge';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
@@ -228,5 +230,58 @@ describe('a database of the version before', () => {
 			rmSync(folder, { recursive: true });
 			await db.execute(sql.raw(`drop database ${name}`));
 		}
+	});
+});
+
+describe('all results as one file', () => {
+	const fileFor = async (program: AProgram, who: keyof AProgram['members'], query = '') => {
+		const url = new URL(`http://here/sites/results.csv?${query}`);
+		const event = { locals: { member: program.members[who] }, url } as unknown as Parameters<typeof GET>[0];
+		const text = await (await GET(event)).text();
+		return parse(text, { columns: true, bom: true }) as Record<string, string>[];
+	};
+
+	it('has a row for each that is reported, or for every one, with unit, way and what review said', async () => {
+		const program = await aProgram();
+		await aVisit(program);
+		expect(await fileFor(program, 'coordinator')).toMatchObject([
+			{
+				site: 'S1',
+				parameter_name: 'Dissolved oxygen',
+				value: '10.8',
+				unit: 'mg/L',
+				found_by: 'meter',
+				reported: 'yes'
+			}
+		]);
+		const all = await fileFor(program, 'coordinator', 'which=all');
+		expect(all.map((r) => [r['found_by'], r['value'], r['reported']])).toEqual([
+			['meter', '10.8', 'yes'],
+			['titration', '2.5', '']
+		]);
+		expect(await fileFor(program, 'coordinator', 'parameter=ph')).toEqual([]);
+		expect(await fileFor(program, 'coordinator', 'site=S1&to=2026-05-13')).toEqual([]);
+		expect(await fileFor(program, 'viewer', 'which=all')).toEqual([]); // nothing is accepted yet
+	});
+
+	it('comes in pieces, each result once, and never another program’s', async () => {
+		const program = await aProgram();
+		await aVisit(await aProgram());
+		const visitId = await aVisit(program);
+		await db.execute(sql`
+			insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, unit, readings, source, basis, status)
+			select ${program.programId}, ${program.siteId}, 'ph', to_timestamp(1700000000 + n % 7), ${visitId}, 'n' || n, 'meter', false, n, 'pH', 1, 'field', '', 'waiting'
+			from generate_series(1, 11000) n`);
+		const values = (await fileFor(program, 'coordinator', 'which=all&parameter=ph')).map((r) => Number(r['value']));
+		expect(values.length).toBe(11_000);
+		expect(new Set(values).size).toBe(11_000);
+	});
+
+	it('asked for nonsense, it says what is wrong', async () => {
+		const program = await aProgram();
+		await expect(fileFor(program, 'coordinator', 'from=yesterday')).rejects.toMatchObject({ status: 400 });
+		await expect(fileFor(program, 'coordinator', 'parameter=phlogiston')).rejects.toMatchObject({
+			body: { message: 'parameter: not the name of a parameter' }
+		});
 	});
 });

@@ -139,6 +139,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/account': 'any-member',
 	'/(office)/today': 'see-today',
 	'/(office)/sites': 'see-site',
+	'/(office)/sites/results.csv': 'see-site',
 	'/(office)/sites/[code]': 'see-site',
 	'/(office)/sites/[code]/series.csv': 'see-site',
 	'/(office)/sites/[code]/points.json': 'see-site',

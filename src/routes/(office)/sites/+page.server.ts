@@ -1,3 +1,5 @@
+import { codesWith, parameterOf } from '$lib/core/quantity';
+import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { siteLine } from '$lib/core/interpret';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
@@ -13,8 +15,11 @@ export const load: PageServerLoad = async ({ locals }) => {
 	]);
 	const ids = network.sites.map((s) => s.id);
 	const latest = await latestFigures(db, member.programId, ids, !can(member, 'see-unreviewed'));
+	const own = await knownParameters(db, member.programId);
 	const streamName = new Map(network.streams.map((s) => [s.id, s.name]));
 	return {
+		parameters: codesWith(own).map((code) => ({ code, name: parameterOf(code, own).name })),
+		mayChooseAll: can(member, 'see-unreviewed'),
 		sites: network.sites.map((s) => ({
 			...s,
 			stream: streamName.get(s.streamId) ?? '',

@@ -24,6 +24,39 @@
 				</tbody>
 			</table>
 		</div>
+		<details>
+			<summary><h2>Results as a file</h2></summary>
+			<form action="/sites/results.csv" method="get" data-sveltekit-reload>
+				<p class="small lead">
+					One row a result, with its unit, how sure it is, how it was found and what review said. Choose nothing for all
+					of them.
+				</p>
+				<label
+					>Sites
+					<select class="input-line" name="site" multiple size="6">
+						{#each data.sites as site (site.id)}<option value={site.code}>{site.name}</option>{/each}
+					</select></label
+				>
+				<label
+					>Measured
+					<select class="input-line" name="parameter" multiple size="6">
+						{#each data.parameters as { code, name } (code)}<option value={code}>{name}</option>{/each}
+					</select></label
+				>
+				<label>From <input class="input-line" type="date" name="from" /></label>
+				<label>To <input class="input-line" type="date" name="to" /></label>
+				{#if data.mayChooseAll}
+					<label
+						>Of each visit
+						<select class="input-line" name="which">
+							<option value="reported">the figure that is reported</option>
+							<option value="all">every figure, however it was found</option>
+						</select></label
+					>
+				{/if}
+				<button class="act main">Download CSV</button>
+			</form>
+		</details>
 	{:else}
 		<p>No sites yet.</p>
 	{/if}
@@ -35,5 +68,31 @@
 	}
 	.scroll {
 		overflow-x: auto;
+	}
+	details {
+		margin-top: 18px;
+	}
+	summary {
+		min-height: 44px;
+		padding-top: 10px;
+		cursor: pointer;
+	}
+	summary h2 {
+		display: inline;
+	}
+	form {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+		gap: 12px 20px;
+		align-items: end;
+		margin-top: 8px;
+	}
+	.lead {
+		grid-column: 1 / -1;
+	}
+	select,
+	input,
+	button {
+		min-height: 44px;
 	}
 </style>

@@ -1,0 +1,59 @@
+import { sql } from 'drizzle-orm';
+import type { ParameterCode, Qualifier, Unit, Way } from '../../../core/quantity';
+import type { Db } from '../connect';
+
+export interface ResultRow extends Record<string, unknown> {
+	site: string;
+	site_name: string;
+	parameter: ParameterCode;
+	at: Date;
+	visit_id: string;
+	comes_from: string;
+	way: Way;
+	is_reported: boolean;
+	value: number;
+	qualifier: Qualifier;
+	unit: Unit;
+	uncertainty: number | null;
+	lower: number | null;
+	upper: number | null;
+	readings: number;
+	basis: string;
+	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
+	is_simulated: boolean;
+}
+
+/** Which results of a program are wanted; an empty list leaves nothing out. */
+export interface Wanted {
+	siteCodes: readonly string[];
+	parameters: readonly string[];
+	from: Date;
+	to: Date;
+	/** Of each visit and parameter the one that is reported; else all determinations. */
+	reportedOnly: boolean;
+	/** What may be seen by whoever sees no unreviewed results. */
+	acceptedOnly: boolean;
+}
+
+const AT_ONCE = 5000;
+
+/** Results in the order of time, some thousands at once, however many there are. */
+export async function* resultsOf(db: Db, programId: string, wanted: Wanted): AsyncGenerator<ResultRow[]> {
+	const { siteCodes, parameters, reportedOnly, acceptedOnly } = wanted;
+	let last: ResultRow | undefined;
+	for (;;) {
+		const { rows }: { rows: ResultRow[] } = await db.execute<ResultRow>(sql`
+			select s.code as site, s.name as site_name, r.parameter, r.at, r.visit_id, r.comes_from, r.way, r.is_reported, r.value, r.qualifier, r.unit,
+				r.uncertainty, r.lower, r.upper, r.readings, r.basis, r.status, r.is_simulated
+			from result r join site s on s.program_id = r.program_id and s.id = r.site_id
+			where r.program_id = ${programId} and r.at between ${wanted.from.toISOString()} and ${wanted.to.toISOString()}
+				and (${siteCodes.length === 0} or s.code = any(${sql.param([...siteCodes])}::text[]))
+				and (${parameters.length === 0} or r.parameter = any(${sql.param([...parameters])}::text[]))
+				and (${!reportedOnly} or r.is_reported) and (${!acceptedOnly} or r.status in ('accepted', 'qualified'))
+				${last !== undefined ? sql`and (r.at, r.visit_id, r.parameter, r.comes_from) > (${new Date(last.at).toISOString()}, ${last.visit_id}, ${last.parameter}, ${last.comes_from})` : sql``}
+			order by r.at, r.visit_id, r.parameter, r.comes_from limit ${AT_ONCE}`);
+		if (rows.length > 0) yield rows;
+		if (rows.length < AT_ONCE) return;
+		last = rows.at(-1);
+	}
+}
