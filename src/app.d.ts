@@ -8,6 +8,10 @@ declare global {
 			/** The database did not answer while this was worked out. */
 			isDatabaseAway: boolean;
 		}
+		/** What lies over a page: going back closes it before it leaves the page. */
+		interface PageState {
+			isStepsOpen?: boolean;
+		}
 		interface Error {
 			message: string;
 		}

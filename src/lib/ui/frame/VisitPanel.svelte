@@ -73,7 +73,7 @@
 			<ul>
 				{#each steps as step (step.id)}
 					<li>
-						<a href={hrefOf(step.id)} onclick={onclose}>{step.title}</a>
+						<a href={hrefOf(step.id)} data-sveltekit-replacestate>{step.title}</a>
 						<small>{step.progress ?? said[step.state] ?? step.state}</small>
 						{#if takenBy(step.id) && takenBy(step.id) !== me}
 							<b>{takenBy(step.id)}</b>

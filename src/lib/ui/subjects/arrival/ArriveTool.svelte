@@ -22,6 +22,7 @@
 </script>
 
 <script lang="ts">
+	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import { dangerWords } from '$lib/core/subjects/arrival/words';
 	import { SegmentedControl } from '@skeletonlabs/skeleton-svelte';
 	import { trialOf } from '$lib/core/subjects/arrival/findings';
@@ -111,7 +112,9 @@
 </script>
 
 {#if site?.barred}<p class="say spoils"><b>{site.barred}</b> Turn back, and tell your coordinator.</p>{/if}
-{#if site?.hazards}<p class="hazards"><b>Here:</b> {site.hazards}</p>{/if}
+{#if site?.hazards}<p class="hazards danger" role="note">
+		<TriangleAlert size={20} aria-hidden="true" /><span><b>Here:</b> {site.hazards}</span>
+	</p>{/if}
 {#if site?.lastVisit?.remarks.length}
 	<p class="hazards">
 		<b>Last time, {sayDay(Date.parse(site.lastVisit.at), writer.timeZone)}:</b>
@@ -249,6 +252,15 @@
 	}
 	.hazards {
 		margin-bottom: 10px;
+	}
+	.danger {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 8px;
+		padding: 8px 10px;
+		border: 2px solid var(--danger);
+		border-radius: 5px;
+		background: var(--danger-3);
 	}
 	.trial {
 		display: grid;

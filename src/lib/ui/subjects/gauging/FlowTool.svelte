@@ -261,7 +261,7 @@
 					{unitTable[units.discharge].symbol}</span
 				>
 				<span class="side">
-					<b>{view.expanded_percent === null ? '± not known yet' : `± ${view.expanded_percent.toFixed(0)} %`}</b>
+					<b>{view.expanded_percent === null ? '± not known' : `± ${view.expanded_percent.toFixed(0)} %`}</b>
 					<small
 						>{view.provisional
 							? 'an edge still to come'
@@ -537,6 +537,23 @@
 	.measured-with select {
 		min-height: 44px;
 		font-size: 16px;
+	}
+	@media (max-width: 640px) {
+		.figures {
+			min-height: 0;
+			align-items: center;
+		}
+		.figures :global(.big-figure) {
+			font-size: 2.1rem;
+		}
+		.side b {
+			font-size: 1rem;
+		}
+	}
+	@media (max-height: 700px) {
+		.rows {
+			max-height: 165px;
+		}
 	}
 	@media (min-width: 900px) {
 		.gauge {

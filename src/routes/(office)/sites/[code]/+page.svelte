@@ -193,7 +193,7 @@
 					{visit.crew.join(', ')}
 					<small
 						>{visit.isFinished ? standing(visit.awaitsReview) : 'still open'}{visit.flags
-							? `, ${counted(visit.flags, 'doubt')}`
+							? `, ${counted(visit.flags, 'flag')}`
 							: ''}</small
 					>
 				</li>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { afterNavigate, goto } from '$app/navigation';
+	import { afterNavigate, goto, pushState } from '$app/navigation';
+	import { page } from '$app/state';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { Step } from '$lib/core/subjects/steps';
 	import { instrumentsLastUsed } from '$lib/field/store';
@@ -97,12 +98,13 @@
 		const said = tool?.says ?? [];
 		return frame.flags.filter((f) => !said.includes(f.code));
 	});
-	let isPanelOpen = $state(false);
+	const isPanelOpen = $derived(page.state.isStepsOpen === true);
+	const openPanel = () => pushState('', { isStepsOpen: true });
 	const dock = new KeypadDock();
 	setKeypadDock(dock);
 	/** The page scrolls between head and foot, and each step begins at its top. */
-	let page = $state<HTMLElement>();
-	afterNavigate(() => page?.scrollTo(0, 0));
+	let main = $state<HTMLElement>();
+	afterNavigate(() => main?.scrollTo(0, 0));
 </script>
 
 <svelte:head><title>{ordered?.step.title ?? 'Visit'} · {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
@@ -111,14 +113,14 @@
 	<header class="top">
 		<a class="back" href="/sample" aria-label="All visits">‹</a>
 		<div><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></div>
-		<button type="button" class="act plain who" aria-haspopup="dialog" onclick={() => (isPanelOpen = true)}>Who</button>
+		<button type="button" class="act plain who" aria-haspopup="dialog" onclick={openPanel}>Who</button>
 		<FieldNote {app} />
 	</header>
 	{#if isReady && frame && outcome && ordered && log.card}
 		{@const { step } = ordered}
 		<div class="run">
 			<StepList {knots} current={params.step} />
-			<main class:wide={tool?.isWide} bind:this={page}>
+			<main class:wide={tool?.isWide} bind:this={main}>
 				<Ringing {app} clocks={outcome.clocks} visitId={params.visit} hrefOf={frame.hrefOf} />
 				{#if log.isBlind}<p class="say">
 						<b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.
@@ -154,7 +156,7 @@
 		<Foot
 			{dock}
 			at="{index + 1} of {log.steps.length}"
-			onsteps={() => (isPanelOpen = true)}
+			onsteps={openPanel}
 			after={after ? { title: after.title, href: frame.hrefOf(after.id) } : null}
 			{isDone}
 		>
@@ -170,7 +172,7 @@
 					writer={frame.writer}
 					newId={frame.newId}
 					hrefOf={frame.hrefOf}
-					onclose={() => (isPanelOpen = false)}
+					onclose={() => history.back()}
 				/>
 			{/await}
 		{/if}
