@@ -194,6 +194,20 @@ test('oxygen is fixed, settles, and is titrated drop by drop', async ({ page }) 
 	await page.getByLabel(/Drops that a blank took/).fill('1');
 	await page.getByLabel(/Drops that a blank took/).blur();
 	await expect(page.getByText('45 drops less 1 of the blank: 8.8 mg/L')).toBeVisible();
+
+	await page.getByRole('button', { name: /^second/ }).click();
+	await tap(page, 'No bubble');
+	await tap(page, 'Fixed just now');
+	await page.clock.runFor(121_000);
+	await tap(page, 'Acid is in, clear amber');
+	for (const key of ['6', '0'])
+		await page.getByRole('group', { name: 'Keys' }).getByRole('button', { name: key }).click();
+	await tap(page, 'Save');
+	await expect(page.getByText(/One drop too many is the usual slip: titrate a third/)).toBeVisible();
+	await expect(page.getByRole('button', { name: 'third', exact: true })).toBeVisible();
+	await tap(page, 'Strike this titration');
+	await tap(page, 'overshot the end');
+	await expect(page.getByText(/struck by \w+: overshot the end/)).toBeVisible();
 });
 
 test('the disc goes down and up; what spoils it is kept with it', async ({ page }) => {

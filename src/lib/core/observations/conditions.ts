@@ -38,6 +38,8 @@ const land = {
 	none: 'none of these'
 };
 
+const steady = (of: Question): Question => ({ ...of, isSteady: true });
+
 /** How the stream looked, smelled and stood when somebody came: asked at every visit. */
 export const conditions: readonly Question[] = [
 	one('Weather', 'weather', 'Weather now', {
@@ -106,17 +108,21 @@ export const conditions: readonly Question[] = [
 		'Grey threads like wet wool are a growth that feeds on sewage.'
 	),
 	one('Signs', 'fish', 'Dead fish', { none: 'none', few: 'one to five', many: 'more than five' }),
-	one('Banks', 'erosion', 'Banks', { firm: 'firm', some: 'some bare or slipping', much: 'mostly bare or slipping' }),
-	several('Banks', 'plants', 'Plants along the stream', {
-		trees: 'trees',
-		shrubs: 'shrubs',
-		reeds: 'reeds',
-		grass: 'grass',
-		crops: 'crops to the edge',
-		bare: 'bare'
-	}),
-	several('In sight', 'upstream', 'Land in sight upstream', land),
-	several('In sight', 'downstream', 'Land in sight downstream', land),
+	steady(
+		one('Banks', 'erosion', 'Banks', { firm: 'firm', some: 'some bare or slipping', much: 'mostly bare or slipping' })
+	),
+	steady(
+		several('Banks', 'plants', 'Plants along the stream', {
+			trees: 'trees',
+			shrubs: 'shrubs',
+			reeds: 'reeds',
+			grass: 'grass',
+			crops: 'crops to the edge',
+			bare: 'bare'
+		})
+	),
+	steady(several('In sight', 'upstream', 'Land in sight upstream', land)),
+	steady(several('In sight', 'downstream', 'Land in sight downstream', land)),
 	several('In sight', 'works', 'Works in sight', {
 		none: 'none',
 		site: 'building site',

@@ -1,5 +1,5 @@
 // what is asked
-export { chosen, isAnswered, usualFirst, type Answers, type Choice, type Question } from './question';
+export { asLastTime, chosen, isAnswered, usualFirst, type Answers, type Choice, type Question } from './question';
 export { forms, type FormName } from './forms';
 // what may be answered
 export { answersTo } from './schema';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fold, placeAt, whyRefused } from '../logbook';
 import { aLine } from '../../../../tests/a-line';
-import { chosen, forms, isAnswered, usualFirst, type FormName, type Question } from '.';
+import { asLastTime, chosen, forms, isAnswered, usualFirst, type FormName, type Question } from '.';
 
 const names = Object.keys(forms) as FormName[];
 const all = names.flatMap((form) => forms[form].map((q) => [form, q.id, q] as const));
@@ -109,5 +109,27 @@ describe('choices in the order in which a place usually has them', () => {
 				expect(order.slice(0, known.length).map((c) => c.id)).toEqual(known);
 			})
 		);
+	});
+});
+
+describe('as last time', () => {
+	const last = {
+		weather: 'rain',
+		erosion: 'some',
+		plants: { trees: true, reeds: true, grass: false },
+		upstream: { woods: true }
+	};
+
+	it('fills what does not change with the weather, and leaves what was answered today', () => {
+		expect(asLastTime('conditions', forms.conditions, { upstream: { houses: true } }, last)).toEqual({
+			'conditions/erosion': 'some',
+			'conditions/plants/trees': true,
+			'conditions/plants/reeds': true
+		});
+	});
+
+	it('is nothing where nobody was there before, or a choice is known no more', () => {
+		expect(asLastTime('conditions', forms.conditions, undefined, {})).toEqual({});
+		expect(asLastTime('conditions', forms.conditions, undefined, { erosion: 'as in the old form' })).toEqual({});
 	});
 });

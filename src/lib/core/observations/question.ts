@@ -6,6 +6,8 @@ export interface Question {
 	group: string;
 	takes: 'one' | 'several';
 	choices: readonly Choice[];
+	/** It does not change with the weather: what was so last time mostly is so today. */
+	isSteady?: boolean;
 	/** How to tell, for whoever does this for the first time. */
 	help?: string;
 }
@@ -32,4 +34,22 @@ export const isAnswered = (question: Question, answers: Answers | undefined): bo
 export function usualFirst(question: Question, usual: readonly string[] | undefined): Choice[] {
 	const rank = (c: Choice) => (usual?.includes(c.id) ? usual.indexOf(c.id) : Infinity);
 	return [...question.choices].sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)));
+}
+
+/**
+ * What was answered last time to questions that do not change with the weather and are still open, as lines: place and
+ * value.
+ */
+export function asLastTime(
+	form: string,
+	questions: readonly Question[],
+	answers: Answers | undefined,
+	last: Answers
+): Record<string, string | boolean> {
+	const open = questions.filter((q) => q.isSteady && !isAnswered(q, answers));
+	return Object.fromEntries(
+		open.flatMap((q): [string, string | boolean][] =>
+			chosen(q, last).map(({ id }) => (q.takes === 'one' ? [`${form}/${q.id}`, id] : [`${form}/${q.id}/${id}`, true]))
+		)
+	);
 }

@@ -6,6 +6,7 @@ import type { Context, InstrumentFacts } from '../subjects/context';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
 import { MethodCard } from '../method';
+import type { Answers } from '../observations';
 import { ParameterCode } from '../quantity';
 import type { GearWarning, RoundQuestion } from '../schedule';
 
@@ -55,7 +56,12 @@ export const Satchel = z.object({
 			photoPointPicture: z.string().nullable().default(null),
 			/** What was written at the last visit that was left. */
 			lastVisit: z
-				.object({ at: z.string(), remarks: z.array(z.string()) })
+				.object({
+					at: z.string(),
+					remarks: z.array(z.string()),
+					/** What was said of its conditions. */
+					conditions: z.custom<Answers>((v) => typeof v === 'object').default({})
+				})
 				.nullable()
 				.default(null),
 			usual: z.custom<NonNullable<Context['site']['usual']>>((v) => typeof v === 'object' && v !== null)

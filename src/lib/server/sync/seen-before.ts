@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import type { Answers } from '../../core/observations';
 import { readScope, type Member } from '../access';
 import type { Db } from '../db/connect';
 
@@ -34,8 +35,9 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 		started_at: Date;
 		reason: string | null;
 		remarks: Record<string, string> | null;
+		conditions: Answers | null;
 	}>(sql`
-		select s.id as site_id, v.started_at, v.sheet -> 'arrival' ->> 'reason' as reason, v.sheet -> 'remarks' as remarks from site s
+		select s.id as site_id, v.started_at, v.sheet -> 'arrival' ->> 'reason' as reason, v.sheet -> 'remarks' as remarks, v.sheet -> 'conditions' as conditions from site s
 		cross join lateral (
 			select started_at, sheet from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished ${own} order by started_at desc limit 1
 		) v where s.program_id = ${programId}`);
@@ -44,7 +46,8 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 			v.site_id,
 			{
 				at: new Date(v.started_at).toISOString(),
-				remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean)
+				remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean),
+				conditions: v.conditions ?? {}
 			}
 		])
 	);

@@ -1,5 +1,7 @@
 <script module lang="ts">
 	export interface Props {
+		/** The usual slips at this place. */
+		reasons?: readonly string[];
 		onstrike: (reason: string) => void;
 		oncancel: () => void;
 	}
@@ -7,12 +9,12 @@
 </script>
 
 <script lang="ts">
-	let { onstrike, oncancel }: Props = $props();
+	let { onstrike, oncancel, reasons = usual }: Props = $props();
 </script>
 
 <fieldset>
 	<legend>Why is it struck? It stays readable.</legend>
-	{#each usual as reason (reason)}
+	{#each reasons as reason (reason)}
 		<button type="button" class="act" onclick={() => onstrike(reason)}>{reason}</button>
 	{/each}
 	<button type="button" class="act plain" onclick={oncancel}>leave it</button>

@@ -11,6 +11,7 @@
 	form={step.form}
 	answers={screen.sheet[step.form]}
 	usual={step.form === 'conditions' ? (screen.site?.usualAnswers ?? {}) : {}}
+	last={step.form === 'conditions' ? screen.site?.lastVisit?.conditions : undefined}
 	writer={screen.writer}
 />
 <PhotoPanel {screen} of={step.form} />

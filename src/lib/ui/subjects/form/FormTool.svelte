@@ -7,17 +7,20 @@
 		answers: Answers | undefined;
 		/** For each question what was answered here before, the commonest first. */
 		usual: Record<string, string[]>;
+		/** What was answered at the last visit, where that is known. */
+		last?: Answers | undefined;
 		writer: Writer;
 	}
 </script>
 
 <script lang="ts">
-	import { chosen, forms, isAnswered, usualFirst, type Question } from '$lib/core/observations';
+	import { asLastTime, chosen, forms, isAnswered, usualFirst, type Question } from '$lib/core/observations';
+	import { inSentence } from '$lib/core/wording';
 	import Chips from '../../entry/Chips.svelte';
 	import Struck from '../../logbook/Struck.svelte';
 	import { valueAt } from '../../entry/writer';
 
-	let { form, answers, usual, writer }: Props = $props();
+	let { form, answers, usual, last = {}, writer }: Props = $props();
 
 	/**
 	 * Questions that are answered and opened again; those with several choices stay open until the next one is
@@ -33,6 +36,9 @@
 	/** The next one stands on top: a thumb need not look for it. */
 	const open = $derived(questions.filter((q) => opened === q.id || !isAnswered(q, answers)));
 	const groups = $derived([...new Set(open.map((q) => q.group))]);
+
+	const same = $derived(asLastTime(form, questions, answers, last));
+	const sameOf = $derived(questions.filter((q) => Object.keys(same).some((p) => p.split('/')[1] === q.id)));
 
 	/** Initials of whoever answered last. */
 	const answeredBy = (q: Question) => {
@@ -64,6 +70,12 @@
 </script>
 
 <p class="left" role="status">{left === 0 ? 'All answered.' : `${left} of ${questions.length} still to answer.`}</p>
+{#if sameOf.length}
+	<button type="button" class="act same" onclick={() => void writer.setAll(same)}
+		>As last time: {sameOf.map((q) => inSentence(q.ask)).join(', ')}
+		<small>what changes with the weather is asked anew</small></button
+	>
+{/if}
 {#each groups as group (group)}
 	<h2 class="ruled">{group}</h2>
 	{#each open.filter((q) => q.group === group) as q (q.id)}
@@ -109,6 +121,15 @@
 		border: 0;
 		text-decoration: underline;
 		min-height: 48px;
+		font-weight: 400;
+	}
+	.same {
+		width: 100%;
+		min-height: 52px;
+		margin-top: 8px;
+	}
+	.same small {
+		display: block;
 		font-weight: 400;
 	}
 	.done {

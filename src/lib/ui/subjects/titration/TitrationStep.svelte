@@ -11,6 +11,7 @@
 	{step}
 	titrations={screen.sheet.titrations}
 	isOnPaper={screen.isOnPaper}
+	isThirdAsked={screen.flags.some((f) => f.code === 'titrations-apart')}
 	writer={screen.writer}
 	onstart={() => screen.mayCall()}
 />

@@ -8,9 +8,13 @@
 		titrations: Sheet['titrations'];
 		/** Typed in from paper: the drops are on the sheet. */
 		isOnPaper: boolean;
+		/** Two bottles lie so far apart that a third is asked for. */
+		isThirdAsked: boolean;
 		writer: Writer;
 		onstart: () => void;
 	}
+	const slips = ['overshot the end', 'miscounted', 'misread', 'wrong bottle'];
+	const third = { id: 'third', label: 'third' };
 	/** Keys that count a drop; a phone's volume keys where the browser hands them on. */
 	const MORE = new Set([' ', 'ArrowUp', '+', 'AudioVolumeUp', 'VolumeUp']);
 	const LESS = new Set(['Backspace', 'ArrowDown', '-', 'AudioVolumeDown', 'VolumeDown']);
@@ -27,13 +31,20 @@
 	import Struck from '../../logbook/Struck.svelte';
 	import { sayClock } from '../../clocks/stages';
 	import { stamp } from '../../entry/writer';
+	import DockedKeys from '../../entry/DockedKeys.svelte';
+	import { pressed } from '../../entry/keypad-text';
 
-	let { step, titrations, isOnPaper, writer, onstart }: Props = $props();
+	let { step, titrations, isOnPaper, isThirdAsked, writer, onstart }: Props = $props();
 
 	let bottleId = $state(
 		untrack(() => step.bottles.find((b) => titrations?.[b.id]?.drops === undefined)?.id ?? step.bottles[0]!.id)
 	);
 	let striking = $state(false);
+	const bottles = $derived(
+		(isThirdAsked || titrations?.[third.id]) && !step.bottles.some((b) => b.id === third.id)
+			? [...step.bottles, third]
+			: step.bottles
+	);
 	const bottle = $derived(titrations?.[bottleId]);
 	const at = (field: string) => `titrations/${bottleId}/${field}`;
 	/** Drops counted here: the thumb is quicker than the disk, from which they come back after a reload. */
@@ -79,7 +90,7 @@
 
 <Chips
 	legend="Bottle"
-	chips={step.bottles.map((b) => ({
+	chips={bottles.map((b) => ({
 		id: b.id,
 		word: `${b.label}${titrations?.[b.id]?.drops === undefined ? '' : ', done'}`,
 		isOn: b.id === bottleId
@@ -129,7 +140,7 @@
 	</p>
 {:else if stage === 'drops'}
 	<p class="small">
-		One drop, swirl, look against white. Stop when the colour is just gone. Space or + counts, minus takes one back.
+		One drop, swirl, look against white. Stop when the colour is just gone. Tap for each, or type how many there were.
 	</p>
 	<button type="button" class="drop" onclick={() => count(counted + 1)} aria-describedby="drops-sum">
 		<b>{counted}</b> <span>{counted === 1 ? 'drop' : 'drops'}: tap for one more</span>
@@ -137,6 +148,13 @@
 	<p id="drops-sum" role="status">
 		= {found(counted).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop, half a drop taken off
 	</p>
+	<DockedKeys
+		onkey={(key) => count(Number(pressed(counted ? String(counted) : '', key)))}
+		onkeep={keep}
+		isTyped={counted > 0}
+		signs={[]}
+		hasPoint={false}
+	/>
 	<p class="row">
 		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}
 			>One drop back</button
@@ -161,6 +179,7 @@
 	</p>
 	{#if striking}
 		<StrikeReason
+			reasons={slips}
 			onstrike={(reason) => {
 				writer.strike(at('drops'), reason);
 				striking = false;
@@ -194,7 +213,7 @@
 		display: grid;
 		place-items: center;
 		width: 100%;
-		min-height: 190px;
+		min-height: 150px;
 		margin: 8px 0;
 		border: 3px solid var(--water);
 		border-radius: 90px 90px 12px 12px;
@@ -208,7 +227,7 @@
 		background: var(--water-3);
 	}
 	.drop b {
-		font: 600 84px/1 var(--head);
+		font: 600 64px/1 var(--head);
 	}
 	.say {
 		margin: 8px 0;
