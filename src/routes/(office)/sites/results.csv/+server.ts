@@ -89,9 +89,9 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const body = new ReadableStream<Uint8Array>({
 		start: (out) => out.enqueue(bytes.encode(stringify([columns], { bom: true }))),
 		async pull(out) {
-			const { value, done } = await results.next();
-			if (done) out.close();
-			else out.enqueue(bytes.encode(stringify(value.map(rowOf))));
+			const piece = await results.next();
+			if (piece.done) out.close();
+			else out.enqueue(bytes.encode(stringify(piece.value.map(rowOf))));
 		},
 		async cancel() {
 			await results.return(undefined);
