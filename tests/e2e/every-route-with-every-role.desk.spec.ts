@@ -18,6 +18,7 @@ const addresses: Record<string, string> = {
 	'/(office)/today': '/today',
 	'/(office)/sites': '/sites',
 	'/(office)/sites/[code]': '/sites/TE1',
+	'/(office)/find': '/find?q=Tessel',
 	'/(office)/sites/results.csv': '/sites/results.csv?from=2026-05-01',
 	'/(office)/sites/[code]/series.csv': '/sites/TE1/series.csv',
 	'/(office)/sites/[code]/points.json': '/sites/TE1/points.json',

@@ -138,6 +138,8 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(field)/pack/[round]': 'public',
 	'/(office)/account': 'any-member',
 	'/(office)/today': 'see-today',
+	// of each kind only what the member may open is found
+	'/(office)/find': 'any-member',
 	'/(office)/sites': 'see-site',
 	'/(office)/sites/results.csv': 'see-site',
 	'/(office)/sites/[code]': 'see-site',

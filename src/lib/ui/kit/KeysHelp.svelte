@@ -4,6 +4,7 @@
 		open: boolean;
 	}
 	const others = [
+		{ word: 'Find a site, a visit, a bottle, a person', key: 'f' },
 		{ word: 'On a site: the chart as a table, and back', key: 't' },
 		{ word: 'This list', key: '?' },
 		{ word: 'Close it', key: 'Esc' }

@@ -29,6 +29,10 @@
 		if (event.ctrlKey || event.metaKey || event.altKey) return;
 		if ((event.target as HTMLElement).closest('input, textarea, select, [contenteditable]')) return;
 		if (event.key === '?') helpOpen = true;
+		if (event.key === 'f') {
+			event.preventDefault(); // the letter is not typed into the field that gets the focus
+			void goto('/find');
+		}
 		const tab = tabs.find((t) => t.key === event.key);
 		if (tab) void goto(tab.href);
 	}
@@ -44,6 +48,9 @@
 			>{tab.word}<kbd aria-hidden="true">{tab.key}</kbd></a
 		>
 	{/each}
+	<a href="/find" class="find" aria-current={path === '/find' ? 'page' : undefined} aria-keyshortcuts="f"
+		>Find<kbd aria-hidden="true">f</kbd></a
+	>
 	<div class="foot">
 		<ModeChoice />
 		<button type="button" class="keys" onclick={() => (helpOpen = true)}>Keys <kbd aria-hidden="true">?</kbd></button>
@@ -104,6 +111,9 @@
 		border-color: var(--rule);
 		font-weight: 650;
 		margin-right: -1px;
+	}
+	.tabs > a.find {
+		margin-top: 14px;
 	}
 	kbd {
 		font: 12px var(--text);
