@@ -169,6 +169,7 @@ describe('what was seen at a site before', () => {
 		const { answers, last, pictures } = await seenBefore(database(), program.members.monitor, now_ms);
 		expect(answers.get(program.siteId)).toEqual({ colour: ['tea', 'clear'], odour: ['earthy', 'fishy', 'none'] });
 		expect(last.get(program.siteId)!.remarks).toEqual(['left 2 days ago']);
+		expect(last.get(program.siteId)!.conditions).toEqual({ colour: 'tea', odour: { none: true } });
 		expect([...pictures]).toEqual([]);
 	});
 });

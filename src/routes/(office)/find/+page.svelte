@@ -54,6 +54,11 @@
 	button {
 		min-height: 44px;
 	}
+	label {
+		display: grid;
+		gap: 6px;
+		margin-top: 8px;
+	}
 	section {
 		margin-top: 16px;
 	}

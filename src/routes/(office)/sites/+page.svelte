@@ -29,7 +29,7 @@
 			<form action="/sites/results.csv" method="get" data-sveltekit-reload>
 				<p class="small lead">
 					One row a result, with its unit, how sure it is, how it was found and what review said. Choose nothing for all
-					of them.
+					of them; hold Ctrl to choose several.
 				</p>
 				<label
 					>Sites
