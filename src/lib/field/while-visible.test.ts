@@ -63,3 +63,9 @@ it('does it less and less often where nothing happens, and as often as before wh
 	vi.advanceTimersByTime(2000);
 	expect(deed).toHaveBeenCalledTimes(9);
 });
+
+it('ends with the deed that stops it', () => {
+	const stop = whileVisible(1000, () => stop());
+	vi.advanceTimersByTime(1000);
+	expect(vi.getTimerCount()).toBe(0);
+});

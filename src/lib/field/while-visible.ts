@@ -13,9 +13,11 @@ interface Slowing {
 export function whileVisible(every_ms: number, deed: () => void, slowing?: Slowing): () => void {
 	let timer: ReturnType<typeof setTimeout> | undefined;
 	let wait_ms = every_ms;
+	let isStopped = false;
 	const wait = () => (timer = setTimeout(next, wait_ms));
 	function next() {
 		deed();
+		if (isStopped) return; // the deed itself was the last
 		wait_ms = slowing?.isQuiet() ? Math.min(wait_ms * 2, slowing.most_ms) : every_ms;
 		wait();
 	}
@@ -28,6 +30,7 @@ export function whileVisible(every_ms: number, deed: () => void, slowing?: Slowi
 	document.addEventListener('visibilitychange', turn);
 	if (document.visibilityState !== 'hidden') wait();
 	return () => {
+		isStopped = true;
 		clearTimeout(timer);
 		document.removeEventListener('visibilitychange', turn);
 	};
