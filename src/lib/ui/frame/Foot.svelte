@@ -24,7 +24,7 @@
 
 	let { dock, at, onsteps, after, isDone, clocks }: Props = $props();
 
-	const { keys } = $derived(dock);
+	const { keys, act } = $derived(dock);
 	function keep() {
 		dock.kept_ms = performance.now();
 		keys?.onkeep();
@@ -45,6 +45,8 @@
 		</button>
 		{#if keys?.isTyped}
 			<button type="button" class="act main next" onclick={keep}>Save</button>
+		{:else if act}
+			<button type="button" class="act next" class:main={act.isMain} onclick={act.onact}>{act.word}</button>
 		{:else if after}
 			<a class="act next" class:main={isDone} href={after.href} onclick={stayIfDoubleTapped}
 				>{isDone ? 'Go on' : 'Skip to'}: {inSentence(after.title)}</a
@@ -89,22 +91,18 @@
 		font-size: 1.1rem;
 		line-height: 1.15;
 	}
-	@media (min-width: 900px) {
-		.keys,
-		.acts {
-			width: 100%;
-			max-width: 520px;
-			margin-left: auto;
-		}
-	}
 	/* a desk has keys of its own */
 	@media (min-width: 900px) and (pointer: fine) {
 		.keys {
 			display: none;
 		}
+		.acts {
+			max-width: 520px;
+			margin-left: auto;
+		}
 	}
-	/* held sideways: the page on the left, the thumb's place on the right */
-	@media (max-height: 500px) and (min-width: 640px) {
+	/* held sideways, and on a tablet: the page on the left, the thumb's place on the right */
+	@media (max-height: 500px) and (min-width: 640px), (min-width: 900px) and (pointer: coarse) {
 		footer {
 			display: flex;
 			flex-direction: column;

@@ -251,7 +251,7 @@
 	.say {
 		margin-top: 10px;
 	}
-	@media (max-height: 500px) and (min-width: 640px) {
+	@media (max-height: 500px) and (min-width: 640px), (min-width: 900px) and (pointer: coarse) {
 		.sheet {
 			grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 300px;
 		}
