@@ -24,7 +24,7 @@
 
 	let { dock, at, onsteps, after, isDone, clocks }: Props = $props();
 
-	const { keys, act } = $derived(dock);
+	const { keys } = $derived(dock);
 	function keep() {
 		dock.kept_ms = performance.now();
 		keys?.onkeep();
@@ -45,8 +45,6 @@
 		</button>
 		{#if keys?.isTyped}
 			<button type="button" class="act main next" onclick={keep}>Save</button>
-		{:else if act}
-			<button type="button" class="act next" class:main={act.isMain} onclick={act.onact}>{act.word}</button>
 		{:else if after}
 			<a class="act next" class:main={isDone} href={after.href} onclick={stayIfDoubleTapped}
 				>{isDone ? 'Go on' : 'Skip to'}: {inSentence(after.title)}</a

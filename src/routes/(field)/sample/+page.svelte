@@ -18,7 +18,7 @@
 	let root = $state<HTMLElement>();
 	const keepSeen = () => {
 		const whole = root?.closest<HTMLElement>('.field');
-		if (whole && satchel) keepLastSeen(whole);
+		if (whole && satchel && !wanted) keepLastSeen(whole); // what is said once is not said at the next start
 	};
 	onMount(() => {
 		// a phone that is put away may never come back to this page
