@@ -303,7 +303,7 @@ test('a step is added to a card, another removed, and a phone asks for what the 
 		.click();
 	await page.locator('.slots input').first().focus();
 	await keep(page, '90');
-	await expect(page.getByText('Chlorophyll a is usually 0.5 to 60 µg/L. If 90 stands, keep it again.')).toBeVisible();
+	await expect(page.getByText('Chlorophyll a is usually 0.5 to 60 µg/L. If 90 stands, save it again.')).toBeVisible();
 	await page.locator('.slots input').first().fill('12.5');
 	await page.getByRole('button', { name: 'Save', exact: true }).click();
 	await expect(page.getByText('Chlorophyll a: 12.5 µg/L')).toBeVisible();

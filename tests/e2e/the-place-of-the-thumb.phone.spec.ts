@@ -97,6 +97,37 @@ test('ten verticals take at most seventy taps', async ({ page }) => {
 	expect(taps).toBeLessThanOrEqual(70);
 });
 
+test('the list of steps lies over a step and takes nothing of it away; going back closes it and stays', async ({
+	page
+}) => {
+	const to = await fullVisit(page, 'Hobbin 2');
+	await to('flow');
+	const type = async (text: string) => {
+		await press(page, text);
+		await page.getByRole('button', { name: 'Save', exact: true }).tap();
+		await expect(page.getByRole('button', { name: 'Save', exact: true })).toHaveCount(0);
+	};
+	for (const text of ['0', '0.5', '0.3', '0.4']) await type(text);
+	await page.getByRole('button', { name: 'Go on every 0.5 m' }).tap();
+	const going = page.getByRole('button', { name: 'every 0.5 m: stop' });
+	await expect(going).toBeVisible();
+	await page.getByRole('button', { name: /^Steps/ }).tap();
+	const list = page.getByRole('dialog', { name: 'Steps of this visit' });
+	await expect(list).toBeVisible();
+	await page.goBack();
+	await expect(list).toBeHidden();
+	await expect(page.getByRole('heading', { name: 'Flow', level: 1 })).toBeVisible();
+	await expect(going).toBeVisible(); // what the tool knows of itself is still there
+
+	await to('leave');
+	await expect(page.getByRole('button', { name: 'Leave with gaps' })).toBeInViewport();
+	await page.getByRole('button', { name: /^Steps/ }).tap();
+	await expect(list).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(list).toBeHidden();
+	await expect(page.getByRole('button', { name: 'Leave with gaps' })).toBeVisible();
+});
+
 test('a step that was missed is one tap away, and all steps are within reach of the thumb', async ({ page }) => {
 	const to = await fullVisit(page, 'Hobbin 2');
 	await to('oxygen');

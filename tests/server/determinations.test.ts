@@ -234,9 +234,10 @@ describe('a database of the version before', () => {
 });
 
 describe('all results as one file', () => {
-	const fileFor = async (program: AProgram, who: keyof AProgram['members'], query = '') => {
+	const fileFor = async (program: AProgram, who: keyof AProgram['members'], query = '', timeZone = 'Etc/UTC') => {
 		const url = new URL(`http://here/sites/results.csv?${query}`);
-		const event = { locals: { member: program.members[who] }, url } as unknown as Parameters<typeof GET>[0];
+		const member = { ...program.members[who], program: { timeZone } };
+		const event = { locals: { member }, url } as unknown as Parameters<typeof GET>[0];
 		const text = await (await GET(event)).text();
 		return parse<Record<string, string>>(text, { columns: true, bom: true });
 	};
@@ -262,6 +263,16 @@ describe('all results as one file', () => {
 		expect(await fileFor(program, 'coordinator', 'parameter=ph')).toEqual([]);
 		expect(await fileFor(program, 'coordinator', 'site=S1&to=2026-05-13')).toEqual([]);
 		expect(await fileFor(program, 'viewer', 'which=all')).toEqual([]); // nothing is accepted yet
+	});
+
+	it('counts days as the program does', async () => {
+		const program = await aProgram();
+		await aVisit(program); // 11:20 UTC on the 14th
+		const on = async (day: string, timeZone: string) =>
+			(await fileFor(program, 'coordinator', `from=${day}&to=${day}`, timeZone)).length;
+		expect([await on('2026-05-14', 'Etc/UTC'), await on('2026-05-15', 'Etc/UTC')]).toEqual([1, 0]);
+		expect(await on('2026-05-15', 'Pacific/Kiritimati')).toBe(1);
+		expect(await on('2026-05-14', 'Pacific/Kiritimati')).toBe(0);
 	});
 
 	it('comes in pieces, each result once, and never another program’s', async () => {

@@ -6,11 +6,11 @@ import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-p
 
 const db = database();
 
-async function visited(program: AProgram) {
-	const visitId = v7({ msecs: now_ms });
-	const write = aDevice(program.members.monitor, visitId);
-	await send(program.members.monitor, [
-		write('opening', anOpening(program)),
+async function visited(program: AProgram, by: 'monitor' | 'other' = 'monitor', at_ms = now_ms) {
+	const visitId = v7({ msecs: at_ms });
+	const write = aDevice(program.members[by], visitId, at_ms);
+	await send(program.members[by], [
+		write('opening', anOpening(program, at_ms)),
 		write('bottles/bacteria/label', 'S1-260514-B')
 	]);
 	return visitId;
@@ -45,6 +45,13 @@ describe('find', () => {
 		expect(await seek(program, 'other', 'site 1')).toEqual({ Sites: ['/sites/S1'] }); // another team’s visit
 		expect(await seek(program, 'viewer', 'site 1')).toEqual({ Sites: ['/sites/S1'] });
 		expect(await seek(program, 'viewer', 'review')).toEqual({});
+	});
+
+	it('finds one’s own visit among however many later ones of another team', async () => {
+		const program = await aProgram();
+		const mine = await visited(program, 'monitor', now_ms - 86_400_000);
+		for (let n = 0; n < 14; n++) await visited(program, 'other', now_ms - n * 60_000);
+		expect(await seek(program, 'monitor', 'site 1')).toMatchObject({ 'Visits and bottles': [`/visits/${mine}`] });
 	});
 
 	it('takes letters that mean something to a pattern as they are', async () => {

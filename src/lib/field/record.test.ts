@@ -71,6 +71,16 @@ describe('drafts caught on their way to the disk', () => {
 		expect(await draftsOf(visitId)).toEqual({ [path]: '18' });
 	});
 
+	it('show before the disk has them, over an older one that the disk had already', async () => {
+		await store.drafts.put(draft(1, '18'));
+		holdDraft(draft(2, '19'));
+		expect(await draftsOf(visitId)).toEqual({ [path]: '19' });
+		holdDraft(draft(3, ''));
+		expect(await draftsOf(visitId)).toEqual({}); // taken back
+		await settleDrafts();
+		expect(await draftsOf(visitId)).toEqual({});
+	});
+
 	it('do not come back once the figure is kept, even when another tab starts in that moment', async () => {
 		holdDraft(draft(1, '182'));
 		await Promise.all([record(typed(2, 182)), settleDrafts(), settleDrafts()]);

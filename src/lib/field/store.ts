@@ -93,10 +93,19 @@ export const settleDrafts = (): Promise<void> =>
 		for (const draft of heldDrafts()) await settleDraft(draft);
 	});
 
-/** Drafts of one visit by path. */
+/**
+ * Drafts of one visit by path, those still on their way to the disk as well: after a reload the field shows what was
+ * typed last, not what the disk had before it.
+ */
 export async function draftsOf(visitId: string): Promise<Record<string, string>> {
-	const drafts = await store.drafts.where('key').startsWith(`${visitId} `).toArray();
-	return Object.fromEntries(drafts.map((d) => [d.key.slice(visitId.length + 1), d.text]));
+	const prefix = draftKey(visitId, '');
+	const latest = new Map((await store.drafts.where('key').startsWith(prefix).toArray()).map((d) => [d.key, d]));
+	for (const held of heldDrafts()) {
+		const onDisk = latest.get(held.key);
+		if (held.key.startsWith(prefix) && (!onDisk || onDisk.typed < held.typed)) latest.set(held.key, held);
+	}
+	const texts = [...latest.values()].filter((d) => d.text !== '').map((d) => [d.key.slice(prefix.length), d.text]);
+	return Object.fromEntries(texts);
 }
 
 /**

@@ -16,7 +16,7 @@ export interface Parameter {
 	readonly possible: readonly [number, number];
 	readonly plausible: readonly [number, number];
 	/** A method finds it or finds it below its limit; "0" is neither. */
-	readonly isNeverNought?: boolean;
+	readonly isNeverNought?: boolean | undefined;
 	/** It is read in a way of its own, by a subject of its own, and not off any instrument. */
 	readonly hasOwnSubject?: boolean;
 }
@@ -162,7 +162,7 @@ export const codesWith = (own: OwnParameters | undefined): ParameterCode[] => [
 /** Parameters in the order in which they are listed: as known here, then the program's own by their codes. */
 export const inUsualOrder = (codes: readonly ParameterCode[]): ParameterCode[] => [
 	...parameterCodes.filter((code) => codes.includes(code)),
-	...[...new Set(codes.filter(isOwnCode))].sort()
+	...[...new Set(codes.filter((code) => !isKnownCode(code)))].sort()
 ];
 
 /**
@@ -171,10 +171,7 @@ export const inUsualOrder = (codes: readonly ParameterCode[]): ParameterCode[] =
  */
 export function parameterOf(code: ParameterCode, own: OwnParameters | undefined): Parameter {
 	if (isKnownCode(code)) return parameters[code];
-	const known = own?.[code];
-	if (known === undefined) return unknownParameter(code);
-	const { isNeverNought, ...rest } = known;
-	return isNeverNought === undefined ? rest : { ...rest, isNeverNought };
+	return own?.[code] ?? unknownParameter(code);
 }
 
 const EVERYTHING = [-Infinity, Infinity] as const;

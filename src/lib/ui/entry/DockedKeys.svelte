@@ -5,14 +5,16 @@
 </script>
 
 <script lang="ts">
+	import { onDestroy } from 'svelte';
+
 	let { onkey, onkeep, isTyped, signs = ['<', '−'], hasPoint = true }: Props = $props();
 
 	const dock = keypadDock();
-	const keys = $derived<Keys>({ onkey, onkeep, isTyped, signs, hasPoint });
+	let mine: Keys | null = null;
 	$effect.pre(() => {
-		dock.keys = keys;
+		dock.keys = mine = { onkey, onkeep, isTyped, signs, hasPoint };
 	});
-	$effect(() => () => {
-		if (dock.keys === keys) dock.keys = null; // the next tool may have put its own there already
+	onDestroy(() => {
+		if (dock.keys === mine) dock.keys = null; // the next tool may have put its own there already
 	});
 </script>

@@ -78,7 +78,7 @@ export class FigureEntry {
 		if (isImplausible(this.parameter, figure) && this.asked !== this.text) {
 			this.asked = this.text;
 			return this.#say(
-				`${this.parameter.name} is usually ${plausibleRange(this.parameter)}. If ${this.text} stands, keep it again.`
+				`${this.parameter.name} is usually ${plausibleRange(this.parameter)}. If ${this.text} stands, save it again.`
 			);
 		}
 		return figure;

@@ -13,14 +13,21 @@ export interface Keys {
 	hasPoint: boolean;
 }
 
+/** What a step itself asks for next, where that is neither a figure to keep nor the way to the next step. */
+export interface NextAct {
+	word: string;
+	onact: () => void;
+	/** It is what should be done; else it only may be. */
+	isMain: boolean;
+}
+
 /**
  * The place at the foot of a step where the keys and the next act lie, under the thumb and always the same. A tool
  * that takes numbers puts its keys there for as long as it is shown.
  */
 export class KeypadDock {
 	keys = $state.raw<Keys | null>(null);
-	/** When something was last kept: a thumb that taps twice does not go on to the next step with the second. */
-	kept_ms = 0;
+	act = $state.raw<NextAct | null>(null);
 }
 
 export const [keypadDock, setKeypadDock] = createContext<KeypadDock>();

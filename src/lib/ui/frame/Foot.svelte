@@ -24,13 +24,15 @@
 
 	let { dock, at, onsteps, after, isDone, clocks }: Props = $props();
 
-	const { keys } = $derived(dock);
+	const { keys, act } = $derived(dock);
+	/** A thumb that taps twice does not go on to the next step with the second. */
+	let saved_ms = -Infinity;
 	function keep() {
-		dock.kept_ms = performance.now();
+		saved_ms = performance.now();
 		keys?.onkeep();
 	}
 	const stayIfDoubleTapped = (event: MouseEvent) => {
-		if (performance.now() - dock.kept_ms < DOUBLE_TAP_ms) event.preventDefault();
+		if (performance.now() - saved_ms < DOUBLE_TAP_ms) event.preventDefault();
 	};
 </script>
 
@@ -45,6 +47,8 @@
 		</button>
 		{#if keys?.isTyped}
 			<button type="button" class="act main next" onclick={keep}>Save</button>
+		{:else if act}
+			<button type="button" class="act next" class:main={act.isMain} onclick={act.onact}>{act.word}</button>
 		{:else if after}
 			<a class="act next" class:main={isDone} href={after.href} onclick={stayIfDoubleTapped}
 				>{isDone ? 'Go on' : 'Skip to'}: {inSentence(after.title)}</a

@@ -4,8 +4,8 @@ import { amount, figureIn, isKnownCode, parameters, type Figure, type KnownCode 
 type Pairs = Partial<Record<KnownCode, [number, number][]>>;
 
 /**
- * The pairs of duplicates in earlier visits' sheets, by parameter known here and in its own unit; pairs of which one is only a
- * limit are left out.
+ * The pairs of duplicates in earlier visits' sheets, by parameter known here and in its own unit; pairs of which one
+ * is only a limit are left out.
  */
 export function earlierDuplicates(sheets: readonly Pick<Sheet, 'bottles'>[]): Pairs {
 	const pairs: Pairs = {};

@@ -28,7 +28,7 @@ export interface Wanted {
 	siteCodes: readonly string[];
 	parameters: readonly string[];
 	from: Date;
-	to: Date;
+	before: Date;
 	/** Of each visit and parameter the one that is reported; else all determinations. */
 	reportedOnly: boolean;
 	/** What may be seen by whoever sees no unreviewed results. */
@@ -46,7 +46,7 @@ export async function* resultsOf(db: Db, programId: string, wanted: Wanted): Asy
 			select s.code as site, s.name as site_name, r.parameter, r.at, r.visit_id, r.comes_from, r.way, r.is_reported, r.value, r.qualifier, r.unit,
 				r.uncertainty, r.lower, r.upper, r.readings, r.basis, r.status, r.is_simulated
 			from result r join site s on s.program_id = r.program_id and s.id = r.site_id
-			where r.program_id = ${programId} and r.at between ${wanted.from.toISOString()} and ${wanted.to.toISOString()}
+			where r.program_id = ${programId} and r.at >= ${wanted.from.toISOString()} and r.at < ${wanted.before.toISOString()}
 				and (${siteCodes.length === 0} or s.code = any(${sql.param([...siteCodes])}::text[]))
 				and (${parameters.length === 0} or r.parameter = any(${sql.param([...parameters])}::text[]))
 				and (${!reportedOnly} or r.is_reported) and (${!acceptedOnly} or r.status in ('accepted', 'qualified'))

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { can, type Member } from '../../access';
+import { can, readScope, type Member } from '../../access';
 import type { Db } from '../connect';
 
 export interface Found {
@@ -60,20 +60,18 @@ async function visitsFound(
 		name: string;
 		day: string;
 		label: string | null;
-		team_id: string | null;
-		opened_by: string;
 	}>(sql`
-		select v.id, s.name, to_char(v.started_at at time zone ${timeZone}, 'YYYY-MM-DD') as day, v.team_id, v.opened_by,
+		select v.id, s.name, to_char(v.started_at at time zone ${timeZone}, 'YYYY-MM-DD') as day,
 			(select b.value->>'label' from jsonb_each(v.sheet->'bottles') b where b.value->>'label' ilike ${anywhere(words)} limit 1) as label
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${member.programId} and (${day}::text is null or to_char(v.started_at at time zone ${timeZone}, 'YYYY-MM-DD') = ${day})
 			and (${words === ''} or s.name ilike ${anywhere(words)} or s.code ilike ${anywhere(words)}
 				or exists (select 1 from jsonb_each(v.sheet->'bottles') b where b.value->>'label' ilike ${anywhere(words)}))
-		order by v.started_at desc limit ${MOST_EACH * 4}`);
-	const mine = rows.filter((v) => can(member, 'see-visit', { visit: { teamId: v.team_id, openedBy: v.opened_by } }));
+			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')
+		order by v.started_at desc limit ${MOST_EACH}`);
 	return {
 		heading,
-		found: mine.slice(0, MOST_EACH).map((v) => ({
+		found: rows.map((v) => ({
 			href: `/visits/${v.id}`,
 			name: `${v.name}, ${v.day}`,
 			about: words !== '' && v.label ? `bottle ${v.label}` : ''

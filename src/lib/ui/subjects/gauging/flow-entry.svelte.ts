@@ -141,7 +141,7 @@ export class FlowEntry {
 		) {
 			this.#asked = this.text;
 			return this.#say(
-				`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, keep it again.`
+				`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, save it again.`
 			);
 		}
 		return figure;

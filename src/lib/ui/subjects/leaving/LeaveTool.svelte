@@ -41,6 +41,7 @@
 	import { saidIn } from '$lib/core/subjects/gauging/units';
 	import { sayDay, sayTime } from '$lib/core/wording';
 	import Chips from '../../entry/Chips.svelte';
+	import DockedAct from '../../entry/DockedAct.svelte';
 	import TimeField from '../../entry/TimeField.svelte';
 	import { stamp, valueAt } from '../../entry/writer';
 
@@ -141,9 +142,11 @@
 		is a network. Clean, drain and dry nets and boots before another water.
 	</p>
 {:else}
-	<button type="button" class="act main big" onclick={onleave}
-		>{missing.length ? 'Leave with gaps' : 'Checked, we are leaving'}</button
-	>
+	<DockedAct
+		word={missing.length ? 'Leave with gaps' : 'Checked, we are leaving'}
+		isMain={missing.length === 0}
+		onact={onleave}
+	/>
 {/if}
 
 <style>

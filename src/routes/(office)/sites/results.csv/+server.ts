@@ -7,8 +7,11 @@ import { database } from '$lib/server/db/connect';
 import { resultsOf, type ResultRow } from '$lib/server/db/queries/all-results';
 import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { safe } from '$lib/server/library/cell';
+import { dayOfDate, instantAt } from '$lib/server/plan/local-day';
 import type { RequestHandler } from './$types';
 
+/** No result is from before or after (`isOfThisCentury`). */
+const [FIRST, LAST] = ['2000-01-01', '2100-12-31'];
 const Day = z.union([z.literal(''), z.iso.date('a day is like 2026-05-14')]);
 const Asked = z.object({
 	site: z.array(z.string().max(20)).max(1000),
@@ -40,12 +43,13 @@ const columns = [
 ];
 
 /**
- * Results of the whole program, or of some sites, parameters and days, one row each: value and unit in columns of
+ * Results of the whole program, or of some sites, parameters and days as the program counts them, one row each: value and unit in columns of
  * their own, "below" and "above" too. Written as they are read, so that a hundred years need no more room than one.
  */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const member = locals.member!;
 	const { searchParams } = url;
+	const { timeZone } = member.program;
 	const asked = Asked.safeParse({
 		site: searchParams.getAll('site').filter(Boolean),
 		parameter: searchParams.getAll('parameter').filter(Boolean),
@@ -60,8 +64,8 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const results = resultsOf(database(), member.programId, {
 		siteCodes: site,
 		parameters: parameter,
-		from: new Date(from || '2000-01-01'),
-		to: new Date(`${to || '2100-12-31'}T23:59:59.999Z`),
+		from: new Date(instantAt(dayOfDate(from || FIRST), 0, timeZone)),
+		before: new Date(instantAt(dayOfDate(to || LAST) + 1, 0, timeZone)),
 		reportedOnly: acceptedOnly || which === 'reported',
 		acceptedOnly
 	});

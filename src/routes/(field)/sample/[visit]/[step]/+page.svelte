@@ -27,9 +27,11 @@
 	let { params }: PageProps = $props();
 
 	const app = fieldApp();
+	/* Opening what lies over the page, or going to another step, is not another visit: its log stays. */
+	const visitId = $derived(params.visit);
 	const log = $derived(
 		new VisitLog(
-			params.visit,
+			visitId,
 			() => app.packed,
 			() => app.now_ms,
 			() => app.otherBottles
@@ -78,7 +80,7 @@
 		return { step, Tool, screen: screenFor(step, lastUsed) };
 	}
 	/** A new satchel makes new objects of the same step: what is being typed stays. */
-	const place = $derived(ordered ? `${params.visit} ${ordered.step.id}` : '');
+	const place = $derived(ordered ? `${visitId} ${ordered.step.id}` : '');
 	const loaded = $derived(place && untrack(() => toolFor(ordered!.step)));
 	const tool = $derived(ordered && toolOf(ordered.step));
 	const after = $derived(log.steps.slice(index + 1).find((s) => frame?.stateOf(s.step.id) !== 'not-required')?.step);
@@ -89,7 +91,7 @@
 			title,
 			state: outcome?.steps[i]?.state ?? ('open' as const),
 			progress: outcome?.steps[i]?.progress ?? null,
-			href: `/sample/${params.visit}/${id}`
+			href: `/sample/${visitId}/${id}`
 		}))
 	);
 	/** Doubts that the tool does not say itself. */
@@ -121,7 +123,7 @@
 		<div class="run">
 			<StepList {knots} current={params.step} />
 			<main class:wide={tool?.isWide} bind:this={main}>
-				<Ringing {app} clocks={outcome.clocks} visitId={params.visit} hrefOf={frame.hrefOf} />
+				<Ringing {app} clocks={outcome.clocks} {visitId} hrefOf={frame.hrefOf} />
 				{#if log.isBlind}<p class="say">
 						<b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.
 					</p>{/if}
@@ -186,7 +188,7 @@
 	{:else if log.entries && !ordered && log.steps.length}
 		<main class="alone">
 			<h1>This visit has no step “{params.step}”</h1>
-			<p><button class="act main" onclick={() => goto(`/sample/${params.visit}`)}>Go to the next step</button></p>
+			<p><button class="act main" onclick={() => goto(`/sample/${visitId}`)}>Go to the next step</button></p>
 		</main>
 	{/if}
 </div>
