@@ -142,6 +142,9 @@ export const contract: Record<string, Record<string, AnyFunction>> = {
 		countingBias: statistics.countingBias,
 		namingSkill: statistics.namingSkill
 	},
+	ordination: {
+		principalCoordinates: macroinvertebrates.principalCoordinates
+	},
 	identification: {
 		posterior: identification.posterior,
 		nextQuestions: identification.nextQuestions,

@@ -1,5 +1,7 @@
 // how many kinds, how even
 export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson } from './diversity';
+// how unlike samples are, as a picture
+export { principalCoordinates, type Ordination } from './ordination';
 export { rarefactionCurve, rarefy } from './rarefaction';
 // what they say of the water
 export { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';
