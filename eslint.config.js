@@ -5,13 +5,16 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
-/** Core imports core, zod and the numerical functions of stdlib; another subject is entered by its index, so many folders up. */
+/** Core imports core, zod and numerical packages; another subject is entered by its index, so many folders up. */
 const coreImports = (foldersUp) => ({
 	'no-restricted-imports': [
 		'error',
 		{
 			patterns: [
-				{ regex: '^(?!\\.{1,2}/|zod$|@stdlib/)', message: 'core imports only core, zod and stdlib' },
+				{
+					regex: '^(?!\\.{1,2}/|zod$|ml-matrix$|@stdlib/)',
+					message: 'core imports only core, zod, numerical packages'
+				},
 				{
 					regex: `^(\\.\\./){${foldersUp},}(?!subjects/)[a-z-]+/.+`,
 					message: 'enter another part of core by its index'
