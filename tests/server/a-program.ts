@@ -28,7 +28,7 @@ export async function aProgram(): Promise<AProgram> {
 		code: programId,
 		name: 'Test streams',
 		timeZone: 'Etc/UTC',
-		settings: { thresholds: [] }
+		settings: {}
 	});
 	await db.insert(t.logbookTip).values({ programId });
 	const teams: [string, string] = [v7(), v7()];

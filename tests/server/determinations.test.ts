@@ -1,4 +1,5 @@
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { thresholdsOf } from '../../src/lib/server/db/queries/thresholds';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { drizzle } from 'drizzle-orm/node-postgres';
@@ -203,6 +204,9 @@ describe('a database of the version before', () => {
 			await pool.query(readFileSync('tests/server/dumps/before-determinations.sql', 'utf8'));
 			await pool.query(`insert into audit (program_id, id, at, by_member_id, what, row_id, before, after)
 				select program_id, id, now(), id, 'sites', id, null, '{"code": "S1", "leave": "asked", "leaveUntil": "2026-06-01"}' from member limit 1`);
+			await pool.query(`update program set settings = '{"thresholds": [{"parameter": "oxygen-saturation", "use": "fish", "source": "ours",
+				"bands": [{"from": 0, "word": "starved", "state": "act"}, {"from": 60, "word": "low", "state": "watch"},
+					{"from": 80, "word": "well supplied", "state": "good"}, {"from": 120, "word": "over full", "state": "watch"}]}]}'`);
 			const older = drizzle(pool, { schema });
 			const lines = await older.select().from(entry).orderBy(entry.seq);
 			await migrateDatabase(pool, 'src/lib/server/db/migrations');
@@ -217,6 +221,20 @@ describe('a database of the version before', () => {
 				['dissolved-oxygen', 'titration', 2.5, false, 'waiting'],
 				['oxygen-saturation', 'derived', expect.any(Number), true, 'waiting'],
 				['water-temperature', 'thermometer', 10, true, 'waiting']
+			]);
+			// what stood in the settings is on the shelf now
+			expect((await thresholdsOf(older, programId))[0]).toMatchObject({
+				use: 'fish',
+				source: 'ours',
+				bands: [
+					{ from: 0, word: 'starved', state: 'act' },
+					{ from: 60, word: 'low', state: 'watch' },
+					{ from: 80, word: 'well supplied', state: 'good' },
+					{ from: 120, word: 'over full', state: 'watch' }
+				]
+			});
+			expect(await older.select({ settings: schema.program.settings }).from(schema.program)).toEqual([
+				{ settings: {} }
 			]);
 			expect(await older.select().from(review)).toHaveLength(2);
 			expect(await older.select().from(entry).orderBy(entry.seq)).toEqual(lines);

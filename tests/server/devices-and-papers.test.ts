@@ -89,7 +89,7 @@ describe('rain', () => {
 		expect(await typeRain(db, who, said, now_ms)).toMatchObject({ ok: false });
 		await db
 			.update(programTable)
-			.set({ settings: { thresholds: [], rain: 'typed' } })
+			.set({ settings: { rain: 'typed' } })
 			.where(eq(programTable.id, who.programId));
 		expect(await typeRain(db, who, said, now_ms)).toEqual({ ok: true });
 		expect(await typeRain(db, who, RainRead.parse({ day: '2026-05-12', rain_mm: 0 }), now_ms)).toEqual({ ok: true });

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { kindNamed, lookupIn, writeRow, type KindName } from '../../src/lib/core/library';
+import { exampleThresholds, kindNamed, lookupIn, writeRow, type KindName } from '../../src/lib/core/library';
 import { settingsOf, shippedCards } from '../../src/lib/core/method';
 import { choosePassword } from '../../src/lib/server/auth/library';
 import { database } from '../../src/lib/server/db/connect';
@@ -20,8 +20,16 @@ import {
 } from '../../src/lib/server/db/schema';
 import { readSettings, settingsAsCsv } from '../../src/lib/server/library/card-file';
 import { cardVersions, keepVersion, takeCard } from '../../src/lib/server/library/cards';
-import { auditOf, importFile, keepTexts, removeRow, textsBefore } from '../../src/lib/server/library/keep';
+import {
+	auditOf,
+	importFile,
+	keepExamples,
+	keepTexts,
+	removeRow,
+	textsBefore
+} from '../../src/lib/server/library/keep';
 import { loadLibrary } from '../../src/lib/server/library/load';
+import { thresholdsOf } from '../../src/lib/server/db/queries/thresholds';
 import { definedParameters, knownParameters } from '../../src/lib/server/db/queries/own-parameters';
 import { calibrate, calibrationsOf } from '../../src/lib/server/plan/calibrate';
 import { joinWord } from '../../src/lib/server/library/people';
@@ -82,6 +90,22 @@ const chlorophyll = {
 	isNeverNought: 'no',
 	ways: 'meter'
 };
+
+describe('the examples of a shelf', () => {
+	it('stand on an empty one, once, each with a line of its past', async () => {
+		const { who } = await aLibrary();
+		expect(await thresholdsOf(db, who.programId)).toEqual([]);
+		const both = await Promise.all([1, 2].map(() => keepExamples(db, who, the('thresholds'), now_ms)));
+		expect(both.sort()).toEqual([false, true]);
+		const { thresholds } = await loadLibrary(db, who.programId);
+		expect(thresholds).toHaveLength(exampleThresholds.length);
+		expect(
+			await auditOf(db, who, the('thresholds'), thresholds[0]!.id, await loadLibrary(db, who.programId))
+		).toHaveLength(1);
+		expect((await thresholdsOf(db, who.programId)).every((t) => t.isExample)).toBe(true);
+		expect(await keepExamples(db, who, the('sites'), now_ms)).toBe(false);
+	});
+});
 
 describe('a parameter of a program’s own', () => {
 	const defined = async () => {

@@ -105,7 +105,7 @@ export async function draftsOf(visitId: string): Promise<Record<string, string>>
 		if (held.key.startsWith(prefix) && (!onDisk || onDisk.typed < held.typed)) latest.set(held.key, held);
 	}
 	const texts = [...latest.values()].filter((d) => d.text !== '').map((d) => [d.key.slice(prefix.length), d.text]);
-	return Object.fromEntries(texts);
+	return Object.fromEntries(texts) as Record<string, string>;
 }
 
 /**

@@ -10,7 +10,18 @@ export { sayPlace } from './words/place';
 // a site in a few words
 export { siteLine } from './site-line';
 // judged against a use
-export { judge, sayVerdict, Threshold, verdictOn, type Band } from './thresholds';
+export {
+	judge,
+	saidOn,
+	sayVerdict,
+	statistics,
+	Threshold,
+	thresholdsAt,
+	verdictOn,
+	type Band,
+	type Said as SaidOnUse
+} from './thresholds';
+export { seasonStanding, type Standing } from './season-standing';
 // over the years
 export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
 export { sayTrend } from './words/trend';

@@ -9,8 +9,8 @@ export function siteLine(latest: Partial<Record<ParameterCode, Figure>>, thresho
 	for (const state of ['act', 'watch'] as const)
 		for (const code of MOST_TELLING) {
 			const figure = latest[code];
-			const threshold = thresholds.find((t) => t.parameter === code);
-			if (figure && threshold && judge(figure, threshold)?.state === state)
+			const asked = thresholds.filter((t) => t.parameter === code && t.statistic === 'each sample');
+			if (figure && asked.some((t) => judge(figure, t)?.state === state))
 				return `${SHORT[code] ?? parameterOf(code, undefined).name} ${brief(code, figure)}`;
 		}
 	const temperature = latest['water-temperature'];

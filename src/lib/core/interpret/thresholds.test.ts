@@ -5,6 +5,12 @@ import { judge, siteLine, type Threshold } from '.';
 const bathing: Threshold = {
 	parameter: 'e-coli',
 	use: 'bathing',
+	unit: 'cfu_100mL',
+	statistic: 'each sample',
+	leastSamples: 1,
+	season: null,
+	nextStep: 'Sample again.',
+	isExample: false,
 	source: 'test',
 	bands: [
 		{ from: 0, word: 'few', state: 'good' },

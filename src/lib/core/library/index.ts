@@ -2,7 +2,17 @@
 export { emptyLibrary, type Kind, type KindName, type Library, type Objection, type Row } from './kind';
 export { type Field, type Lookup } from './field';
 export { type Hours, type Span } from './calendar-fields';
-export { definitionOf, isTimeZone, ownCodeOf, permissionMissing, kindNamed, kinds } from './kinds';
+export {
+	definitionOf,
+	exampleThresholds,
+	isTimeZone,
+	kindNamed,
+	kinds,
+	ownCodeOf,
+	permissionMissing,
+	thresholdOf,
+	type ThresholdRow
+} from './kinds';
 // rows as texts
 export { lookupIn, namedBy, objectionsTo, readRow, withRow, writeRow, type Texts } from './rows';
 // files

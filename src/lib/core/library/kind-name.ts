@@ -15,6 +15,7 @@ export const kindNames = [
 	'samplers',
 	'flumes',
 	'parameters',
+	'thresholds',
 	'cards'
 ] as const;
 export type KindName = (typeof kindNames)[number];

@@ -30,6 +30,8 @@ export interface Kind {
 	many: string;
 	/** What it is for, and what to do while there is none. */
 	about: string;
+	/** Rows to begin with, marked as invented. */
+	examples?: readonly Omit<Row, 'id'>[];
 	/** Nothing can be planned without one. */
 	isNeeded: boolean;
 	fields: Record<string, Field<unknown>>;

@@ -1,5 +1,5 @@
 // time in words
-export { instantOfTime, isoDay, sayDay, sayDuration, sayTime } from './time';
+export { instantOfTime, isoDay, sayDay, sayDuration, sayMonth, sayTime } from './time';
 // figures and values in words
 export { saySure, sayValue, type Limits95 } from './value';
 // how a figure was found
@@ -7,4 +7,4 @@ export { wayWords } from './way';
 // so many of something
 export { counted, withArticle } from './count';
 // a title inside a sentence
-export { inSentence } from './sentence';
+export { capitalised, inSentence } from './sentence';

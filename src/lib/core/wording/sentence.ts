@@ -4,3 +4,6 @@
  */
 export const inSentence = (title: string): string =>
 	/^\p{Lu}(?![\p{Lu}.])/u.test(title) ? title.charAt(0).toLowerCase() + title.slice(1) : title;
+
+/** Words as they begin a sentence. */
+export const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -31,6 +31,12 @@ const dayOfYear = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 
 export const sayDay = (at_ms: number, timeZone: string, withYear = false): string =>
 	(withYear ? dayOfYear : dayOfWeek)(at_ms, timeZone).replace(',', '');
 
+/** The month that begins with a day such as `2026-05`: `May 2026`. */
+export const sayMonth = (month: string): string =>
+	new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+		Date.parse(`${month}-01`)
+	);
+
 /** The day in a time zone as labels and files write it: `2026-05-14`. */
 export const isoDay = formatted('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });
 

@@ -1,3 +1,4 @@
+import { exampleThresholds } from '../../core/library';
 import { streamVisit, streamVisit1 } from '../../core/method';
 import { seeded, type Chance } from '../../core/statistics';
 import type { Member } from '../access';
@@ -12,7 +13,8 @@ import {
 	program,
 	site,
 	stream,
-	team
+	team,
+	threshold
 } from '../db/schema';
 import { siteNotes, sites, streams, type DemoSite } from './catchment';
 import { instruments, kitOf } from './instruments';
@@ -20,7 +22,6 @@ import { seededId, type VisitPlan, type Writer } from './logbook-writer';
 import { people } from './people';
 import { dateIn, placesAndCircuits, seasonOf } from './plan';
 import { FORGOTTEN_PROBE_days, roundDays, SECOND_VERSION_days, teams, type Team } from './season';
-import { thresholds } from './thresholds';
 
 const MINUTE_ms = 60_000;
 const HOUR_ms = 60 * MINUTE_ms;
@@ -89,10 +90,14 @@ async function beginProgram({ tx, programId, now_ms }: Setting): Promise<void> {
 		code: 'tessel',
 		name: 'Tessel Stream Watch',
 		timeZone: 'Etc/UTC',
-		settings: { thresholds, season: seasonOf(now_ms), reportTo: 'the coordinator, by telephone, at once' },
+		settings: { season: seasonOf(now_ms), reportTo: 'the coordinator, by telephone, at once' },
 		isDemo: true
 	});
 	await tx.insert(logbookTip).values({ programId });
+	const chance = seeded(SEED + 1); // of its own: what is put on this shelf changes nothing else
+	await tx
+		.insert(threshold)
+		.values(exampleThresholds.map((row) => ({ ...row, programId, id: seededId(now_ms - 1200 * DAY_ms, chance) })));
 }
 
 async function teamsAndPeople(

@@ -57,6 +57,20 @@ export function keepTexts(
 	});
 }
 
+/**
+ * Puts a kind's examples on its empty shelf, each with its line in the audit. False where there is something already,
+ * or the kind has none: then nothing is written.
+ */
+export function keepExamples(db: Db, who: Membership, kind: Kind, now_ms: number): Promise<boolean> {
+	return db.transaction(async (tx) => {
+		await alone(tx, who.programId);
+		const library = await loadLibrary(tx, who.programId);
+		if (!kind.examples || library[kind.name].length > 0) return false;
+		for (const example of kind.examples) await write(tx, who, kind, null, { id: v7(), ...example }, now_ms);
+		return true;
+	});
+}
+
 /** Takes a row out that nothing names and that has no past; the audit keeps what it was. */
 export function removeRow(
 	db: Db,

@@ -65,7 +65,7 @@ export function beginProgram(db: Db, given: Beginning): Promise<boolean> {
 			code: 'first',
 			name: given.program,
 			timeZone: given.timeZone,
-			settings: { thresholds: [] }
+			settings: {}
 		});
 		await tx.insert(logbookTip).values({ programId });
 		const userId = await addUser(tx, given);

@@ -13,7 +13,8 @@ import {
 	sampler,
 	site,
 	stream,
-	team
+	team,
+	threshold
 } from '../db/schema';
 
 /**
@@ -50,7 +51,8 @@ export const tables: Record<Exclude<KindName, 'program' | 'people' | 'cards'>, K
 	gear: { table: gear },
 	samplers: { table: sampler },
 	flumes: { table: flume },
-	parameters: { table: ownParameter }
+	parameters: { table: ownParameter },
+	thresholds: { table: threshold }
 };
 
 /** A column of a kept table, by the name it has in the program. */

@@ -1,3 +1,4 @@
+import { capitalised } from '../../core/wording';
 import { v7 } from 'uuid';
 import { judgedText, undoubted, verdictPath } from '../../core/visit';
 import { type Determination } from '../../core/subjects/determination';
@@ -131,9 +132,7 @@ async function writeLines(
 		device: 'office'
 	}));
 	const { refused } = await receiveEntries(db, member, entries, { now_ms, skew_ms: null });
-	return refused[0]
-		? { ok: false, why: `${refused[0].why.charAt(0).toUpperCase()}${refused[0].why.slice(1)}.` }
-		: { ok: true };
+	return refused[0] ? { ok: false, why: `${capitalised(refused[0].why)}.` } : { ok: true };
 }
 
 /** Whether this member may judge results and strike doubtful lines. */

@@ -40,7 +40,7 @@ const SILENT_SHARE = 0.02;
 /**
  * The stand-in: weather like that of a wet temperate place, the same for the same program and day; now and then a
  * storm, and now and then a day on which it says nothing, as a gauge with a leaf in its funnel does. `stormOn` is a
- * day of a sure storm, for the demo.
+ * day of a sure storm, for the demo; no other follows it.
  */
 export function simulatedRainGauge(programId: string, stormOn: number | null = null): RainGauge {
 	return {
@@ -48,15 +48,21 @@ export function simulatedRainGauge(programId: string, stormOn: number | null = n
 		isSimulated: true,
 		daily: (from, to) => {
 			const days = Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i);
-			return Promise.resolve(days.map((day) => ({ day, rain_mm: day === stormOn ? 31.4 : rainOn(programId, day) })));
+			return Promise.resolve(
+				days.map((day) => ({
+					day,
+					rain_mm: day === stormOn ? 31.4 : rainOn(programId, day, stormOn === null || day < stormOn)
+				}))
+			);
 		}
 	};
 }
 
-function rainOn(programId: string, day: number): number | null {
+function rainOn(programId: string, day: number, mayStorm: boolean): number | null {
 	const chance = seeded(mixed(`${programId} ${day}`));
 	if (chance.uniform() < SILENT_SHARE) return null;
 	const isStorm =
+		mayStorm &&
 		mixed(`${programId} storm ${Math.floor(day / STORM_EVERY_days)}`) % STORM_EVERY_days === day % STORM_EVERY_days;
 	if (isStorm) return round(18 + 30 * chance.uniform());
 	return chance.uniform() < WET_SHARE ? round(-4.2 * Math.log(1 - chance.uniform() * 0.93)) : 0;

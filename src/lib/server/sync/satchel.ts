@@ -6,6 +6,7 @@ import { readScope } from '../access';
 import type { Db } from '../db/connect';
 import { flume, program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
+import { thresholdsOf } from '../db/queries/thresholds';
 import { peopleOf, teamMembers } from '../db/queries/members';
 import { duplicatesOf, entryOf, instrumentFacts, usualOfSites } from '../projection/facts';
 import { gearOfRound } from '../plan/gear';
@@ -66,7 +67,7 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
 		sites: await packSites(db, member, clock.now_ms),
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
-		thresholds: settings!.settings.thresholds,
+		thresholds: await thresholdsOf(db, programId),
 		flumes: await packFlumes(db, programId),
 		duplicatesBefore: await duplicatesOf(db, programId),
 		instruments: await packInstruments(db, programId, clock.now_ms),

@@ -16,6 +16,7 @@
 </script>
 
 <script lang="ts">
+	import { capitalised } from '$lib/core/wording';
 	import { untrack } from 'svelte';
 	import { whyRefused } from '$lib/core/logbook';
 	import { readTyped, units, writeNumber, type AsTyped } from '$lib/core/quantity';
@@ -49,7 +50,7 @@
 		if (typed.qualifier !== null) return void (wrong = 'The number itself is needed here, not a limit.');
 		const value: AsTyped = unit === placed || unit === null ? typed.number : { value: typed.number, unit };
 		const why = whyRefused(path, value);
-		if (why !== null) return void (wrong = `${why.charAt(0).toUpperCase()}${why.slice(1)}.`);
+		if (why !== null) return void (wrong = `${capitalised(why)}.`);
 		isTyping = false;
 		writer.draft(path, '');
 		if (JSON.stringify(value) === JSON.stringify(kept)) return;
@@ -73,7 +74,7 @@
 		const value: AsTyped = unit === placed ? number : { value: number, unit };
 		const why = whyRefused(path, value);
 		if (why === null) void writer.set(path, value);
-		else wrong = `${why.charAt(0).toUpperCase()}${why.slice(1)}.`;
+		else wrong = `${capitalised(why)}.`;
 	}
 </script>
 

@@ -16,7 +16,7 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { inSentence } from '$lib/core/wording';
+	import { inSentence, capitalised } from '$lib/core/wording';
 	import { whyRefused } from '$lib/core/logbook';
 	import Struck from '../logbook/Struck.svelte';
 	import { valueAt } from './writer';
@@ -35,7 +35,7 @@
 		const words = text.trim();
 		const why = words === '' ? null : whyRefused(path, words);
 		if (why !== null)
-			return void (wrong = `${why.charAt(0).toUpperCase()}${why.slice(1)}, these are ${words.length}. Shorten it; nothing is lost.`);
+			return void (wrong = `${capitalised(why)}, these are ${words.length}. Shorten it; nothing is lost.`);
 		isTyping = false;
 		writer.draft(path, '');
 		if (words === (kept ?? '')) return;

@@ -4,7 +4,7 @@
 	import type { StepScreen } from '../subjects/step-screen';
 
 	export interface Props {
-		screen: Pick<StepScreen, 'outcome' | 'satchel' | 'card'>;
+		screen: Pick<StepScreen, 'outcome' | 'satchel' | 'card' | 'now_ms'>;
 		parameters: ParameterCode[];
 		/** What was found at this step, and what follows from it; what is reported where left out. */
 		results?: readonly Determination[];
@@ -12,8 +12,8 @@
 </script>
 
 <script lang="ts">
-	import { sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
-	import { saySure, wayWords } from '$lib/core/wording';
+	import { saidOn, sayWorking, thresholdsAt } from '$lib/core/interpret';
+	import { saySure, wayWords, capitalised } from '$lib/core/wording';
 	import { shownUnit } from '$lib/core/method';
 	import { parameterOf, units } from '$lib/core/quantity';
 
@@ -37,10 +37,8 @@
 		if (limits !== null) return `${figure} (${limits})`;
 		return uncertainty === null ? figure : `${figure.replace(` ${symbol}`, '')} ± ${uncertainty} ${symbol}`;
 	};
-	const word = (r: Determination) => {
-		const threshold = screen.satchel.thresholds.find((t) => t.parameter === r.parameter);
-		return threshold ? sayVerdict(verdictOn(r.figure, r.uncertainty, r.limits, threshold)) : '';
-	};
+	const { thresholds, program } = $derived(screen.satchel);
+	const said = (r: Determination) => saidOn(r, thresholdsAt(thresholds, r.parameter, screen.now_ms, program.timeZone));
 </script>
 
 {#if shown.length}
@@ -52,10 +50,13 @@
 					>{result.parameter === 'oxygen-saturation'
 						? `${say(result)} of what this water can hold`
 						: `${parameterOf(result.parameter, card.own).name}: ${say(result)}`}</b
-				>{#if word(result)}, {word(result)}{/if}<br />
+				>{#each said(result) as { threshold, words } (threshold.use)}, {words}{/each}<br />
+				{#each said(result).filter((s) => s.nextStep !== '') as { threshold, nextStep } (threshold.use)}<span
+						>{nextStep}</span
+					><br />{/each}
 				{#if result.isSimulated}<b>Simulated: it says nothing of a stream.</b><br />{/if}
 				{#if instead}<span>Kept beside what is reported, {say(instead)} by {wayWords[instead.way]}.</span><br />{/if}
-				<span class="small">{result.basis.charAt(0).toUpperCase() + result.basis.slice(1)}.</span>
+				<span class="small">{capitalised(result.basis)}.</span>
 				{#if result.working && result.source === 'derived'}<br /><span class="small">{sayWorking(result.working)}</span
 					>{/if}
 			</p>

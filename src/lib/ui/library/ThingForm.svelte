@@ -52,12 +52,13 @@
 	}
 
 	function optionsOf(field: Field<unknown>): string[] {
-		if (field.options) return [...field.options];
-		return (field.refers ?? [])
+		const known = [...(field.options ?? [])];
+		const things = (field.refers ?? [])
 			.flatMap((k) =>
 				library[k].filter((row) => !kindNamed(k)?.endedOn?.(row)).map((row) => lookup.nameOf([k], row.id))
 			)
 			.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
+		return [...known, ...things];
 	}
 
 	const parts = (field: string) => (draft.texts[field] ?? '').split('; ').filter(Boolean);

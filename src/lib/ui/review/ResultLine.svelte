@@ -8,7 +8,8 @@
 	export interface Props {
 		result: Determination;
 		flags: Flag[];
-		threshold: Threshold | null;
+		/** What the uses want of this parameter then. */
+		thresholds: Threshold[];
 		/** The unit that the card shows it in. */
 		unit: Unit;
 		/** Those in which doubts are said. */
@@ -31,21 +32,19 @@
 
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayVerdict, sayWorking, verdictOn } from '$lib/core/interpret';
+	import { saidOn, sayWorking } from '$lib/core/interpret';
 	import { flagSentence } from '$lib/core/subjects/flags';
-	import { sayDay, saySure, wayWords } from '$lib/core/wording';
+	import { sayDay, saySure, wayWords, capitalised } from '$lib/core/wording';
 	import { weightOf } from '$lib/core/subjects/flags';
 	import { parameterOf, units } from '$lib/core/quantity';
 
 	const name = (r: Determination) => (r.isReported ? r.parameter : `${r.parameter}-${r.from}`);
 
-	let { result, flags, threshold, unit, saidIn, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
+	let { result, flags, thresholds, unit, saidIn, judged, mayJudge, nameOf, timeZone, refused }: Props = $props();
 
 	const known = $derived(parameterOf(result.parameter, saidIn.own));
 	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
-	const says = $derived(
-		threshold ? sayVerdict(verdictOn(result.figure, result.uncertainty, result.limits, threshold)) : ''
-	);
+	const says = $derived(saidOn(result, thresholds));
 	const id = $derived(name(result));
 	const reasonId = $derived(`reason-${id}`);
 </script>
@@ -57,7 +56,8 @@
 			<b class:struck={result.status === 'rejected'}>{sure.figure}</b>
 			{#if sure.uncertainty}<span class="small">± {sure.uncertainty} {units[unit].symbol}</span>{/if}
 			{#if sure.limits}<span class="small">{sure.limits} {units[unit].symbol}, 95 %</span>{/if}
-			{#if says}<span class="small">{threshold?.use}: {says}</span>{/if}
+			{#each says as { threshold, words: verdict } (threshold.use)}<span class="small">{threshold.use}: {verdict}</span
+				>{/each}
 		</p>
 		{#if result.isSimulated}<p class="say ask">Simulated: a stand-in gave it, it says nothing of a stream.</p>{/if}
 		<small>{result.basis}</small>
@@ -73,7 +73,7 @@
 		{#each flags as flag, i (i)}<p class="say {weightOf(flag)}">{flagSentence(flag, saidIn)}</p>{/each}
 		{#if result.review}
 			<p class="small">
-				{words[result.status].charAt(0).toUpperCase() + words[result.status].slice(1)}
+				{capitalised(words[result.status])}
 				{result.status === 'waiting' ? 'again' : ''} by {nameOf(result.review.by)}, {sayDay(
 					Date.parse(result.review.at),
 					timeZone,

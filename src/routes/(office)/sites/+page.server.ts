@@ -3,7 +3,8 @@ import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { siteLine } from '$lib/core/interpret';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { latestFigures, streamNetwork, thresholdsOf } from '$lib/server/db/queries/catchment';
+import { latestFigures, streamNetwork } from '$lib/server/db/queries/catchment';
+import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ locals }) => {

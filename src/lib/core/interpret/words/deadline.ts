@@ -1,5 +1,5 @@
 import type { LabDeadline } from '../../custody';
-import { sayTime } from '../../wording';
+import { sayTime, capitalised } from '../../wording';
 
 type Deadline = Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;
 
@@ -7,7 +7,7 @@ type Deadline = Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;
 export function sayDeadline(deadline: Deadline | null | undefined, last_ms: number, timeZone: string): string {
 	const where = deadline?.lab ?? 'the lab';
 	if (deadline?.isShut)
-		return `${capital(where)} takes no bottles before its limit is over at ${sayTime(last_ms, timeZone)}: find another lab now.`;
+		return `${capitalised(where)} takes no bottles before its limit is over at ${sayTime(last_ms, timeZone)}: find another lab now.`;
 	return `At ${where} by ${sayTime(last_ms, timeZone)}: ${sayReason(deadline)}.`;
 }
 
@@ -17,5 +17,3 @@ function sayReason(deadline: Deadline | null | undefined): string {
 		? `the limit counts from ${deadline.first}, the first bottle of the trip`
 		: 'its limit ends then';
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

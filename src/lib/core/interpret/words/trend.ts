@@ -1,3 +1,4 @@
+import { capitalised } from '../../wording';
 import { decimalsBorne, rounded } from '../../quantity';
 import type { SiteTrend } from '../site-trend';
 
@@ -14,9 +15,9 @@ export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: s
 	const write = (n: number) => rounded(n, borne).replace('-', '−');
 	const span = `between ${write(lower)} and ${write(upper)} ${unit} a year with 95 % confidence`;
 	const from = `${results} results over ${years} years, each month held against the same month${limits ? `; ${limits} known only as a limit` : ''}`;
-	const because = [`${capital(span)}: ${from}; ${sayChance(trend.p)}.`, ...cautions(trend)].join(' ');
+	const because = [`${capitalised(span)}: ${from}; ${sayChance(trend.p)}.`, ...cautions(trend)].join(' ');
 	if (verdict === 'open') return { says: 'A trend cannot be told from chance.', because };
-	return { says: `${capital(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because };
+	return { says: `${capitalised(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because };
 }
 
 function sayChance(p: number): string {
@@ -43,5 +44,3 @@ function cautions({ verdict, years, monthsDisagree, withoutFlow }: SiteTrend): s
 			: [])
 	];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -7,6 +7,7 @@ import { ownParameters } from './parameters';
 import { people, teams } from './people';
 import { depots, drives, labs } from './places';
 import { program } from './program';
+import { thresholds } from './thresholds';
 
 /** All kinds, in the order in which a program is set up: each needs only what stands before it. */
 export const kinds: readonly Kind[] = [
@@ -20,6 +21,7 @@ export const kinds: readonly Kind[] = [
 	drives,
 	circuits,
 	ownParameters,
+	thresholds,
 	instruments,
 	consumables,
 	gear,
@@ -30,5 +32,8 @@ export const kinds: readonly Kind[] = [
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
 
 export { definitionOf, ownCodeOf } from './parameters';
+export { exampleThresholds } from './example-thresholds';
+export { thresholdOf } from './thresholds';
+export { type ThresholdRow } from './threshold-fields';
 export { permissionMissing } from './catchment';
 export { isTimeZone } from './program';

@@ -1,3 +1,4 @@
+import { capitalised } from '../../wording';
 import { areAlike, OwnParameter, ownWays, parameters, unitCodes, units, type OwnCode, type Unit } from '../../quantity';
 import { number, oneOf, someOf, words, yesNo, type Field } from '../field';
 import { kind, type RowOf } from '../kind';
@@ -90,7 +91,7 @@ export const ownParameters = kind({
 			? []
 			: read.error.issues.map((i) => ({
 					field: fieldAt[i.path[0] as keyof typeof fieldAt] ?? ('' as const),
-					why: `${i.message.charAt(0).toUpperCase()}${i.message.slice(1)}.`
+					why: `${capitalised(i.message)}.`
 				}));
 		const before = all.find((r) => r.id === row.id) as ParameterRow | undefined;
 		if (before && before.code !== row.code)

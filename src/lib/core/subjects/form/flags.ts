@@ -1,7 +1,7 @@
+import { capitalised } from '../../wording';
 import { doubtKind, type Nothing } from '../flag';
 
 const to = (whom: string) => whom || 'your coordinator and the authority';
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What was seen that may come from sewage, and what cannot wait. */
 export const sewageSigns = {
@@ -26,7 +26,7 @@ export const formFlags = {
 	'report-now': doubtKind<{ signs: readonly (keyof typeof urgentSigns)[]; to: string }>(
 		'ask',
 		(e) =>
-			`${capital(e.signs.map((s) => urgentSigns[s]).join(', '))}: report it now, not with the results. Tell ${to(e.to)}; say where, when, what you see. Keep out of the water.`
+			`${capitalised(e.signs.map((s) => urgentSigns[s]).join(', '))}: report it now, not with the results. Tell ${to(e.to)}; say where, when, what you see. Keep out of the water.`
 	),
 	'rain-contradicts': doubtKind<Nothing>(
 		'ask',

@@ -1,8 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { withQualifier, type Figure, type ParameterCode, type Qualifier, type Unit } from '../../../core/quantity';
-import type { Threshold } from '../../../core/interpret';
 import type { Db } from '../connect';
-import { program, site, stream } from '../schema';
+import { site, stream } from '../schema';
 
 export interface StreamOnMap {
 	id: string;
@@ -56,10 +55,6 @@ export const siteByCode = async (db: Db, programId: string, code: string) =>
 			.from(site)
 			.where(and(eq(site.programId, programId), eq(site.code, code)))
 	)[0] ?? null;
-
-export const thresholdsOf = async (db: Db, programId: string): Promise<Threshold[]> =>
-	(await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId)))[0]?.settings
-		.thresholds ?? [];
 
 /**
  * The newest figure of each parameter at these sites, rejected ones left out; only accepted ones where that is all

@@ -16,7 +16,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { InstrumentFacts } from '../../../core/subjects/context';
 import type { MethodCard } from '../../../core/method';
-import type { OwnParameter, Unit } from '../../../core/quantity';
+import type { Threshold } from '../../../core/interpret';
+import type { OwnParameter, ParameterCode, Unit } from '../../../core/quantity';
 import type { Purpose } from '../../../core/schedule';
 import { member, program, team } from './program';
 
@@ -142,4 +143,34 @@ export const ownParameter = pgTable(
 		ways: jsonb().$type<OwnParameter['ways']>().notNull()
 	},
 	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
+);
+
+/** What a use of the streams wants of a parameter: limits in the parameter's unit, the words on their far side. */
+export const threshold = pgTable(
+	'threshold',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		use: text().notNull(),
+		parameter: text().$type<ParameterCode>().notNull(),
+		statistic: text().$type<Threshold['statistic']>().notNull(),
+		leastSamples: integer('least_samples').notNull(),
+		monthFrom: integer('month_from'),
+		monthTo: integer('month_to'),
+		good: text().notNull(),
+		watchBelow: doublePrecision('watch_below'),
+		watchLow: text('watch_low').notNull().default(''),
+		actBelow: doublePrecision('act_below'),
+		actLow: text('act_low').notNull().default(''),
+		watchFrom: doublePrecision('watch_from'),
+		watchHigh: text('watch_high').notNull().default(''),
+		actFrom: doublePrecision('act_from'),
+		actHigh: text('act_high').notNull().default(''),
+		nextStep: text('next_step').notNull().default(''),
+		source: text().notNull(),
+		isExample: boolean('is_example').notNull().default(false)
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] })]
 );

@@ -15,7 +15,6 @@ import {
 	unique,
 	uuid
 } from 'drizzle-orm/pg-core';
-import type { Threshold } from '../../../core/interpret';
 import type { DriveGuess } from '../../../core/schedule';
 import { user } from './sign-in';
 
@@ -24,7 +23,6 @@ export type Role = (typeof role.enumValues)[number];
 
 /** What a program decides for itself. */
 export interface ProgramSettings {
-	thresholds: Threshold[];
 	/** First and last day of the season that is planned, as ISO dates. */
 	season?: { from: string; to: string };
 	/** How a drive is guessed that nobody has timed. */

@@ -37,7 +37,7 @@
 	import { rinsesAsked } from '$lib/core/subjects/bottle/step';
 	import { labelMismatch, otherPreservative } from '$lib/core/subjects/bottle/handling';
 	import { sayDeadline } from '$lib/core/interpret';
-	import { sayDuration, sayTime } from '$lib/core/wording';
+	import { sayDuration, sayTime, capitalised } from '$lib/core/wording';
 	import { techniqueWords } from '$lib/core/subjects/bottle/words';
 	import { preservatives, techniques } from '$lib/core/subjects/bottle/branch';
 	import Chips from '../../entry/Chips.svelte';
@@ -119,7 +119,6 @@
 			values[at('technique')] = technique;
 		await writer.setAll({ ...values, [at('filledAt')]: filledAt });
 	}
-	const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 	async function preserve(used: Preservative) {
 		const isTimed = bottle?.preservedAt === undefined && !isOnPaper; // from paper the time is typed
 		await writer.setAll({ [at('preservedWith')]: used, ...(isTimed ? { [at('preservedAt')]: stamp(writer) } : {}) });
@@ -191,14 +190,14 @@
 	{#if preserved}
 		{#if bottle.preservedAt}
 			<p class="done">
-				{capital(bottle.preservedWith ?? preserved)} in since {sayTime(
+				{capitalised(bottle.preservedWith ?? preserved)} in since {sayTime(
 					Date.parse(bottle.preservedAt),
 					writer.timeZone
 				)}.
 			</p>
 		{:else if !isOnPaper}
 			<button type="button" class="act main big" onclick={() => preserve(preserved)}
-				>{capital(preserved)} is in, cap on, mixed</button
+				>{capitalised(preserved)} is in, cap on, mixed</button
 			>
 		{/if}
 		{#if isOther || bottle.preservedWith}
@@ -230,7 +229,7 @@
 	{#if isOnPaper && preserved && !bottle.preservedAt}<TimeField
 			{writer}
 			path={at('preservedAt')}
-			label="{capital(preserved)} in at"
+			label="{capitalised(preserved)} in at"
 		/>{/if}
 	{#if isOnPaper && !bottle.onIceAt}<TimeField {writer} path={at('onIceAt')} label="On ice at" />{/if}
 	{#if striking}

@@ -1,3 +1,4 @@
+import { capitalised } from '../../../core/wording';
 import type { GaugingView } from '$lib/core/subjects/gauging/view';
 import { whyRefused } from '$lib/core/logbook';
 import { type VelocityPointMethod } from '$lib/core/subjects/gauging/branch';
@@ -134,7 +135,7 @@ export class FlowEntry {
 		const isAsPlaced = unit === 'm' || unit === 'm_s';
 		const figure = isAsPlaced ? typed.number : { value: typed.number, unit };
 		const why = whyRefused(this.path(), figure);
-		if (why !== null) return this.#say(`${why.charAt(0).toUpperCase()}${why.slice(1)}.`);
+		if (why !== null) return this.#say(`${capitalised(why)}.`);
 		if (
 			Math.abs(inPlaceUnit(figure, isLength(field) ? 'm' : 'm_s')) > RARE[asKind(field)] &&
 			this.#asked !== this.text

@@ -1,11 +1,11 @@
-import { redirect } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { lookupIn, writeRow } from '$lib/core/library';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { todayOf } from '$lib/server/library/keep';
+import { keepExamples, todayOf } from '$lib/server/library/keep';
 import { loadLibrary } from '$lib/server/library/load';
 import { serverNow_ms } from '$lib/server/settings';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 import { theKind } from './the-kind';
 
 export const load: PageServerLoad = async ({ locals, params }) => {
@@ -31,4 +31,14 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			};
 		})
 	};
+};
+
+export const actions: Actions = {
+	examples: async ({ locals, params }) => {
+		const member = locals.member!;
+		const kind = theKind(params.kind);
+		if (!can(member, 'keep-library')) error(403, 'The library is kept by coordinators.');
+		const isDone = await keepExamples(database(), member, kind, serverNow_ms());
+		return isDone ? { done: true } : fail(400, { why: `There are ${kind.many.toLowerCase()} here already.` });
+	}
 };

@@ -1,10 +1,11 @@
 <script lang="ts">
 	import { withArticle } from '$lib/core/wording';
 	import { kindNamed } from '$lib/core/library';
+	import { enhance } from '$app/forms';
 	import ShelfList from '$lib/ui/library/ShelfList.svelte';
 	import type { PageProps } from './$types';
 
-	let { data }: PageProps = $props();
+	let { data, form }: PageProps = $props();
 
 	const kind = $derived(kindNamed(data.kindName)!);
 	const hasPlaces = $derived('latitude' in kind.fields);
@@ -34,6 +35,16 @@
 			{/if}
 		</div>
 	</header>
+	{#if data.mayKeep && data.rows.length === 0 && kind.examples}
+		<form method="POST" action="?/examples" class="say ask" use:enhance>
+			<p>
+				You can begin with {kind.examples.length} examples. They are invented and marked so: put your authority’s in their
+				place.
+			</p>
+			<button class="act main">Begin with the examples</button>
+		</form>
+	{/if}
+	{#if form?.why}<p class="say spoils" role="alert">{form.why}</p>{/if}
 	{#key kind.name}
 		<ShelfList {kind} rows={data.rows} mayKeep={data.mayKeep} />
 	{/key}

@@ -1,24 +1,27 @@
 import { parameterOf } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { streamNetwork, thresholdsOf } from '$lib/server/db/queries/catchment';
+import { streamNetwork } from '$lib/server/db/queries/catchment';
+import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import { seriesOf } from '$lib/server/db/queries/series';
 import { visitsTo } from '$lib/server/db/queries/visits';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
 import { askedOf, spans } from './asked';
+import { overSeason } from './over-season';
 
 const VISITS_SHOWN = 8;
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
 	const db = database();
+	const now_ms = serverNow_ms();
 	const { site, available, parameter, known, own, span, spanId, view, acceptedOnly } = await askedOf(
 		db,
 		member,
 		params.code,
 		url,
-		serverNow_ms()
+		now_ms
 	);
 	const [network, thresholds, series, visits] = await Promise.all([
 		streamNetwork(db, member.programId),
@@ -26,6 +29,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		parameter ? seriesOf(db, member.programId, site.id, parameter, span, acceptedOnly) : null,
 		can(member, 'see-visit') ? visitsTo(db, member.programId, site.id, VISITS_SHOWN) : []
 	]);
+	const held = thresholds.filter((t) => t.parameter === parameter);
 	return {
 		// directions, access and permissions are for those who go there: the page needs none of them
 		site: {
@@ -41,7 +45,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		parameters: available.map((a) => ({ code: a.parameter, name: parameterOf(a.parameter, own).name })),
 		parameter,
 		known,
-		threshold: thresholds.find((t) => t.parameter === parameter) ?? null,
+		thresholds: held.filter((t) => t.statistic === 'each sample'),
+		overSeason: await overSeason(db, member, site.id, held, acceptedOnly, now_ms),
 		series,
 		span: { from_ms: span.from.getTime(), to_ms: span.to.getTime(), id: spanId },
 		spans,

@@ -1,11 +1,13 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { changesDrawn, sayVerdict, verdictOn, waysCounted, type TrendPoint } from '$lib/core/interpret';
+	import { changesDrawn, saidOn, thresholdsAt, waysCounted, type TrendPoint } from '$lib/core/interpret';
 	import { counted, sayDay, saySure, wayWords } from '$lib/core/wording';
 	import { units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
 	import TrendLine from '$lib/ui/chart/TrendLine.svelte';
+	import { capitalised } from '$lib/core/wording';
+	import SeasonLine from '$lib/ui/chart/SeasonLine.svelte';
 	import { workOutTrend } from '$lib/workers/trend.client';
 	import type { PageProps } from './$types';
 
@@ -21,9 +23,15 @@
 	const sure = $derived(
 		lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, known.unit, limits) : null
 	);
-	const verdict = $derived(
-		lastFigure && last && data.threshold ? verdictOn(lastFigure, last.uncertainty, limits, data.threshold) : null
+	const { timeZone } = $derived(data.program);
+	/** What single figures were held against when the last one was taken; the chart draws the bands of the first. */
+	const held = $derived(
+		data.parameter && last ? thresholdsAt(data.thresholds, data.parameter, last.at_ms, timeZone) : data.thresholds
 	);
+	const said = $derived(
+		lastFigure && last ? saidOn({ figure: lastFigure, uncertainty: last.uncertainty, limits }, held) : []
+	);
+	const threshold = $derived(held[0] ?? null);
 	const good = $derived(points.filter((p) => p.status !== 'rejected' && !p.isSimulated));
 	const ways = $derived(waysCounted(good));
 	const here = $derived(data.onStream.findIndex((s) => s.id === data.site.id));
@@ -102,14 +110,15 @@
 							: ''}{last.status === 'waiting' ? ', waiting for review' : ''}</small
 					>
 				</p>
-				{#if verdict && sayVerdict(verdict) && data.threshold}<p
+				{#each said as { threshold, verdict, words, nextStep } (threshold.use)}<p
 						class="say"
 						class:ask={verdict.isOpen || verdict.band?.state === 'watch'}
 						class:spoils={!verdict.isOpen && verdict.band?.state === 'act'}
 					>
-						<b>{data.threshold.use.charAt(0).toUpperCase() + data.threshold.use.slice(1)}: {sayVerdict(verdict)}.</b>
-						<small>{data.threshold.source}</small>
-					</p>{/if}
+						<b>{capitalised(threshold.use)}: {words}.</b>
+						{nextStep}
+						<small>{threshold.source}</small>
+					</p>{/each}
 			{:else if stretches.length}
 				<p>
 					{stretches.reduce((n, s) => n + s.results, 0)} results, told as the lowest, middle and highest of equal stretches
@@ -118,6 +127,9 @@
 			{:else}
 				<p>No results in this span.</p>
 			{/if}
+			{#each data.overSeason as { threshold, standing } (threshold.use)}
+				<SeasonLine {threshold} {standing} decimals={known.decimals} />
+			{/each}
 		</div>
 		<div class="bar">
 			<nav aria-label="How far back" class="choices small-choices">
@@ -144,14 +156,14 @@
 				parameter={known}
 				{points}
 				{stretches}
-				threshold={data.threshold}
+				{threshold}
 				timeZone={data.program.timeZone}
 				mayOpen={!data.acceptedOnly}
 			/>
 		{:else}
 			<SeriesChart
 				parameter={known}
-				threshold={data.threshold}
+				{threshold}
 				{points}
 				{stretches}
 				from_ms={data.span.from_ms}

@@ -8,7 +8,7 @@ import { sectionUnits } from '$lib/core/subjects/gauging/units';
 import { ParameterCode } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { thresholdsOf } from '$lib/server/db/queries/catchment';
+import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { visitById } from '$lib/server/db/queries/visits';
 import {

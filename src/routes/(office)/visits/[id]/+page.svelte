@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { accessWords } from '$lib/core/subjects/arrival/words';
 	import { enhance } from '$app/forms';
+	import { thresholdsAt } from '$lib/core/interpret';
 	import { doubtsAbout, judgedText } from '$lib/core/visit';
 	import { flagSentence } from '$lib/core/subjects/flags';
 	import { inSentence, sayDay, sayTime } from '$lib/core/wording';
@@ -78,7 +79,7 @@
 					<ResultLine
 						{result}
 						flags={doubtsAbout(result, outcome)}
-						threshold={data.thresholds.find((t) => t.parameter === result.parameter) ?? null}
+						thresholds={thresholdsAt(data.thresholds, result.parameter, data.visit.started_ms, timeZone)}
 						unit={shownUnit(data.card, result.parameter)}
 						{saidIn}
 						judged={judgedText(result)}

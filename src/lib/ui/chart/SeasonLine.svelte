@@ -1,0 +1,36 @@
+<script module lang="ts">
+	import type { Standing, Threshold } from '$lib/core/interpret';
+
+	export interface Props {
+		threshold: Threshold;
+		/** What the latest season's samples come to; null where none was taken in one. */
+		standing: Standing | null;
+		decimals: number;
+	}
+</script>
+
+<script lang="ts">
+	import { writeFigure } from '$lib/core/quantity';
+	import { capitalised, counted, sayMonth } from '$lib/core/wording';
+
+	let { threshold, standing, decimals }: Props = $props();
+
+	const state = $derived(standing?.band?.state ?? null);
+	const missing = $derived(threshold.leastSamples - (standing?.samples ?? 0));
+</script>
+
+<p class="say" class:ask={state === 'watch'} class:spoils={state === 'act'}>
+	{#if standing?.figure}
+		<b>{capitalised(threshold.use)}: {standing.band?.word ?? 'open: only a limit is known'}.</b>
+		The {threshold.statistic} of {counted(standing.samples, 'sample')} of the season from {sayMonth(standing.season)} is {writeFigure(
+			standing.figure,
+			decimals
+		)}.
+		{#if state !== 'good'}{threshold.nextStep}{/if}
+	{:else}
+		<b>{capitalised(threshold.use)}: too early to say.</b>
+		{counted(standing?.samples ?? 0, 'sample')} of the season so far; {counted(missing, 'more')} before its {threshold.statistic}
+		means anything.
+	{/if}
+	<small>{threshold.source}</small>
+</p>
