@@ -1,5 +1,5 @@
 import { DEMO_PASSWORD, demoSignIns } from '../src/lib/server/demo/people';
-import type { Role } from '../src/lib/server/db/schema';
+import type { Role } from '../src/lib/core/library';
 
 /** Signs a demo person in over HTTP; the cookies are for a browser or for a header. */
 export async function signIn(url: string, role: Role): Promise<{ name: string; value: string; url: string }[]> {

@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { DEMO_PASSWORD, demoSignIns, emailOf, people } from '../src/lib/server/demo/people';
-import type { Role } from '../src/lib/server/db/schema';
+import type { Role } from '../src/lib/core/library';
 
 /* Walks the demo as each person and takes a picture of each main view. */
 

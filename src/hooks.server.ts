@@ -1,7 +1,7 @@
 import { error, json, redirect, type Handle, type HandleServerError, type RequestEvent } from '@sveltejs/kit';
 import { building } from '$app/environment';
 import { svelteKitHandler } from 'better-auth/svelte-kit';
-import { can, routeActions } from '$lib/server/access';
+import { can, rolesOf, routeActions } from '$lib/server/access';
 import { throughGate } from '$lib/server/auth/gate';
 import { auth } from '$lib/server/auth/library';
 import { database, isDatabaseAway } from '$lib/server/db/connect';
@@ -119,7 +119,7 @@ function notSignedIn(event: RequestEvent): Response {
 function notAllowed(event: RequestEvent, member: Membership): Response {
 	const message = member.removedAt
 		? 'You no longer belong to this program. What you wrote is kept.'
-		: `This is not open to you as ${member.role}.`;
+		: `This is not open to you as ${rolesOf(member).join(' and ')}.`;
 	if (isApi(event)) return json({ message }, { status: 403 });
 	error(403, message);
 }

@@ -133,19 +133,20 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 		await desk.goto(`/visits/${visitId}`);
 		await expect(desk.getByRole('heading', { level: 1 })).toContainText('Tessel 3');
 		// in the digits that its uncertainty bears
-		const [, flow = '', decimals = ''] =
-			/(0\.(\d+)) m³\/s/.exec(await desk.locator('article#discharge').innerText()) ?? [];
+		const [, flow = '', decimals = ''] = /(0\.(\d+)) m³\/s/.exec(await desk.locator('tr#discharge').innerText()) ?? [];
 		expect(flow).toBe(byHand.toFixed(decimals.length));
-		await desk.locator('article#conductance25 summary').click();
+		await desk.locator('tr#conductance25 summary').click();
 		await expect(desk.getByText(/182 µS\/cm ÷ \(1 \+ 0\.0191 × \(11\.2 °C − 25 °C\)\) = 247/)).toBeVisible();
-		await expect(desk.locator('article#dissolved-oxygen')).toContainText(
+		await expect(desk.locator('tr#dissolved-oxygen')).toContainText(
 			/M-\d was calibrated for dissolved oxygen \d+ days before/
 		);
 		await expect(desk.getByText('struck: meter not settled')).toBeVisible();
-		const conductivity = desk.locator('article#conductance25');
-		await conductivity.getByRole('button', { name: 'Reject' }).click();
+		const conductivity = desk.locator('tr#conductance25');
+		await conductivity.getByLabel('Reject').check();
+		await desk.getByRole('button', { name: 'Save 1 judgement' }).click();
 		await expect(conductivity.getByRole('alert')).toHaveText(/needs a reason/);
-		await conductivity.getByRole('button', { name: 'Accept' }).click();
+		await conductivity.getByLabel('Accept').check();
+		await desk.getByRole('button', { name: 'Save 1 judgement' }).click();
 		await expect(conductivity).toContainText('Accepted by Runa Halstow');
 		await office.close();
 	});

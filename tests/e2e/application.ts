@@ -4,7 +4,7 @@ import { promisify } from 'node:util';
 import pg from 'pg';
 import type { Page } from '@playwright/test';
 import { DEMO_PASSWORD, emailOf, people } from '../../src/lib/server/demo/people';
-import type { Role } from '../../src/lib/server/db/schema';
+import type { Role } from '../../src/lib/core/library';
 
 /** Where the signed-in state of one person of each role is kept for the run. */
 export const signedIn = (who: Role): string => `test-results/signed-in-${who}.json`;

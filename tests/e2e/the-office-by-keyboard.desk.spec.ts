@@ -59,10 +59,14 @@ test.describe('before scripts load', () => {
 			.first()
 			.getByRole('link')
 			.click();
-		const air = page.locator('article#air-temperature');
+		const air = page.locator('tr#air-temperature');
+		await air.getByLabel('Qualify').check();
+		await page.getByRole('button', { name: /^Save/ }).click();
+		await expect(air.getByRole('alert')).toHaveText(/needs a reason/);
+		await expect(air.getByLabel('Qualify')).toBeChecked();
 		await air.getByLabel('Reason, for Air temperature').fill('thermometer in the sun');
-		await air.getByRole('button', { name: 'Qualify' }).click();
-		await expect(page.locator('article#air-temperature')).toContainText('Qualified by Runa Halstow');
+		await page.getByRole('button', { name: /^Save/ }).click();
+		await expect(air).toContainText('Qualified by Runa Halstow');
 	});
 });
 

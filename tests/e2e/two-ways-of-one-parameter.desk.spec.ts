@@ -36,7 +36,7 @@ test('a meter and two titrations are both kept and compared; a reviewer may repo
 
 	await page.goto(`/visits/${visitId}`);
 	const reported = page.locator('#dissolved-oxygen');
-	const other = page.locator('article.other');
+	const other = page.locator('tr.other');
 	await expect(reported).toContainText('10.8');
 	await expect(other).toContainText('Also found by titration');
 	await expect(other).toContainText('2.5');
@@ -44,16 +44,18 @@ test('a meter and two titrations are both kept and compared; a reviewer may repo
 		/10\.80? mg\/L by a meter, 2\.5 mg\/L by titration; they lie further apart than both are sure/
 	);
 
-	await other.getByRole('button', { name: /^Report this one/ }).click();
+	await other.getByLabel('Report this one').check();
+	await page.getByRole('button', { name: 'Save 1 judgement' }).click();
 	await expect(other.getByRole('alert')).toHaveText('Say why this one is reported instead.');
 	await other.getByLabel('Reason, for Dissolved oxygen by titration').fill('the membrane was torn');
-	await other.getByRole('button', { name: /^Report this one/ }).click();
+	await page.getByRole('button', { name: 'Save 1 judgement' }).click();
 	await expect(reported).toContainText('2.5');
 	await expect(reported).toContainText(/chose it: the membrane was torn/);
 	await expect(other).toContainText('Also found by a meter');
 
+	await other.getByLabel('Reject').check();
 	await other.getByLabel('Reason, for Dissolved oxygen by a meter').fill('torn membrane');
-	await other.getByRole('button', { name: 'Reject' }).click();
+	await page.getByRole('button', { name: 'Save 1 judgement' }).click();
 	await expect(other).toContainText(/Rejected\s+by .*: torn membrane/);
 	await expect(reported).toContainText('2.5');
 

@@ -49,6 +49,7 @@ export async function aProgram(): Promise<AProgram> {
 			programId,
 			userId,
 			role,
+			alsoRoles: [],
 			name: who,
 			initials: who.slice(0, 3).toUpperCase(),
 			teamId,

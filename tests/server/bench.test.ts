@@ -1,9 +1,9 @@
 import { and, eq } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
-import { agenda } from '../../src/lib/core/schedule';
 import { database } from '../../src/lib/server/db/connect';
 import { programFacts } from '../../src/lib/server/db/queries/program-facts';
+import { todayFor } from '../../src/lib/server/plan/today';
 import { flag, result } from '../../src/lib/server/db/schema';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
@@ -34,6 +34,10 @@ describe('plates at the bench', () => {
 	it('take the bottle’s clock over, and stand on the agenda until they are read', async () => {
 		const program = await aProgram();
 		const { pour, bench } = await aBottle(program);
+		const who = {
+			...program.members.bench,
+			program: { id: program.programId, name: '', timeZone: 'Etc/UTC', isDemo: false }
+		};
 		const before = (await programFacts(db, program.programId, now_ms)).clocks;
 		expect(before).toMatchObject([{ kind: 'bacteria-holding', label: 'S1-B' }]);
 		expect((await send(bench, pouredPlate(pour, 'P1'))).refused).toEqual([]);
@@ -41,7 +45,8 @@ describe('plates at the bench', () => {
 		expect(facts.clocks).toMatchObject([
 			{ kind: 'incubation', label: 'P1', due_ms: now_ms + 48 * HOUR_ms, last_ms: now_ms + 72 * HOUR_ms }
 		]);
-		expect(agenda(facts, now_ms + 50 * HOUR_ms).find((i) => i.kind === 'plate')).toMatchObject({ when: 'now' });
+		const { items } = await todayFor(db, who, now_ms + 50 * HOUR_ms);
+		expect(items.filter((i) => i.kind === 'plate')).toMatchObject([{ when: 'now' }]);
 		await send(bench, [
 			pour('plates/P1/readAt', iso(52)),
 			pour('plates/P1/state', 'counted'),

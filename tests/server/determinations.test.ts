@@ -15,7 +15,7 @@ import { bringOver } from '../../src/lib/server/projection/bring-over';
 import { rebuildProgram } from '../../src/lib/server/projection/rebuild';
 import { GET } from '../../src/routes/(office)/sites/results.csv/+server';
 import { parse } from 'csv-parse/sync';
-import { chooseReported, judgeResult } from '../../src/lib/server/reviews/judge';
+import { judge } from '../../src/lib/server/reviews/judge';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
 const db = database();
@@ -94,22 +94,22 @@ describe('determinations', () => {
 		const visitId = await aVisit(program);
 		const said = { parameter: 'dissolved-oxygen', reason: 'the probe was dry' } as const;
 		expect(
-			await judgeResult(
+			await judge(
 				db,
 				reviewer,
 				visitId,
-				{ ...said, from: 'readings.dissolved-oxygen', verdict: 'reject', judged: '10.8 mg/L' },
+				[{ ...said, from: 'readings.dissolved-oxygen', verdict: 'reject', judged: '10.8 mg/L' }],
 				now_ms
 			)
 		).toEqual({
 			ok: true
 		});
 		expect(
-			await judgeResult(
+			await judge(
 				db,
 				reviewer,
 				visitId,
-				{ ...said, from: 'titrations', verdict: 'accept', judged: '2.5 mg/L' },
+				[{ ...said, from: 'titrations', verdict: 'accept', judged: '2.5 mg/L' }],
 				now_ms
 			)
 		).toEqual({ ok: true });
@@ -130,14 +130,19 @@ describe('determinations', () => {
 		const program = await aProgram();
 		const { reviewer, monitor, bench } = program.members;
 		const visitId = await aVisit(program);
-		const wish = { parameter: 'dissolved-oxygen', from: 'titrations', reason: 'the membrane was torn' } as const;
+		const wish = {
+			parameter: 'dissolved-oxygen',
+			from: 'titrations',
+			reason: 'the membrane was torn',
+			verdict: 'report'
+		} as const;
 		for (const other of [monitor, bench])
-			expect(await chooseReported(db, other, visitId, wish, now_ms)).toMatchObject({ ok: false });
-		expect(await chooseReported(db, reviewer, visitId, { ...wish, from: 'plates' }, now_ms)).toMatchObject({
+			expect(await judge(db, other, visitId, [wish], now_ms)).toMatchObject({ ok: false });
+		expect(await judge(db, reviewer, visitId, [{ ...wish, from: 'plates' }], now_ms)).toMatchObject({
 			ok: false,
 			why: expect.stringMatching(/no such result/) as string
 		});
-		expect(await chooseReported(db, reviewer, visitId, wish, now_ms)).toEqual({ ok: true });
+		expect(await judge(db, reviewer, visitId, [wish], now_ms)).toEqual({ ok: true });
 		expect(await drawn(program)).toEqual([{ way: 'titration', value: 2.5, status: 'waiting' }]);
 		const before = await kept(db, program.programId);
 		await rebuildProgram(db, program.programId, now_ms);
@@ -172,11 +177,11 @@ describe('names of determinations', () => {
 			reason: 'another bottle',
 			judged: '2.00 mg/L as N'
 		} as const;
-		const answer = await judgeResult(
+		const answer = await judge(
 			db,
 			program.members.reviewer,
 			visitId,
-			{ ...said, from: `bottles.${long('b')}` },
+			[{ ...said, from: `bottles.${long('b')}` }],
 			now_ms
 		);
 		expect(answer.ok || answer.why).toBe(true);

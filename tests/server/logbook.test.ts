@@ -2,9 +2,9 @@ import { eq, sql } from 'drizzle-orm';
 import { describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
 import { database } from '../../src/lib/server/db/connect';
-import { flag, result, review, visit } from '../../src/lib/server/db/schema';
+import { flag, program as programTable, result, review, visit } from '../../src/lib/server/db/schema';
 import { rebuildProgram } from '../../src/lib/server/projection/rebuild';
-import { judgeResult, strikeEntry } from '../../src/lib/server/reviews/judge';
+import { judge, strikeEntry } from '../../src/lib/server/reviews/judge';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
 const db = database();
@@ -79,11 +79,11 @@ describe('what follows from the logbook', () => {
 		const program = await aProgram();
 		for (let i = 0; i < 14; i++) await aVisit(program, now_ms - (14 - i) * 30 * DAY_ms, 8 + (i % 5) * 0.4);
 		const odd = await aVisit(program, now_ms, 17);
-		await judgeResult(
+		await judge(
 			db,
 			program.members.reviewer,
 			odd,
-			{ parameter: 'water-temperature', verdict: 'accept', reason: '', judged: '17.0 °C' },
+			[{ parameter: 'water-temperature', verdict: 'accept', reason: '', judged: '17.0 °C' }],
 			now_ms
 		);
 		const before = await projected(program.programId);
@@ -134,7 +134,7 @@ describe('a review', () => {
 			reason: 'thermometer unchecked',
 			judged: '9.0 °C'
 		} as const;
-		expect(await judgeResult(db, program.members.reviewer, visitId, said, now_ms)).toEqual({ ok: true });
+		expect(await judge(db, program.members.reviewer, visitId, [said], now_ms)).toEqual({ ok: true });
 		expect(await db.select().from(review).where(eq(review.visitId, visitId))).toMatchObject([
 			{ verdict: 'qualify', reason: 'thermometer unchecked', byMemberId: program.members.reviewer.id }
 		]);
@@ -146,17 +146,54 @@ describe('a review', () => {
 		).toEqual([{ status: 'qualified' }]);
 	});
 
+	it('is all written or, where one cannot be, none of it', async () => {
+		const program = await aProgram();
+		const visitId = await aVisit(program, now_ms, 9);
+		const good = { parameter: 'water-temperature', verdict: 'accept', reason: '', judged: '9.0 °C' } as const;
+		const lost = { ...good, parameter: 'ph' } as const;
+		expect(await judge(db, program.members.reviewer, visitId, [good, lost], now_ms)).toEqual({
+			ok: false,
+			why: 'This visit has no such result.',
+			at: 'ph '
+		});
+		expect(await db.select().from(review).where(eq(review.visitId, visitId))).toEqual([]);
+	});
+
+	it('is others’ to give where the program wants that, through whichever door', async () => {
+		const program = await aProgram();
+		const { coordinator, monitor, reviewer } = program.members;
+		const visitId = v7();
+		const write = aDevice(coordinator, visitId);
+		await send(coordinator, [
+			write('opening', anOpening(program)),
+			write(`arrival/crew/${monitor.initials}/initials`, monitor.initials),
+			write('readings/water-temperature/left', { value: 9, unit: 'degC' }),
+			write('leaving/at', new Date(now_ms + 60_000).toISOString())
+		]);
+		const verdict = { verdict: 'accept', reason: '', judged: '9.0 °C' } as const;
+		const said = [{ parameter: 'water-temperature', ...verdict } as const];
+		await db
+			.update(programTable)
+			.set({ settings: { whoJudges: 'others' } })
+			.where(eq(programTable.id, program.programId));
+		const refusal = { ok: false, why: expect.stringMatching(/others judge it/) as string };
+		expect(await judge(db, coordinator, visitId, said, now_ms)).toMatchObject(refusal);
+		const past = await send(coordinator, [write('reviews/water-temperature', verdict)]);
+		expect(past.refused[0]?.why).toMatch(/others judge it/);
+		expect(await judge(db, reviewer, visitId, said, now_ms)).toEqual({ ok: true });
+		await db.update(programTable).set({ settings: {} }).where(eq(programTable.id, program.programId));
+		expect(await judge(db, coordinator, visitId, said, now_ms)).toEqual({ ok: true });
+	});
+
 	it('is not given to a figure that has changed meanwhile, nor by one who may not', async () => {
 		const program = await aProgram();
 		const visitId = await aVisit(program, now_ms, 9);
 		const said = { parameter: 'water-temperature', verdict: 'accept', reason: '', judged: '8.0 °C' } as const;
-		expect(await judgeResult(db, program.members.reviewer, visitId, said, now_ms)).toMatchObject({
+		expect(await judge(db, program.members.reviewer, visitId, [said], now_ms)).toMatchObject({
 			ok: false,
 			why: expect.stringMatching(/changed while you were reading/)
 		});
-		expect(
-			await judgeResult(db, program.members.monitor, visitId, { ...said, judged: '9.0 °C' }, now_ms)
-		).toMatchObject({
+		expect(await judge(db, program.members.monitor, visitId, [{ ...said, judged: '9.0 °C' }], now_ms)).toMatchObject({
 			ok: false,
 			why: expect.stringMatching(/may not write/)
 		});

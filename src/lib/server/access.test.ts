@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { can, routeActions, type Action, type Member } from './access';
-import { role as roles, type Role } from './db/schema';
+import { can, readScope, routeActions, type Action, type Member } from './access';
+import { roles, type Role } from '../core/library';
 
 const member = (role: Role, more: Partial<Member> = {}): Member => ({
 	id: 'me',
@@ -11,6 +11,7 @@ const member = (role: Role, more: Partial<Member> = {}): Member => ({
 	name: 'Me',
 	initials: 'M',
 	teamId: 'ours',
+	alsoRoles: [],
 	removedAt: null,
 	...more
 });
@@ -35,6 +36,17 @@ describe('rights', () => {
 	])('a %s may %s', (role, allowed) => {
 		const all: Action[] = ['see-today', 'see-site', 'see-unreviewed', 'see-visit', 'see-queue', 'sample'];
 		expect(all.filter((action) => can(member(role), action))).toEqual(allowed);
+	});
+
+	it('a person of several roles may what any of them may, and nothing else', () => {
+		const both = member('monitor', { alsoRoles: ['bench'] });
+		expect(can(both, 'see-visit', theirs)).toBe(true);
+		expect(can(both, 'write-entry', { ...theirs, path: 'plates/1/count' })).toBe(true);
+		expect(can(both, 'write-entry', { ...theirs, path: 'readings/ph/a' })).toBe(false);
+		expect(can(both, 'see-queue')).toBe(false);
+		expect(readScope(both)).toBe('all');
+		expect(readScope(member('viewer', { alsoRoles: ['monitor'] }))).toBe('own');
+		expect(can(member('viewer', { alsoRoles: ['coordinator'], removedAt: new Date(0) }), 'plan')).toBe(false);
 	});
 
 	it('a monitor sees and writes own and team’s visits only', () => {
@@ -75,6 +87,6 @@ describe('rights', () => {
 	});
 
 	it('one who was removed may do nothing', () => {
-		for (const role of roles.enumValues) expect(can(member(role, { removedAt: new Date(0) }), 'see-site')).toBe(false);
+		for (const role of roles) expect(can(member(role, { removedAt: new Date(0) }), 'see-site')).toBe(false);
 	});
 });

@@ -1,6 +1,6 @@
 import type { Entry } from '../core/logbook';
 import { writerOf } from '../core/subjects/branches';
-import type { Role } from './db/schema';
+import type { Role } from '../core/library';
 
 /*
  * Who may do what: the one place that knows. Every route names the action it needs in `routeActions`; the server
@@ -12,7 +12,9 @@ export interface Member {
 	id: string;
 	programId: string;
 	userId: string;
+	/** What the person does first, and what else. */
 	role: Role;
+	alsoRoles: Role[];
 	name: string;
 	initials: string;
 	teamId: string | null;
@@ -47,6 +49,8 @@ export type Action =
 export interface VisitSubject {
 	teamId: string | null;
 	openedBy: string;
+	/** Members who may not judge it, because the program wants others to: its crew. */
+	notJudgedBy?: readonly string[];
 }
 
 export interface Subject {
@@ -58,7 +62,14 @@ export interface Subject {
 
 /** Whether this member may do this to that. A member who was removed may do nothing. */
 export function can(member: Member, action: Action, subject: Subject = {}): boolean {
-	if (member.removedAt !== null) return false;
+	return member.removedAt === null && rolesOf(member).some((role) => may({ ...member, role }, action, subject));
+}
+
+/** All that a person does in the program. */
+export const rolesOf = (member: Pick<Member, 'role' | 'alsoRoles'>): Role[] => [member.role, ...member.alsoRoles];
+
+/** The same for one of the person's roles. */
+function may(member: Member, action: Action, subject: Subject): boolean {
 	switch (action) {
 		case 'see-site':
 			return true;
@@ -98,6 +109,7 @@ const isOwn = (member: Member, visit: VisitSubject) =>
  */
 function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
 	const writer = writerOf(path);
+	if (writer === 'reviewer' && visit?.notJudgedBy?.includes(member.id)) return false;
 	switch (member.role) {
 		case 'coordinator':
 			return true;
@@ -114,13 +126,15 @@ function mayWrite(member: Member, { visit, path = '', op }: Subject): boolean {
 
 /** Which lines a member sees when a phone asks for what it has not seen: all of the program's, or own and team's. */
 export function readScope(member: Member): 'all' | 'own' | 'none' {
-	if (member.removedAt !== null || member.role === 'viewer') return 'none';
-	return member.role === 'monitor' ? 'own' : 'all';
+	const seeing = rolesOf(member).filter((role) => role !== 'viewer');
+	if (member.removedAt !== null || seeing.length === 0) return 'none';
+	return seeing.every((role) => role === 'monitor') ? 'own' : 'all';
 }
 
 /** What each route needs. `public` is open to all; `any-member` to whoever belongs to a program. */
 export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
-	'/': 'public',
+	// leads to Today, or where the person may not see it to the sites
+	'/': 'any-member',
 	'/(public)/sign-in': 'public',
 	'/(public)/sign-out': 'public',
 	// whoever has the feed's address may read it: a calendar program cannot sign in

@@ -1,4 +1,4 @@
-import { can } from '$lib/server/access';
+import { can, rolesOf } from '$lib/server/access';
 import { untoldAccess } from '$lib/server/auth/access-events';
 import { database } from '$lib/server/db/connect';
 import { serverNow_ms } from '$lib/server/settings';
@@ -18,7 +18,7 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 	return {
 		now_ms: serverNow_ms(),
 		access: await untoldAccess(database(), member.userId),
-		person: { name: member.name, role: member.role },
+		person: { name: member.name, role: rolesOf(member).join(', ') },
 		program: { name: member.program.name, timeZone: member.program.timeZone, isDemo: member.program.isDemo },
 		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))
 	};

@@ -13,6 +13,7 @@ export {
 	thresholdOf,
 	type ThresholdRow
 } from './kinds';
+export { roles, type Role } from './roles';
 // rows as texts
 export { lookupIn, namedBy, objectionsTo, readRow, withRow, writeRow, type Texts } from './rows';
 // files

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sayItem } from '../interpret';
-import { agenda, nextGrab, type ProgramFacts } from '.';
+import { agenda, concerning, nextGrab, type ProgramFacts } from '.';
 
 const now = Date.UTC(2026, 4, 14, 11, 20);
 const HOUR = 3_600_000;
@@ -13,7 +13,10 @@ const nothing: ProgramFacts = {
 	rounds: [],
 	waiting: { results: 0, visits: 0, oldest_ms: null },
 	conflicts: [],
-	calibrations: []
+	calibrations: [],
+	consumables: [],
+	samplers: [],
+	storm: null
 };
 
 describe('the next grab', () => {
@@ -27,6 +30,8 @@ describe('the next grab', () => {
 		expect(nextGrab(now - days * DAY, now).state).toBe(state);
 	});
 });
+
+const ofTeam = { teamId: 't', crewIds: [], isStorm: false };
 
 describe('the agenda', () => {
 	const bottle = {
@@ -56,12 +61,12 @@ describe('the agenda', () => {
 		expect(agenda(nothing, now)).toEqual([]);
 	});
 
-	it('puts what is late first, then what runs out soonest, then what is to come', () => {
+	it('puts what is lost next first, then what is late, then what is to come', () => {
 		const items = agenda(
 			{
 				...nothing,
 				clocks: [bottle, { ...bottle, label: 'B2', last_ms: now - HOUR }],
-				rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + 2 * DAY, sites: ['S1'] }],
+				rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + 2 * DAY, sites: ['S1'], ...ofTeam }],
 				conflicts: [{ visitId: 'v', site: 'Site' }],
 				sites: [
 					{ code: 'S1', name: 'Site 1', lastGrab_ms: now - 40 * DAY },
@@ -71,9 +76,9 @@ describe('the agenda', () => {
 			now
 		);
 		expect(items.map((i) => [i.kind, i.when])).toEqual([
+			['bottle', 'now'],
 			['grab', 'late'],
 			['bottle', 'late'],
-			['bottle', 'now'],
 			['conflict', 'now'],
 			['round', 'later']
 		]);
@@ -83,7 +88,7 @@ describe('the agenda', () => {
 		const due: ProgramFacts = {
 			...nothing,
 			sites: [{ code: 'S1', name: 'Site 1', lastGrab_ms: now - 29 * DAY }],
-			rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + DAY, sites: ['S1'] }]
+			rounds: [{ id: 'r', name: 'Upper round', starts_ms: now + DAY, sites: ['S1'], ...ofTeam }]
 		};
 		const [grab] = agenda(due, now);
 		expect(sayItem(grab!, now, 'Etc/UTC').reason).toBe(
@@ -114,6 +119,66 @@ describe('the agenda', () => {
 		const said = sayItem(late({ back_ms: now - HOUR, waits: 'Ilse' }), now, 'Etc/UTC');
 		expect(said.deed.join('')).toBe('Not back yet from Site 1');
 		expect(said.reason).toMatch(/They meant to be back at 10:20: call them now, and Ilse, who waits for them\./);
+	});
+
+	it('puts a bottle on the road before a calibration that ran out, and a storm, a sampler, old reagents in their places', () => {
+		const items = agenda(
+			{
+				...nothing,
+				clocks: [bottle],
+				calibrations: [{ instrument: 'M-1', parameter: 'pH', limit_days: 2, last_ms: null, lastUsed_ms: now - DAY }],
+				consumables: [
+					{ what: 'buffer', lot: '7', expires_ms: now - DAY },
+					{ what: 'strips', lot: '', expires_ms: now + 5 * DAY },
+					{ what: 'film plates', lot: '', expires_ms: now + 50 * DAY }
+				],
+				samplers: [
+					{ label: 'LB-1', site: 'Site', what: 'lift', from_ms: now - DAY, last_ms: now + HOUR },
+					{ label: 'PS-1', site: 'Site', what: 'lift', from_ms: now + 30 * DAY, last_ms: now + 35 * DAY }
+				],
+				storm: { at_ms: now - DAY, rain_mm: 31.4, last_ms: now + DAY, isSimulated: false }
+			},
+			now
+		);
+		expect(items.map((i) => [i.kind, i.when])).toEqual([
+			['sampler', 'now'],
+			['bottle', 'now'],
+			['storm', 'now'],
+			['consumable', 'late'],
+			['calibration', 'late'],
+			['consumable', 'now']
+		]);
+		const said = items.map((i) => sayItem(i, now, 'Etc/UTC').deed.join(''));
+		expect(said).toEqual([
+			'Lift LB-1, Site',
+			'Bring to the lab bottle B1',
+			'Send a storm round',
+			'Replace buffer, lot 7',
+			'Calibrate M-1 for pH',
+			'Order strips'
+		]);
+	});
+
+	it('says to each role what it can do something about', () => {
+		const items = agenda(
+			{
+				...nothing,
+				clocks: [bottle, { ...bottle, kind: 'incubation', label: 'P1', due_ms: now - HOUR }],
+				waiting: { results: 3, visits: 1, oldest_ms: now - DAY },
+				openVisits: [out]
+			},
+			now
+		);
+		const kinds = (...roles: Parameters<typeof concerning>[1]) =>
+			concerning(items, roles)
+				.map((i) => i.kind)
+				.sort();
+		expect(kinds('monitor')).toEqual(['bottle', 'open-visit']);
+		expect(kinds('bench')).toEqual(['bottle', 'open-visit', 'plate']);
+		expect(kinds('reviewer')).toEqual(['open-visit', 'review']);
+		expect(kinds('monitor', 'reviewer')).toEqual(['bottle', 'open-visit', 'review']);
+		expect(concerning(items, ['viewer', 'coordinator'])).toEqual(items);
+		expect(kinds('viewer')).toEqual([]);
 	});
 
 	it('says of a bottle what sets its last moment', () => {

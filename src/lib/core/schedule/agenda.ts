@@ -33,7 +33,15 @@ export interface ProgramFacts {
 	overdue_h: number;
 	/** `spacing`: of the circuit that the site is on; the usual one where it is on none. */
 	sites: { code: string; name: string; lastGrab_ms: number | null; spacing?: GrabSpacing | undefined }[];
-	rounds: { id: string; name: string; starts_ms: number; sites: string[] }[];
+	rounds: {
+		id: string;
+		name: string;
+		starts_ms: number;
+		sites: string[];
+		teamId: string;
+		crewIds: string[];
+		isStorm: boolean;
+	}[];
 	waiting: { results: number; visits: number; oldest_ms: number | null };
 	conflicts: { visitId: string; site: string }[];
 	calibrations: {
@@ -43,6 +51,12 @@ export interface ProgramFacts {
 		limit_days: number;
 		lastUsed_ms: number;
 	}[];
+	/** What has a date on its pack. */
+	consumables: { what: string; lot: string; expires_ms: number }[];
+	/** What stands in the stream and is to be looked at or lifted, between two moments. */
+	samplers: { label: string; site: string; what: 'look' | 'lift'; from_ms: number; last_ms: number }[];
+	/** A storm after which a round may still go and none is planned. */
+	storm: { at_ms: number; rain_mm: number; last_ms: number; isSimulated: boolean } | null;
 }
 
 export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
@@ -53,14 +67,28 @@ export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
 	| ({ kind: 'review' } & ProgramFacts['waiting'])
 	| ({ kind: 'conflict' } & ProgramFacts['conflicts'][number])
 	| ({ kind: 'calibration'; days: number | null } & ProgramFacts['calibrations'][number])
+	| ({ kind: 'consumable'; isExpired: boolean } & ProgramFacts['consumables'][number])
+	| ({ kind: 'sampler' } & ProgramFacts['samplers'][number])
+	| ({ kind: 'storm' } & Omit<NonNullable<ProgramFacts['storm']>, 'at_ms'> & { fell_ms: number })
 );
 
 const DAY_ms = 86_400_000;
 const HOUR_ms = 3_600_000;
 const REVIEW_WITHIN_days = 21;
 const IN_USE_days = 45;
+const SAID_BEFORE_days = 14;
+const LAST = 9;
 
-/** Everything that is due, the most pressing first: late, then now, then what is to come. */
+/**
+ * What is lost when it is missed, and cannot be done again: a person before a sample before all that only grows late.
+ */
+function wouldBeLost(item: Item, now_ms: number): number {
+	if (item.kind === 'open-visit' && item.isOverdue) return 0;
+	const isLosing = item.kind === 'bottle' || item.kind === 'plate' || item.kind === 'sampler' || item.kind === 'storm';
+	return isLosing && item.last_ms >= now_ms ? 1 : 2;
+}
+
+/** Everything that is due, what is lost next first; then what is late, what is now, and what is to come. */
 export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 	const items: Item[] = [
 		...facts.clocks.flatMap((clock) => running(clock, now_ms)),
@@ -80,10 +108,14 @@ export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 			.map((r): Item => ({ kind: 'round', when: 'later', at_ms: r.starts_ms, ...r })),
 		...reviews(facts.waiting, now_ms),
 		...facts.conflicts.map((c): Item => ({ kind: 'conflict', when: 'now', at_ms: now_ms + DAY_ms, ...c })),
-		...calibrations(facts, now_ms)
+		...calibrations(facts, now_ms),
+		...expiring(facts, now_ms),
+		...atSamplers(facts, now_ms),
+		...afterRain(facts.storm)
 	];
 	const rank = { late: 0, now: 1, later: 2 };
-	return items.sort((a, b) => rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
+	const order = (i: Item) => (i.when === 'later' ? LAST : wouldBeLost(i, now_ms));
+	return items.sort((a, b) => order(a) - order(b) || rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
 }
 
 const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = {
@@ -157,3 +189,23 @@ function calibrations({ calibrations: all }: ProgramFacts, now_ms: number): Item
 		return [{ kind: 'calibration', when: 'late', at_ms: (c.last_ms ?? now_ms) + c.limit_days * DAY_ms, days, ...c }];
 	});
 }
+
+/** What has passed the date on its pack, and what will before a new one is easily got. */
+const expiring = ({ consumables }: ProgramFacts, now_ms: number): Item[] =>
+	consumables.flatMap((c): Item[] => {
+		const isExpired = c.expires_ms <= now_ms;
+		if (c.expires_ms > now_ms + SAID_BEFORE_days * DAY_ms) return [];
+		return [{ kind: 'consumable', when: isExpired ? 'late' : 'now', at_ms: c.expires_ms, isExpired, ...c }];
+	});
+
+/** What stands in the stream: said from its first day on, and a week before. */
+const atSamplers = ({ samplers }: ProgramFacts, now_ms: number): Item[] =>
+	samplers.flatMap((s): Item[] => {
+		if (s.from_ms > now_ms + 7 * DAY_ms) return [];
+		const inTime = s.from_ms <= now_ms ? 'now' : 'later';
+		const when = s.last_ms < now_ms ? 'late' : inTime;
+		return [{ kind: 'sampler', when, at_ms: when === 'later' ? s.from_ms : s.last_ms, ...s }];
+	});
+
+const afterRain = (storm: ProgramFacts['storm']): Item[] =>
+	storm === null ? [] : [{ ...storm, kind: 'storm', when: 'now', fell_ms: storm.at_ms, at_ms: storm.last_ms }];

@@ -4,6 +4,7 @@ export { nextGrab, type GrabSpacing, type GrabState, type GrabWindow } from './s
 export { dryingDays, isSouthern, type DryingTimes } from './drying';
 // everything that is due
 export { agenda, type Item, type ProgramFacts } from './agenda';
+export { concerning } from './concerns';
 // drives
 export { distance_km, driveBetween, usualDriveGuess, type Drive, type DriveGuess, type Position } from './drive';
 // the day of a round

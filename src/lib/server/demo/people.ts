@@ -1,5 +1,5 @@
 import type { Skill } from '../../core/schedule';
-import type { Role } from '../db/schema';
+import type { Role } from '../../core/library';
 
 export interface DemoPerson {
 	name: string;

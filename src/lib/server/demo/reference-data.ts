@@ -111,6 +111,7 @@ async function teamsAndPeople(
 		id: id(),
 		userId: userIds.get(p.initials)!,
 		role: p.role,
+		alsoRoles: [],
 		name: p.name,
 		initials: p.initials,
 		teamId: p.team ? teamIds[p.team] : null,

@@ -38,7 +38,15 @@ export async function loadLibrary(db: Db, programId: string): Promise<Library> {
 
 async function programRow(db: Db, programId: string): Promise<Row> {
 	const [row] = await db.select().from(program).where(eq(program.id, programId));
-	const { season, driveGuess = usualDriveGuess, storm = usualStorm, rain, reportTo, overdue_h } = row!.settings;
+	const {
+		season,
+		driveGuess = usualDriveGuess,
+		storm = usualStorm,
+		rain,
+		reportTo,
+		overdue_h,
+		whoJudges
+	} = row!.settings;
 	return {
 		id: programId,
 		name: row!.name,
@@ -50,7 +58,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		stormWithin_h: storm.within_h,
 		rain: rain ?? 'none',
 		reportTo: reportTo ?? '',
-		overdue_h: overdue_h ?? USUAL_OVERDUE_h
+		overdue_h: overdue_h ?? USUAL_OVERDUE_h,
+		whoJudges: whoJudges ?? 'anyone'
 	};
 }
 
@@ -66,6 +75,7 @@ async function peopleRows(db: Db, programId: string): Promise<Row[]> {
 		initials: m.initials,
 		email,
 		role: m.role,
+		alsoRoles: m.alsoRoles,
 		teamId: m.teamId,
 		skills: m.skills,
 		trainedUntil: m.trainedUntil,

@@ -1,10 +1,10 @@
 import { and, eq, ne } from 'drizzle-orm';
-import type { Objection, Row, Span } from '../../core/library';
+import type { Objection, Role, Row, Span } from '../../core/library';
 import type { Member } from '../access';
 import { lastAccess, noteAccess, type AccessEvent } from '../auth/access-events';
 import { addUser, joinToken, shutOut } from '../auth/library';
 import type { Db } from '../db/connect';
-import { member, user, type Role } from '../db/schema';
+import { member, user } from '../db/schema';
 
 const DAY_ms = 86_400_000;
 
@@ -13,6 +13,7 @@ interface PersonRow extends Row {
 	initials: string;
 	email: string;
 	role: Role;
+	alsoRoles: Role[];
 	teamId: string | null;
 	skills: string[];
 	trainedUntil: string | null;
@@ -37,6 +38,7 @@ export async function keepPerson(
 	const [user_] = await tx.select({ id: user.id }).from(user).where(eq(user.email, email));
 	const columns = {
 		role: person.role,
+		alsoRoles: person.alsoRoles.filter((r) => r !== person.role),
 		name: person.name,
 		initials: person.initials,
 		teamId: person.teamId,

@@ -15,6 +15,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		seasonTo: string | null;
 		rain: 'typed' | 'none';
 		reportTo: string;
+		whoJudges: 'anyone' | 'others';
 	} & Record<'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h' | 'overdue_h', number>;
 	const [there] = await tx
 		.select({ settings: program.settings })
@@ -35,6 +36,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				storm: { rain_mm: said.storm_mm, within_h: said.stormWithin_h },
 				rain: said.rain,
 				reportTo: said.reportTo,
+				whoJudges: said.whoJudges,
 				overdue_h: said.overdue_h
 			}
 		})

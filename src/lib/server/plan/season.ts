@@ -1,7 +1,7 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, arrayOverlaps, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { limitsOf } from '../../core/method';
 import { inSentence } from '../../core/wording';
-import { permissionMissing } from '../../core/library';
+import { permissionMissing, type Role } from '../../core/library';
 import {
 	isSouthern,
 	samplerTasks,
@@ -95,13 +95,19 @@ function circuitOnWire(
 	};
 }
 
+const GOING_OUT: Role[] = ['monitor', 'coordinator'];
+
 /** Those who go out: when they can, and what they are trained for. */
 async function peopleOnWire(db: Db, programId: string): Promise<SeasonWire['people']> {
 	const people = await db
 		.select()
 		.from(member)
 		.where(
-			and(eq(member.programId, programId), isNull(member.removedAt), inArray(member.role, ['monitor', 'coordinator']))
+			and(
+				eq(member.programId, programId),
+				isNull(member.removedAt),
+				or(inArray(member.role, GOING_OUT), arrayOverlaps(member.alsoRoles, GOING_OUT))
+			)
 		)
 		.orderBy(asc(member.initials));
 	return people.map((p) => ({
@@ -189,7 +195,7 @@ function barredFrom(
 }
 
 /** What the samplers that stand in the stream ask for. */
-async function samplerTasksOf(db: Db, programId: string, storms: readonly number[]): Promise<SamplerTask[]> {
+export async function samplerTasksOf(db: Db, programId: string, storms: readonly number[]): Promise<SamplerTask[]> {
 	const rows = await db
 		.select()
 		.from(sampler)

@@ -4,7 +4,7 @@ import { judgedText, undoubted, verdictPath } from '../../core/visit';
 import { type Determination } from '../../core/subjects/determination';
 import { tick, type Entry } from '../../core/logbook';
 import { type Verdict } from '../../core/subjects/review/branch';
-import { can, type Member } from '../access';
+import { can, type Member, type VisitSubject } from '../access';
 import type { Db } from '../db/connect';
 import { usualBefore, visitFacts } from '../projection/facts';
 import { outcomeOf, type Worked } from '../projection/project';
@@ -18,57 +18,55 @@ export async function workedVisit(db: Db, programId: string, visitId: string, no
 	return { visit, outcome: outcomeOf(visit, usual.get(visit.id) ?? {}, now_ms) };
 }
 
-export type Done = { ok: true } | { ok: false; why: string };
+export type Done = { ok: true } | { ok: false; why: string; at?: string };
 
 /** A determination by its parameter and where it comes from; without the latter the reported one. */
 type Which = Pick<Determination, 'parameter'> & { from?: string | undefined };
 
-const found = (worked: Worked | null, { parameter, from }: Which): Determination | undefined =>
-	worked?.outcome.determinations.find(
+/** What a reviewer says of one determination; `report`: it is the one to be reported, whatever the rule says. */
+export type Judgement = Which & (Verdict | { verdict: 'report'; reason: string; judged?: string | undefined });
+
+const found = (worked: Worked, { parameter, from }: Which): Determination | undefined =>
+	worked.outcome.determinations.find(
 		(d) => d.parameter === parameter && (from === undefined ? d.isReported : d.from === from)
 	);
 
-/** A reviewer's word on one determination, written as a line of the visit's logbook. */
-export async function judgeResult(
+/**
+ * A reviewer's words on determinations of a visit, written as lines of its logbook: all of them, or where one cannot
+ * be, none. `at` says which.
+ */
+export async function judge(
 	db: Db,
 	member: Member,
 	visitId: string,
-	said: Verdict & Which,
+	said: readonly Judgement[],
 	now_ms: number
 ): Promise<Done> {
 	const worked = await workedVisit(db, member.programId, visitId, now_ms);
-	const result = found(worked, said);
-	if (!worked || !result) return { ok: false, why: 'This visit has no such result.' };
-	const stands = judgedText(result);
-	if (stands !== said.judged)
-		return {
-			ok: false,
-			why: `The figure changed while you were reading: it was ${said.judged} and is now ${stands}. Look again.`
-		};
-	const { verdict, reason, judged } = said;
-	return writeLines(db, member, worked, [setAt(worked, verdictPath(result), { verdict, reason, judged })], now_ms);
+	if (!worked) return { ok: false, why: 'The program has no such visit.' };
+	const lines: NewLine[] = [];
+	for (const one of said) {
+		const line = lineOf(worked, one);
+		if (typeof line === 'string') return { ok: false, why: line, at: `${one.parameter} ${one.from ?? ''}` };
+		lines.push(line);
+	}
+	return writeLines(db, member, worked, lines, now_ms);
 }
 
-/** Which determination of a parameter is reported, where a reviewer wants another than the rule's. */
-export async function chooseReported(
-	db: Db,
-	member: Member,
-	visitId: string,
-	said: Which & { reason: string },
-	now_ms: number
-): Promise<Done> {
-	const worked = await workedVisit(db, member.programId, visitId, now_ms);
+/** The line that a judgement becomes, or why it cannot be one. */
+function lineOf(worked: Worked, said: Judgement): NewLine | string {
 	const result = found(worked, said);
-	if (!worked || !result) return { ok: false, why: 'This visit has no such result.' };
-	if (result.status === 'rejected')
-		return { ok: false, why: 'What was rejected is not reported. Judge it otherwise first.' };
-	return writeLines(
-		db,
-		member,
-		worked,
-		[setAt(worked, `reported/${said.parameter}`, { from: result.from, reason: said.reason })],
-		now_ms
-	);
+	if (!result) return 'This visit has no such result.';
+	const stands = judgedText(result);
+	if (said.judged !== undefined && stands !== said.judged)
+		return `The figure changed while you were reading: it was ${said.judged} and is now ${stands}. Look again.`;
+	if (said.verdict !== 'report') {
+		const { verdict, reason, judged } = said;
+		return setAt(worked, verdictPath(result), { verdict, reason, judged });
+	}
+	return result.status === 'rejected'
+		? 'What was rejected is not reported. Judge it otherwise first.'
+		: setAt(worked, `reported/${said.parameter}`, { from: result.from, reason: said.reason });
 }
 
 const setAt = ({ outcome }: Worked, path: string, value: unknown): NewLine => ({
@@ -135,5 +133,6 @@ async function writeLines(
 	return refused[0] ? { ok: false, why: `${capitalised(refused[0].why)}.` } : { ok: true };
 }
 
-/** Whether this member may judge results and strike doubtful lines. */
-export const mayJudge = (member: Member): boolean => can(member, 'see-queue');
+/** Whether this member may judge a visit's results and strike one of two values. */
+export const mayJudge = (member: Member, visit: VisitSubject): boolean =>
+	can(member, 'see-queue') && can(member, 'write-entry', { visit, path: 'verdicts/' });

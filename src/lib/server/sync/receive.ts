@@ -3,7 +3,9 @@ import { z } from 'zod';
 import { Entry, instantOf, whyUnfit } from '../../core/logbook';
 import { Opening } from '../../core/subjects/whole-visit/branch';
 import { isFromStandIn } from '../../core/quantity';
-import { can, readScope, type Member, type VisitSubject } from '../access';
+import { writerOf } from '../../core/subjects/branches';
+import { notJudgedBy } from '../db/queries/visits';
+import { can, readScope, rolesOf, type Member, type VisitSubject } from '../access';
 import { isDatabaseAway, type Db } from '../db/connect';
 import { program } from '../db/schema';
 import { log } from '../log';
@@ -144,11 +146,13 @@ async function visitsOf(tx: Db, member: Member, entries: readonly Entry[]): Prom
 		id: string;
 		team_id: string | null;
 		opened_by: string;
+		not_judged_by: string[];
 		site_id: string;
 		card_version_id: string;
 		round_id: string | null;
 	}>(
-		sql`select id, team_id, opened_by, site_id, card_version_id, round_id from visit where program_id = ${member.programId} and id = any(${sql.param(asked)}::uuid[])`
+		sql`select v.id, v.team_id, v.opened_by, v.site_id, v.card_version_id, v.round_id, ${notJudgedBy} as not_judged_by
+			from visit v where v.program_id = ${member.programId} and v.id = any(${sql.param(asked)}::uuid[])`
 	);
 	const known = new Map<string, KnownVisit>(
 		rows.map((v) => [
@@ -156,6 +160,7 @@ async function visitsOf(tx: Db, member: Member, entries: readonly Entry[]): Prom
 			{
 				teamId: v.team_id,
 				openedBy: v.opened_by,
+				notJudgedBy: v.not_judged_by,
 				isNew: false,
 				opened: {
 					siteId: v.site_id,
@@ -198,8 +203,10 @@ function whyNotAllowed(member: Member, visit: KnownVisit | undefined, entry: Ent
 		return entry.path === 'opening'
 			? 'its site, card or round is not one of this program, or the round is another team’s'
 			: 'no such visit in this program';
+	if (writerOf(entry.path) === 'reviewer' && visit.notJudgedBy?.includes(member.id))
+		return 'you were on this visit: in this program others judge it';
 	if (!can(member, 'write-entry', { visit, path: entry.path, op: entry.op }))
-		return `as ${member.role} you may not write here`;
+		return `as ${rolesOf(member).join(' and ')} you may not write here`;
 	if (entry.path !== 'opening') return null;
 	if (entry.op === 'strike') return 'a visit stays the visit that it was opened as; open another';
 	const { siteId, cardVersionId, roundId } = Opening.parse(entry.value);

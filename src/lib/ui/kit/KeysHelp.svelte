@@ -6,6 +6,7 @@
 	const others = [
 		{ word: 'Find a site, a visit, a bottle, a person', key: 'f' },
 		{ word: 'On a site: the chart as a table, and back', key: 't' },
+		{ word: 'On a visit: the next one to review, and the one before', key: 'n p' },
 		{ word: 'This list', key: '?' },
 		{ word: 'Close it', key: 'Esc' }
 	];

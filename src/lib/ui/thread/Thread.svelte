@@ -64,7 +64,7 @@
 					y={bead.label.y + 13}
 					text-anchor={bead.label.anchor}
 					class="say-line"
-					class:attention={site.state === 'late'}>{site.say}</text
+					class:attention={site.state === 'late'}>{bead.say}</text
 				>
 			</a>
 		{/if}

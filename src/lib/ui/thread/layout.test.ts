@@ -9,51 +9,56 @@ const demo: StreamIn[] = demoStreams.map((s) => ({
 	length_km: s.length_km,
 	joins: s.joins ? { streamId: s.joins.stream, at_km: s.joins.at_km } : null
 }));
-const sites = demoSites.map((s) => ({
-	id: s.code,
-	streamId: s.stream,
-	river_km: s.river_km,
-	name: s.name,
-	say: 'E. coli 5200 per 100 mL'
-}));
+const sitesSaying = (say: string) =>
+	demoSites.map((s) => ({
+		id: s.code,
+		streamId: s.stream,
+		river_km: s.river_km,
+		name: s.name,
+		say
+	}));
 
-describe('the demo’s catchment', () => {
-	const thread = layOutThread(demo, sites, 560);
+describe.each(['E. coli 5200 per 100 mL', 'Anselm Drew-Tarn and Cosima Lathe, step 15 of 19'])(
+	'the demo’s catchment, saying “%s”',
+	(say) => {
+		const sites = sitesSaying(say);
+		const thread = layOutThread(demo, sites, 560);
 
-	it('has every site once, in order down its stream', () => {
-		expect(thread.beads.map((b) => b.id).sort()).toEqual(sites.map((s) => s.id).sort());
-		for (const stream of demo) {
-			const down = sites.filter((s) => s.streamId === stream.id).sort((a, b) => b.river_km - a.river_km);
-			const ys = down.map((s) => thread.beads.find((b) => b.id === s.id)!.y);
-			expect(ys).toEqual([...ys].sort((a, b) => a - b));
-		}
-	});
+		it('has every site once, in order down its stream', () => {
+			expect(thread.beads.map((b) => b.id).sort()).toEqual(sites.map((s) => s.id).sort());
+			for (const stream of demo) {
+				const down = sites.filter((s) => s.streamId === stream.id).sort((a, b) => b.river_km - a.river_km);
+				const ys = down.map((s) => thread.beads.find((b) => b.id === s.id)!.y);
+				expect(ys).toEqual([...ys].sort((a, b) => a - b));
+			}
+		});
 
-	it('puts no label on another, on a bead, or beyond the page', () => {
-		for (const [i, bead] of thread.beads.entries()) {
-			for (const other of thread.beads.slice(i + 1))
-				expect(overlaps(bead.box, other.box), `${bead.id} and ${other.id}`).toBe(false);
-			for (const other of thread.beads)
-				if (other !== bead)
+		it('puts no label on another, on a bead, or beyond the page', () => {
+			for (const [i, bead] of thread.beads.entries()) {
+				for (const other of thread.beads.slice(i + 1))
+					expect(overlaps(bead.box, other.box), `${bead.id} and ${other.id}`).toBe(false);
+				for (const other of thread.beads)
+					if (other !== bead)
+						expect(
+							overlaps(bead.box, { x: other.x - 8, y: other.y - 8, w: 16, h: 16 }),
+							`${bead.id} on ${other.id}`
+						).toBe(false);
+				expect(bead.box.x).toBeGreaterThanOrEqual(0);
+				expect(bead.box.x + bead.box.w).toBeLessThanOrEqual(thread.width);
+			}
+		});
+
+		it('puts no label on a stream that runs straight', () => {
+			const straight = thread.lines.map((l) => /^M([\d.]+) ([\d.]+)V([\d.]+)$/.exec(l.path)).filter((m) => m !== null);
+			for (const bead of thread.beads)
+				for (const [, x, from, to] of straight)
 					expect(
-						overlaps(bead.box, { x: other.x - 8, y: other.y - 8, w: 16, h: 16 }),
-						`${bead.id} on ${other.id}`
+						overlaps(bead.box, { x: Number(x) - 2, y: Number(from), w: 4, h: Number(to) - Number(from) }),
+						bead.id
 					).toBe(false);
-			expect(bead.box.x).toBeGreaterThanOrEqual(0);
-			expect(bead.box.x + bead.box.w).toBeLessThanOrEqual(thread.width);
-		}
-	});
-
-	it('puts no label on a stream that runs straight', () => {
-		const straight = thread.lines.map((l) => /^M([\d.]+) ([\d.]+)V([\d.]+)$/.exec(l.path)).filter((m) => m !== null);
-		for (const bead of thread.beads)
-			for (const [, x, from, to] of straight)
-				expect(
-					overlaps(bead.box, { x: Number(x) - 2, y: Number(from), w: 4, h: Number(to) - Number(from) }),
-					bead.id
-				).toBe(false);
-	});
-});
+		});
+	}
+);
 
 describe('any network', () => {
 	const anyNetwork = fc

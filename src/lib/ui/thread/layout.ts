@@ -35,6 +35,8 @@ export interface Bead {
 	x: number;
 	y: number;
 	label: { x: number; y: number; anchor: 'start' | 'end' };
+	/** The second line, as much of it as there is room for. */
+	say: string;
 	box: Box;
 }
 
@@ -224,8 +226,8 @@ const beadsOf = (p: Placed): { site: SiteIn; x: number; y: number }[] =>
 	p.sites.map((site) => ({ site, x: p.x, y: beadY.get(p)!.get(site.id)! }));
 
 /**
- * Tries right and left of each bead, a little higher and lower, and takes the first place that touches nothing; else
- * the one that touches least.
+ * Tries right and left of each bead, a little higher and lower, and takes the first place that touches nothing. Where
+ * there is none, the second line is cut to the widest room there is: nothing is printed over a stream or another label.
  */
 function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[], width: number): Bead[] {
 	const nearby = byBand(all.flatMap(linesOf).flatMap((l) => l.points));
@@ -236,31 +238,41 @@ function labelled(beads: { site: SiteIn; x: number; y: number }[], all: Placed[]
 	return [...beads]
 		.sort((a, b) => a.y - b.y)
 		.map(({ site, x, y }) => {
-			const w = Math.max(site.name.length * BOLD_CHAR, site.say.length * PLAIN_CHAR);
-			const points = nearby(y);
+			const whole = Math.max(site.name.length * BOLD_CHAR, site.say.length * PLAIN_CHAR);
+			const touchable = [...taken, ...nearby(y).map((p) => ({ x: p.x - GAP, y: p.y - GAP, w: 2 * GAP, h: 2 * GAP }))];
 			const options = [0, -10, 10, -20, 20, -30, 30].flatMap((dy) =>
 				(['start', 'end'] as const).map((anchor) => {
-					const box = { x: anchor === 'start' ? x + 18 : x - 18 - w, y: y + dy - LINE_HEIGHT, w, h: 2 * LINE_HEIGHT };
-					const outside = Math.max(0, -box.x) + Math.max(0, box.x + w - width);
-					const cost =
-						taken.filter((t) => overlaps(t, box)).length * 50 +
-						points.filter((p) => inside(p, box, 3)).length * 8 +
-						outside * 4 +
-						Math.abs(dy) * 0.2;
-					return { anchor, box, cost, dy };
+					const room = Math.min(whole, roomFor(anchor, x, y + dy, touchable, width));
+					return { anchor, dy, room, cost: (whole - room) * 4 + Math.abs(dy) * 0.2 };
 				})
 			);
 			const best = options.reduce((a, b) => (b.cost < a.cost ? b : a));
-			taken.push(best.box);
-			return {
-				id: site.id,
-				x,
-				y,
-				label: { x: best.anchor === 'start' ? x + 18 : x - 18, y: y + best.dy, anchor: best.anchor },
-				box: best.box
-			};
+			// a site is always named, whatever lies there
+			const w = Math.max(best.room, site.name.length * BOLD_CHAR);
+			const at = best.anchor === 'start' ? x + OFF_BEAD : x - OFF_BEAD;
+			const box = { x: best.anchor === 'start' ? at : at - w, y: y + best.dy - LINE_HEIGHT, w, h: 2 * LINE_HEIGHT };
+			taken.push(box);
+			return { id: site.id, x, y, label: { x: at, y: y + best.dy, anchor: best.anchor }, say: cut(site.say, w), box };
 		});
 }
+
+const OFF_BEAD = 18;
+const GAP = 3;
+
+/** How far a label may reach from a bead before it touches something, or the edge. */
+function roomFor(anchor: 'start' | 'end', x: number, y: number, things: readonly Box[], width: number): number {
+	const across = { x: 0, y: y - LINE_HEIGHT, w: width, h: 2 * LINE_HEIGHT };
+	const beside = things.filter((t) => overlaps(t, across));
+	if (anchor === 'start') {
+		const from = x + OFF_BEAD;
+		return Math.min(width, ...beside.filter((t) => t.x + t.w > from).map((t) => t.x)) - from;
+	}
+	const to = x - OFF_BEAD;
+	return to - Math.max(0, ...beside.filter((t) => t.x < to).map((t) => t.x + t.w));
+}
+
+const cut = (say: string, w: number): string =>
+	say.length * PLAIN_CHAR <= w ? say : `${say.slice(0, Math.max(0, Math.floor(w / PLAIN_CHAR) - 1)).trimEnd()}…`;
 
 const BAND = 64;
 
@@ -278,5 +290,3 @@ function byBand(points: readonly Point[]): (y: number) => Point[] {
 
 export const overlaps = (a: Box, b: Box): boolean =>
 	a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h;
-const inside = (p: Point, b: Box, margin: number) =>
-	p.x > b.x - margin && p.x < b.x + b.w + margin && p.y > b.y - margin && p.y < b.y + b.h + margin;

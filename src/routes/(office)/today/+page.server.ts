@@ -1,10 +1,10 @@
-import { siteLine, sayItem } from '$lib/core/interpret';
-import { agenda, type Item } from '$lib/core/schedule';
+import { siteLine, sayItem, type Said } from '$lib/core/interpret';
+import type { Item } from '$lib/core/schedule';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { latestFigures, streamNetwork } from '$lib/server/db/queries/catchment';
 import { thresholdsOf } from '$lib/server/db/queries/thresholds';
-import { programFacts } from '$lib/server/db/queries/program-facts';
+import { todayFor } from '$lib/server/plan/today';
 import { waitingLateLines } from '$lib/server/sync/late-decisions';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
@@ -18,18 +18,20 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const db = database();
 	const now_ms = serverNow_ms();
 	const { timeZone } = member.program;
-	const [facts, network, thresholds, late] = await Promise.all([
-		programFacts(db, member.programId, now_ms),
+	const [{ facts, items, openable }, network, thresholds, late] = await Promise.all([
+		todayFor(db, member, now_ms),
 		streamNetwork(db, member.programId),
 		thresholdsOf(db, member.programId),
 		can(member, 'keep-library') ? waitingLateLines(db, member.programId) : []
 	]);
-	const items = agenda(facts, now_ms).filter((i) => i.kind !== 'review' || can(member, 'see-queue'));
+	/** A visit of another team is told of, and not linked to: the link would end in a refusal. */
+	const reachable = (item: Item, said: Said) =>
+		'visitId' in item && !openable.has(item.visitId) ? { ...said, act: null } : said;
 	const part = (word: string, of: readonly Item[]) => ({
 		word,
 		items: of
 			.slice(0, MOST_ITEMS)
-			.map((i) => ({ when: i.when, at_ms: i.at_ms, kind: i.kind, ...sayItem(i, now_ms, timeZone) })),
+			.map((i) => ({ when: i.when, at_ms: i.at_ms, kind: i.kind, ...reachable(i, sayItem(i, now_ms, timeZone)) })),
 		more: Math.max(0, of.length - MOST_ITEMS)
 	});
 	const parts = [

@@ -30,7 +30,10 @@ const program = (sites: ProgramFacts['sites']): ProgramFacts => ({
 	rounds: [],
 	waiting: { results: 0, visits: 0, oldest_ms: null },
 	conflicts: [],
-	calibrations: []
+	calibrations: [],
+	consumables: [],
+	samplers: [],
+	storm: null
 });
 
 describe('where the sites stand today', () => {

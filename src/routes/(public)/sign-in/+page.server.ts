@@ -12,7 +12,7 @@ import { SignInForm } from './sign-in-form';
 export const load: PageServerLoad = async ({ url }) => {
 	if (!(await isThereAProgram(database()))) redirect(307, '/begin');
 	return {
-		form: await superValidate({ to: url.searchParams.get('to') ?? '/today' }, zod4(SignInForm), { errors: false }),
+		form: await superValidate({ to: url.searchParams.get('to') ?? '/' }, zod4(SignInForm), { errors: false }),
 		demo: (await isDemoLoaded(database())) ? { signIns: demoSignIns, password: DEMO_PASSWORD } : null
 	};
 };

@@ -21,7 +21,7 @@ export const SignInForm = z.object({
 	to: z
 		.string()
 		.max(300)
-		.transform((to) => ownPath(to) ?? '/today')
-		.catch('/today')
-		.default('/today')
+		.transform((to) => ownPath(to) ?? '/')
+		.catch('/')
+		.default('/')
 });

@@ -77,7 +77,7 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 			return {
 				deed: ['', item.name, `, ${counted(item.sites.length, 'site')}`],
 				reason: `${item.sites.join(', ')}. Starts ${time(item.starts_ms)}.`,
-				act: null,
+				act: { word: 'Open', href: `/plan/rounds/${item.id}` },
 				lane: { name: item.name, say: '' }
 			};
 		case 'review':
@@ -101,8 +101,36 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 					item.days === null
 						? 'It has never been calibrated and is in use.'
 						: `Used ${sayDuration(now_ms - item.lastUsed_ms)} ago, ${counted(item.days, 'day')} after its last calibration; ${item.limit_days} is the most.`,
-				act: null,
+				act: { word: 'Calibrate', href: `/plan/calibrate/${item.instrument}` },
 				lane: { name: `Calibrate ${item.instrument}`, say: 'calibrate before the next round' }
+			};
+		case 'consumable': {
+			const name = item.lot === '' ? item.what : `${item.what}, lot ${item.lot}`;
+			return {
+				deed: [item.isExpired ? 'Replace ' : 'Order ', name, ''],
+				reason: item.isExpired
+					? `Expired ${sayDay(item.expires_ms, timeZone, true)}: what is measured with it is qualified.`
+					: `Expires ${day(item.expires_ms)}.`,
+				act: { word: 'Shelf', href: '/library/consumables' },
+				lane: { name: item.what, say: item.isExpired ? 'expired' : `expires ${day(item.expires_ms)}` }
+			};
+		}
+		case 'sampler':
+			return {
+				deed: [item.what === 'lift' ? 'Lift ' : 'Look at ', item.label, `, ${item.site}`],
+				reason:
+					item.last_ms < now_ms
+						? `It should have been done by ${day(item.last_ms)}. Later it says less: go soon, and write how long it stood.`
+						: `Between ${day(item.from_ms)} and ${day(item.last_ms)}.`,
+				act: { word: 'Plan', href: '/plan' },
+				lane: { name: item.label, say: `by ${day(item.last_ms)}` }
+			};
+		case 'storm':
+			return {
+				deed: ['Send a ', 'storm round', ''],
+				reason: `${item.rain_mm.toFixed(0)} mm fell on ${day(item.fell_ms)}${item.isSimulated ? ' (simulated gauge)' : ''}. It can go until ${day(item.last_ms)}.`,
+				act: { word: 'Plan', href: '/plan' },
+				lane: { name: 'Storm round', say: `until ${day(item.last_ms)}` }
 			};
 	}
 }

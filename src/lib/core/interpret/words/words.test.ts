@@ -101,7 +101,10 @@ describe('what is due, in words', () => {
 		rounds: [],
 		waiting: { results: 0, visits: 0, oldest_ms: null },
 		conflicts: [],
-		calibrations: []
+		calibrations: [],
+		consumables: [],
+		samplers: [],
+		storm: null
 	};
 	const clock = {
 		deadline: null,

@@ -1,6 +1,7 @@
 import { maybeDate, spans, weekdays } from '../calendar-fields';
 import { maybeReference, oneOf, someOf, words } from '../field';
 import { kind } from '../kind';
+import { roles, type Role } from '../roles';
 
 export const teams = kind({
 	name: 'teams',
@@ -15,6 +16,12 @@ export const teams = kind({
 });
 
 export const skills = ['trained crew', 'plates', 'acids'] as const;
+
+interface Roles {
+	role: Role;
+	alsoRoles: readonly Role[];
+}
+const isCoordinator = ({ role, alsoRoles }: Roles) => role === 'coordinator' || alsoRoles.includes('coordinator');
 
 export const people = kind({
 	name: 'people',
@@ -40,7 +47,8 @@ export const people = kind({
 			patternSays: 'write it as name@place.org',
 			help: 'for signing in'
 		}),
-		role: oneOf({ label: 'Role', options: ['monitor', 'coordinator', 'reviewer', 'bench', 'viewer'] }),
+		role: oneOf({ label: 'Role', options: roles, help: 'what they do first: their Today shows it' }),
+		alsoRoles: someOf({ label: 'And also', options: roles, help: 'what else they may do' }),
 		teamId: maybeReference({ label: 'Team', kinds: ['teams'] }),
 		skills: someOf({ label: 'Trained in', options: skills }),
 		trainedUntil: maybeDate({ label: 'Training counts until' }),
@@ -59,8 +67,10 @@ export const people = kind({
 			return [
 				{ field: 'leftOn', why: `${row.leftOn} is yet to come. Say it on the day; until then, say that they are away.` }
 			];
-		const last = library.people.every((p) => p.id === row.id || p['role'] !== 'coordinator' || p['leftOn'] !== null);
-		return last && (row.role !== 'coordinator' || row.leftOn !== null)
+		const last = library.people.every(
+			(p) => p.id === row.id || !isCoordinator(p as unknown as Roles) || p['leftOn'] !== null
+		);
+		return last && (!isCoordinator(row) || row.leftOn !== null)
 			? [
 					{
 						field: row.leftOn === null ? 'role' : 'leftOn',

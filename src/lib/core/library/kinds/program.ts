@@ -53,6 +53,11 @@ export const program = kind({
 			help: 'without a word from a visit; earlier where they said when they would be back',
 			least: 0.5,
 			most: 24
+		}),
+		whoJudges: oneOf({
+			label: 'Who judges results',
+			help: 'anyone who reviews, or only others than the crew of the visit',
+			options: ['anyone', 'others']
 		})
 	},
 	key: ['name'],

@@ -10,7 +10,11 @@ const ROUNDS_AHEAD_days = 45;
 export const USUAL_OVERDUE_h = 2;
 
 /** What is running, open, due and waiting in a program, for the agenda and the clocks rail. */
-export async function programFacts(db: Db, programId: string, now_ms: number): Promise<ProgramFacts> {
+export async function programFacts(
+	db: Db,
+	programId: string,
+	now_ms: number
+): Promise<Omit<ProgramFacts, 'consumables' | 'samplers' | 'storm'>> {
 	const now = new Date(now_ms).toISOString();
 	const until = new Date(now_ms + ROUNDS_AHEAD_days * DAY_ms).toISOString();
 	const [overdue_h, clocks, openVisits, sites, rounds, waiting, conflicts, calibrations] = await Promise.all([
@@ -121,11 +125,27 @@ async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites
 }
 
 async function roundFacts(db: Db, programId: string, now: string, until: string): Promise<ProgramFacts['rounds']> {
-	const { rows: rounds } = await db.execute<{ id: string; name: string; starts_at: Date; sites: string[] }>(sql`
-		select r.id, r.name, r.starts_at, array(select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids) order by array_position(r.site_ids, s.id)) as sites
+	const { rows: rounds } = await db.execute<{
+		id: string;
+		name: string;
+		starts_at: Date;
+		sites: string[];
+		team_id: string;
+		crew_ids: string[];
+		is_storm: boolean;
+	}>(sql`
+		select r.id, r.name, r.starts_at, r.team_id, r.crew_ids, r.purpose = 'storm' as is_storm, array(select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids) order by array_position(r.site_ids, s.id)) as sites
 		from round r where r.program_id = ${programId} and r.refused_because is null and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${until}
 		order by r.starts_at`);
-	return rounds.map((r) => ({ id: r.id, name: r.name, starts_ms: +new Date(r.starts_at), sites: r.sites }));
+	return rounds.map((r) => ({
+		id: r.id,
+		name: r.name,
+		starts_ms: +new Date(r.starts_at),
+		sites: r.sites,
+		teamId: r.team_id,
+		crewIds: r.crew_ids,
+		isStorm: r.is_storm
+	}));
 }
 
 async function waitingFacts(db: Db, programId: string): Promise<ProgramFacts['waiting']> {

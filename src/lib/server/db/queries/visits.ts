@@ -29,15 +29,22 @@ type Row = {
 	crew: string[];
 	team_id: string | null;
 	opened_by: string;
+	not_judged_by: string[];
 	card: string;
 	version: number;
 };
+
+/** Of a visit `v`: who may not judge it, where the program wants nobody of the crew to. */
+export const notJudgedBy = sql`
+	case when (select p.settings->>'whoJudges' from program p where p.id = v.program_id) = 'others'
+		then array(select m.id from member m where m.program_id = v.program_id and (m.id = v.opened_by or v.sheet->'arrival'->'crew' ? m.initials))
+		else '{}'::uuid[] end`;
 
 const select = sql`
 	select v.id, v.started_at, s.code, s.name, s.about, v.is_finished, v.awaits_review, v.conflicts, v.team_id, v.opened_by,
 		(select count(*)::int from flag f where f.program_id = v.program_id and f.visit_id = v.id) as flags,
 		array(select m.initials from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.initials) as crew,
-		c.body->>'title' as card, c.version
+		${notJudgedBy} as not_judged_by, c.body->>'title' as card, c.version
 	from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 	join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id`;
 
@@ -50,7 +57,7 @@ const visitOf = (r: Row): VisitRow => ({
 	conflicts: r.conflicts,
 	flags: r.flags,
 	crew: r.crew,
-	subject: { teamId: r.team_id, openedBy: r.opened_by },
+	subject: { teamId: r.team_id, openedBy: r.opened_by, notJudgedBy: r.not_judged_by },
 	cardTitle: r.card,
 	cardVersion: r.version
 });
@@ -66,6 +73,27 @@ export async function visitsAwaitingReview(db: Db, programId: string, most = 100
 		sql`${select} where v.program_id = ${programId} and v.awaits_review > 0 order by v.started_at limit ${most}`
 	);
 	return rows.map(visitOf);
+}
+
+export interface InQueue {
+	id: string;
+	site: string;
+	started_ms: number;
+}
+
+/** The visits that await review before and after one, the oldest first, round and round; null where it is the only one. */
+export async function besideInQueue(
+	db: Db,
+	programId: string,
+	{ id, started_ms }: Pick<VisitRow, 'id' | 'started_ms'>
+): Promise<{ waiting: number; before: InQueue; after: InQueue } | null> {
+	const others = (await visitsAwaitingReview(db, programId))
+		.filter((v) => v.id !== id)
+		.map((v): InQueue => ({ id: v.id, site: v.site.name, started_ms: v.started_ms }));
+	if (others.length === 0) return null;
+	const later = others.findIndex((v) => v.started_ms >= started_ms);
+	const at = later === -1 ? 0 : later;
+	return { waiting: others.length, after: others[at]!, before: others.at(later === -1 ? -1 : at - 1)! };
 }
 
 /** The last visits to a site, newest first. */

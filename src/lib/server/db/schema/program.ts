@@ -15,11 +15,11 @@ import {
 	unique,
 	uuid
 } from 'drizzle-orm/pg-core';
+import { roles } from '../../../core/library';
 import type { DriveGuess } from '../../../core/schedule';
 import { user } from './sign-in';
 
-export const role = pgEnum('role', ['monitor', 'coordinator', 'reviewer', 'bench', 'viewer']);
-export type Role = (typeof role.enumValues)[number];
+export const role = pgEnum('role', roles);
 
 /** What a program decides for itself. */
 export interface ProgramSettings {
@@ -35,6 +35,8 @@ export interface ProgramSettings {
 	reportTo?: string;
 	/** Hours without a word after which a visit counts as overdue. */
 	overdue_h?: number;
+	/** Who judges a visit's results: anyone who reviews, or only those who were not on it. */
+	whoJudges?: 'anyone' | 'others';
 	/** The secret part of the calendar feed's address. */
 	feedKey?: string;
 }
@@ -93,6 +95,8 @@ export const member = pgTable(
 			.notNull()
 			.references(() => user.id),
 		role: role().notNull(),
+		/** What else the person does. */
+		alsoRoles: role('also_roles').array().notNull().default([]),
 		name: text().notNull(),
 		initials: text().notNull(),
 		teamId: uuid('team_id'),

@@ -2,46 +2,18 @@ import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { undoubted } from '$lib/core/visit';
 import { typesBlind, wholeCopies } from '$lib/core/logbook';
-import { verdictKinds } from '$lib/core/subjects/review/branch';
-import { SourceId } from '$lib/core/leaf';
 import { sectionUnits } from '$lib/core/subjects/gauging/units';
-import { ParameterCode } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import { peopleOf } from '$lib/server/db/queries/members';
-import { visitById } from '$lib/server/db/queries/visits';
-import {
-	acceptUndoubted,
-	chooseReported,
-	judgeResult,
-	mayJudge,
-	strikeEntry,
-	workedVisit,
-	type Done
-} from '$lib/server/reviews/judge';
+import { besideInQueue, visitById } from '$lib/server/db/queries/visits';
+import { acceptUndoubted, judge, mayJudge, strikeEntry, workedVisit, type Done } from '$lib/server/reviews/judge';
 import { setAside, setAsideOf } from '$lib/server/reviews/set-aside';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad, RequestEvent } from './$types';
+import { readJudgements } from './judgements';
 import { logLines } from './lines';
-
-const which = { parameter: ParameterCode, from: SourceId.optional() };
-
-const Judged = z
-	.object({
-		...which,
-		verdict: z.enum(verdictKinds, { error: 'Say accept, qualify or reject.' }),
-		reason: z.string().trim().max(500, 'At most 500 letters.').default(''),
-		judged: z.string().max(120)
-	})
-	.refine((j) => j.verdict === 'accept' || j.reason !== '', {
-		error: 'To qualify or reject needs a reason, so that the crew learns what was wrong.'
-	});
-
-const Reported = z.object({
-	...which,
-	reason: z.string().trim().min(1, 'Say why this one is reported instead.').max(500, 'At most 500 letters.')
-});
 
 const Struck = z.object({
 	entryId: z.uuid(),
@@ -99,7 +71,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		thresholds: await thresholdsOf(db, member.programId),
 		aside: await setAsideOf(db, member.programId, visit.id),
 		maySetAside: can(member, 'plan'),
-		mayJudge: mayJudge(member),
+		mayJudge: mayJudge(member, visit.subject),
+		isOwn: can(member, 'see-queue') && !mayJudge(member, visit.subject),
+		queue: can(member, 'see-queue') ? await besideInQueue(db, member.programId, visit) : null,
 		undoubted: undoubted(outcome).length
 	};
 };
@@ -107,12 +81,20 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 export const actions: Actions = {
 	acceptUndoubted: (event) =>
 		act(event, z.object({}), () => acceptUndoubted(database(), event.locals.member!, event.params.id, serverNow_ms())),
-	judge: (event) =>
-		act(event, Judged, (said) => judgeResult(database(), event.locals.member!, event.params.id, said, serverNow_ms())),
-	report: (event) =>
-		act(event, Reported, (said) =>
-			chooseReported(database(), event.locals.member!, event.params.id, said, serverNow_ms())
-		),
+	judge: async (event) => {
+		const member = event.locals.member!;
+		if (!can(member, 'see-queue')) error(403, FOR_REVIEWERS);
+		const { said, typed } = readJudgements(await event.request.formData());
+		if (typed.length === 0) return fail(400, { why: 'Choose a word in at least one row.', typed });
+		if (said.length < typed.length) return fail(400, { why: 'Nothing was saved yet: see the rows marked.', typed });
+		const done = await judge(database(), member, event.params.id, said, serverNow_ms());
+		if (done.ok) return { done: true };
+		const marked = typed.map((t) => (t.at === done.at ? { ...t, why: done.why } : t));
+		return fail(400, {
+			why: done.at === undefined ? done.why : 'Nothing was saved yet: see the row marked.',
+			typed: marked
+		});
+	},
 	setAside: (event) => {
 		if (!can(event.locals.member!, 'plan')) error(403, 'Setting lines aside is for coordinators.');
 		return act(event, Aside, ({ entryId, reason, back }) =>
@@ -129,8 +111,10 @@ export const actions: Actions = {
 		act(event, Struck, (said) => strikeEntry(database(), event.locals.member!, event.params.id, said, serverNow_ms()))
 };
 
+const FOR_REVIEWERS = 'Judging is for reviewers and coordinators.';
+
 async function act<T extends z.ZodType>(event: RequestEvent, schema: T, deed: (said: z.output<T>) => Promise<Done>) {
-	if (!mayJudge(event.locals.member!)) error(403, 'Judging is for reviewers and coordinators.');
+	if (!can(event.locals.member!, 'see-queue')) error(403, FOR_REVIEWERS);
 	const given: Partial<Record<string, string>> = Object.fromEntries(
 		[...(await event.request.formData())].flatMap(([name, value]) => (typeof value === 'string' ? [[name, value]] : []))
 	);
@@ -138,8 +122,7 @@ async function act<T extends z.ZodType>(event: RequestEvent, schema: T, deed: (s
 	const refused = (why: string) =>
 		fail(400, {
 			why,
-			at: given['parameter'] === undefined ? (given['entryId'] ?? '') : `${given['parameter']} ${given['from'] ?? ''}`,
-			reason: given['reason'] ?? ''
+			at: given['entryId'] ?? ''
 		});
 	if (!said.success) return refused(said.error.issues.map((i) => i.message).join(' '));
 	const done = await deed(said.data);

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { accessWords } from '$lib/core/subjects/arrival/words';
 	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
 	import { thresholdsAt } from '$lib/core/interpret';
 	import { doubtsAbout, judgedText } from '$lib/core/visit';
 	import { flagSentence } from '$lib/core/subjects/flags';
@@ -12,7 +13,8 @@
 	import CrossSection from '$lib/ui/subjects/gauging/CrossSection.svelte';
 	import AsSeen from '$lib/ui/review/AsSeen.svelte';
 	import Logbook from '$lib/ui/review/Logbook.svelte';
-	import ResultLine from '$lib/ui/review/ResultLine.svelte';
+	import ResultRow from '$lib/ui/review/ResultRow.svelte';
+	import ResultsTable from '$lib/ui/review/ResultsTable.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -25,9 +27,12 @@
 	const general = $derived(
 		outcome.flags.filter((f) => f.parameter === null || !outcome.results.some((r) => r.parameter === f.parameter))
 	);
+	/** What was said in the table, where it was refused; else what was wrong with a line of the logbook. */
+	const typed = $derived(form && 'typed' in form ? (form.typed ?? null) : null);
 	const refused = $derived(
-		form?.why === undefined ? null : { why: form.why, at: form.at ?? '', reason: form.reason ?? '' }
+		form && 'at' in form && form.why !== undefined ? { why: form.why, at: form.at ?? '' } : null
 	);
+	const isJudging = $derived(data.mayJudge && data.visit.isFinished);
 	const nameOf = (id: string) => data.people[id]?.name ?? 'someone';
 	const initialsOf = (id: string) => data.people[id]?.initials ?? '?';
 	const titleOf = (stepId: string) => data.card.steps.find((c) => c.id === stepId)?.title ?? stepId;
@@ -37,9 +42,16 @@
 		const parts = [initials.join(', '), access ? accessWords[access] : ''].filter(Boolean).join(', ');
 		return parts === '' ? '' : `${parts}${reason ? `: ${reason}` : '.'}`;
 	});
+	function onkeydown(event: KeyboardEvent) {
+		const visit = { n: data.queue?.after, p: data.queue?.before }[event.key];
+		if (!visit || event.ctrlKey || event.metaKey || event.altKey) return;
+		if (!(event.target as HTMLElement).closest('input:not([type=radio]), textarea, select'))
+			void goto(`/visits/${visit.id}`);
+	}
 	const untied = $derived(outcome.steps.filter((s) => s.state === 'open').map((s) => titleOf(s.id)));
 </script>
 
+<svelte:window {onkeydown} />
 <svelte:head><title>{data.visit.site.name}, {sayDay(data.visit.started_ms, timeZone)} · Keen Riffle</title></svelte:head
 >
 
@@ -48,6 +60,15 @@
 		<h1><a href="/sites/{data.visit.site.code}">{data.visit.site.name}</a>, {data.visit.site.about}</h1>
 		<span>{sayDay(data.visit.started_ms, timeZone, true)}, {sayTime(data.visit.started_ms, timeZone)}</span>
 		<span class="small">{data.card.title}, version {data.card.version}</span>
+		{#if data.queue}
+			<nav class="small queue" aria-label="Visits that await review">
+				{#each [{ visit: data.queue.before, word: 'Before', key: 'p' }, { visit: data.queue.after, word: 'Next', key: 'n' }] as { visit, word, key } (key)}
+					<a href="/visits/{visit.id}" aria-keyshortcuts={key}
+						>{word} to review: {visit.site}, {sayDay(visit.started_ms, timeZone)}<kbd aria-hidden="true">{key}</kbd></a
+					>
+				{/each}
+			</nav>
+		{/if}
 	</header>
 	{#if data.isBlind}
 		<p class="say">
@@ -70,27 +91,32 @@
 		<div class="spread">
 			<section aria-labelledby="results">
 				<h2 id="results" class="ruled">Results</h2>
-				{#if data.mayJudge && data.visit.isFinished && data.undoubted > 0}
-					<form method="POST" action="?/acceptUndoubted#results" class="all" use:enhance>
-						<button class="act main">Accept the {data.undoubted} that nothing is doubtful about</button>
-					</form>
-				{/if}
-				{#each outcome.determinations as result (`${result.parameter} ${result.from}`)}
-					<ResultLine
-						{result}
-						flags={doubtsAbout(result, outcome)}
-						thresholds={thresholdsAt(data.thresholds, result.parameter, data.visit.started_ms, timeZone)}
-						unit={shownUnit(data.card, result.parameter)}
-						{saidIn}
-						judged={judgedText(result)}
-						mayJudge={data.mayJudge && data.visit.isFinished}
-						{nameOf}
-						{timeZone}
-						refused={refused?.at === `${result.parameter} ${result.from}` ? refused : null}
-					/>
+				{#if data.isOwn && data.visit.isFinished}<p class="say ask">
+						You were on this visit. In this program others judge it.
+					</p>{/if}
+				{#if outcome.determinations.length}
+					<ResultsTable mayJudge={isJudging} undoubted={data.undoubted} why={typed && form?.why ? form.why : ''}>
+						{#snippet rows()}
+							{#each outcome.determinations as result, row (`${result.parameter} ${result.from}`)}
+								<ResultRow
+									{row}
+									{result}
+									flags={doubtsAbout(result, outcome)}
+									thresholds={thresholdsAt(data.thresholds, result.parameter, data.visit.started_ms, timeZone)}
+									unit={shownUnit(data.card, result.parameter)}
+									{saidIn}
+									judged={judgedText(result)}
+									mayJudge={isJudging}
+									{nameOf}
+									{timeZone}
+									typed={typed?.find((t) => t.at === `${result.parameter} ${result.from}`) ?? null}
+								/>
+							{/each}
+						{/snippet}
+					</ResultsTable>
 				{:else}
 					<p>Nothing was measured{data.visit.isFinished ? '' : ' yet'}.</p>
-				{/each}
+				{/if}
 				{#if gauging}
 					<h2 class="ruled">The section</h2>
 					<CrossSection view={gauging} units={asRead} />
@@ -189,8 +215,21 @@
 		border-bottom: 2px solid var(--ink);
 		padding-bottom: 6px;
 	}
-	.top .small {
+	.top > span.small {
 		margin-left: auto;
+	}
+	.queue {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 18px;
+		width: 100%;
+	}
+	kbd {
+		margin-left: 6px;
+		border: 1px solid var(--ink-3);
+		border-radius: 4px;
+		padding: 0 5px;
+		font: 600 12px var(--text);
 	}
 	.top h1 a {
 		color: inherit;
@@ -205,25 +244,25 @@
 	}
 	.spread {
 		display: grid;
-		grid-template-columns: minmax(0, 1.55fr) minmax(0, 1fr);
+		grid-template-columns: minmax(0, 2.2fr) minmax(0, 1fr);
 		gap: 0 34px;
 	}
 	h2 {
 		margin-top: 14px;
 	}
-	.all {
-		margin-top: 10px;
-	}
 	.scroll {
 		overflow-x: auto;
 		max-width: 520px;
 	}
-	@media (max-width: 1000px) {
+	@media (max-width: 1150px) {
 		.spread {
 			grid-template-columns: 1fr;
 		}
 	}
 	@media (max-width: 640px) {
+		kbd {
+			display: none;
+		}
 		.page {
 			padding-inline: 14px;
 		}

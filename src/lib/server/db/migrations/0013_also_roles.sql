@@ -1,0 +1,1 @@
+ALTER TABLE "member" ADD COLUMN "also_roles" "role"[] DEFAULT '{}' NOT NULL;
