@@ -27,12 +27,44 @@ test.describe('a coordinator plans', () => {
 		await page.keyboard.press('Enter');
 		await expect(page.getByText('Upper round is planned anew.')).toBeVisible();
 		await expect(board(page).getByRole('button', { name: before })).toHaveCount(0);
-		await page.getByRole('button', { name: 'Undo move' }).click();
+		await page.getByRole('button', { name: /^Undo/ }).click();
 		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
-		await page.getByRole('button', { name: 'Redo' }).click();
+		await page.getByRole('button', { name: /^Redo/ }).click();
 		await expect(board(page).getByRole('button', { name: before })).toHaveCount(0);
-		await page.getByRole('button', { name: 'Undo move' }).click();
+		await page.getByRole('button', { name: /^Undo/ }).click();
 		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
+	});
+
+	test('one round is planned by hand, against a rule for a reason; who goes and what is duplicated is chosen', async ({
+		page
+	}) => {
+		await page.goto('/plan');
+		await page.getByText('Add one round by hand').click();
+		await page.getByLabel('Circuit').selectOption({ label: 'Lower round' });
+		await page.getByLabel('Day', { exact: true }).fill('2026-05-17');
+		await expect(page.getByText(/A Sunday; this round goes on/)).toBeVisible();
+		await expect(page.getByRole('button', { name: 'Add it' })).toBeDisabled();
+		await page.getByLabel('Why it goes all the same').fill('the mill is open that day alone');
+		await page.getByRole('button', { name: 'Add it' }).click();
+		await expect(page.getByText('Lower round is in the plan.')).toBeVisible();
+		await board(page)
+			.getByRole('button', { name: /^Lower round, .*17 May/ })
+			.click();
+		await expect(page.getByText('Goes all the same: the mill is open that day alone')).toBeVisible();
+		await page.getByRole('link', { name: 'Plan the day', exact: true }).click();
+		await page.getByText(/^Who goes:/).click();
+		await page.getByRole('checkbox', { name: /^Maud Perrilow/ }).check();
+		await expect(page.getByText(/Lower round: .*MP.* go\./)).toBeVisible();
+		await page.getByText(/^Duplicates and blanks:/).click();
+		await page.getByRole('checkbox', { name: 'blank at Tessel 5' }).click();
+		await expect(page.getByText('Lower round: duplicates and blanks are as you chose.')).toBeVisible();
+		for (let i = 0; i < 3; i++) {
+			const undo = page.getByRole('button', { name: /^Undo/ });
+			const last = await undo.textContent();
+			await undo.click();
+			if (i < 2) await expect(undo).not.toHaveText(last!);
+			else await expect(page.getByText('There is no such round in your program’s plan.')).toBeVisible();
+		}
 	});
 
 	test('after a storm a round is offered, planned and taken off again', async ({ page }) => {

@@ -34,6 +34,13 @@ const DAY_ms = 86_400_000;
 const HOUR_ms = 3_600_000;
 const today = Math.floor(now_ms / DAY_ms);
 
+const labOf = async (programId: string) =>
+	(
+		await db
+			.select()
+			.from(place)
+			.where(and(eq(place.programId, programId), eq(place.kind, 'lab')))
+	)[0]!.id;
 const auditOf = (programId: string, rowId: string) =>
 	db
 		.select()
@@ -83,6 +90,77 @@ describe('a season', () => {
 			ok: false,
 			why: expect.stringMatching(/begun/) as string
 		});
+	});
+
+	it('every change is taken back and done again, until somebody else has changed the round', async () => {
+		const { program, who, roundId, siteId } = await aPlan();
+		const { monitor, other } = program.members;
+		const stands = async () => (await db.select().from(round).where(eq(round.id, roundId)))[0] ?? null;
+		const lab = await labOf(who.programId);
+		const changes: PlanChange[] = [
+			{ change: 'move', roundId, day: today + 20 },
+			{ change: 'crew', roundId, crew: [monitor.id] },
+			{ change: 'lab', roundId, labId: lab },
+			{ change: 'quality', roundId, quality: [{ siteId, kind: 'blank' }] },
+			{ change: 'refuse', roundId, reason: 'ice' },
+			{ change: 'lift', roundId },
+			{ change: 'remove', roundId }
+		];
+		const seen = [await stands()];
+		const made: string[][] = [];
+		for (const change of changes) {
+			const done = await changePlan(db, who, change, now_ms);
+			if (!done.ok) throw new Error(done.why);
+			made.push(done.audited);
+			seen.push(await stands());
+		}
+		expect(seen.at(-1)).toBeNull();
+		const undone: string[][] = [];
+		for (let i = made.length - 1; i >= 0; i--) {
+			const back = await changePlan(db, who, { change: 'undo', audited: made[i]! }, now_ms);
+			if (!back.ok) throw new Error(back.why);
+			undone.unshift(back.audited);
+			expect(await stands()).toEqual(seen[i]);
+		}
+		expect(await changePlan(db, who, { change: 'undo', audited: undone[0]! }, now_ms)).toMatchObject({ ok: true });
+		expect(await stands()).toEqual(seen[1]);
+		await changePlan(db, who, { change: 'crew', roundId, crew: [other.id] }, now_ms);
+		expect(await changePlan(db, who, { change: 'undo', audited: undone[1]! }, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringMatching(/changed again since/) as string
+		});
+		expect(await changePlan(db, who, { change: 'undo', audited: [v7()] }, now_ms)).toMatchObject({ ok: false });
+	});
+
+	it('people, labs and sites of nowhere are not put down for a round', async () => {
+		const { who, roundId } = await aPlan();
+		const strangers = await aPlan();
+		const lab = await labOf(strangers.who.programId);
+		for (const change of [
+			{ change: 'crew', roundId, crew: [strangers.program.members.monitor.id] },
+			{ change: 'lab', roundId, labId: lab },
+			{ change: 'quality', roundId, quality: [{ siteId: strangers.siteId, kind: 'blank' }] },
+			{ change: 'lift', roundId }
+		] as PlanChange[])
+			expect(await changePlan(db, who, change, now_ms), change.change).toMatchObject({ ok: false });
+		const { audited } = (await changePlan(
+			db,
+			strangers.who,
+			{ change: 'move', roundId: strangers.roundId, day: today + 20 },
+			now_ms
+		)) as { audited: string[] };
+		expect(await changePlan(db, who, { change: 'undo', audited }, now_ms)).toMatchObject({ ok: false });
+	});
+
+	it('one round goes against a rule with a reason, which stays with it', async () => {
+		const { who, circuitId, program } = await aPlan();
+		const one = { circuitId, day: today + 13, crew: [program.members.monitor.id] };
+		expect(await changePlan(db, who, { change: 'take', rounds: [one] }, now_ms)).toMatchObject({ ok: false });
+		const despite = 'the farmer is home only then';
+		expect(await changePlan(db, who, { change: 'take', rounds: [{ ...one, despite }] }, now_ms)).toMatchObject({
+			ok: true
+		});
+		expect((await loadSeason(db, who, now_ms)).rounds.map((r) => r.despite).sort()).toEqual(['', despite]);
 	});
 
 	it('a proposal is taken whole; one that breaks a rule by now is refused whole', async () => {

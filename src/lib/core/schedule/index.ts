@@ -56,6 +56,7 @@ export { gearWarnings, type GearFacts, type GearQuestion, type GearWarning } fro
 export { factsFromWire, type SeasonWire } from './season/wire';
 export { nearestDay } from './season/nearest-day';
 // after a storm
+export { crewOn } from './season/crew';
 export { stormOffers, stormsIn, type AfterStorm, type RainDay, type Storm, type StormOffer } from './season/storm';
 // tidal sites
 export { longestWithin, tideWindows } from './tide';

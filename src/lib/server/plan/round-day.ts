@@ -41,6 +41,11 @@ export interface RoundDay {
 	crewIds: string[];
 	quality: { siteId: string; kind: 'duplicate' | 'blank' }[];
 	refusedBecause: string | null;
+	/** Why it goes although a rule speaks against it. */
+	despite: string;
+	/** Labs that it could hand in at, and the one chosen instead of its circuit's. */
+	labs: { id: string; name: string }[];
+	ownLabId: string | null;
 	sites: {
 		id: string;
 		code: string;
@@ -80,14 +85,16 @@ export async function loadRoundDay(
 	const { all, places, entered, guess, learned } = known;
 	const sites = row.round.siteIds.map((id) => all.find((s) => s.id === id)!);
 	const depot = places.find((p) => p.id === row.circuit.depotId)!;
-	const lab = places.find((p) => p.id === row.circuit.labId) ?? null;
+	const lab = places.find((p) => p.id === (row.round.labId ?? row.circuit.labId)) ?? null;
 	const startsAt_ms = +row.round.startsAt;
 	const day = dayNumber(startsAt_ms, timeZone);
 	const asked = { sites, depot, lab, entered, guess, learned, card: row.card, start: row.circuit, day, timeZone };
 	const { question, open, guesses } = dayQuestion(asked);
-	const { id, name, teamId, crewIds, quality, refusedBecause } = row.round;
+	const { id, name, teamId, crewIds, quality, refusedBecause, labId, despite } = row.round;
 	return {
-		...{ id, name, teamId, crewIds, quality, refusedBecause, day, question, guesses },
+		...{ id, name, teamId, crewIds, quality, refusedBecause, despite, day, question, guesses },
+		labs: places.filter((p) => p.kind === 'lab').map((p) => ({ id: p.id, name: p.name })),
+		ownLabId: labId,
 		start_min: minuteOfDay(startsAt_ms, timeZone),
 		order: sites.map((_, i) => i),
 		sites: sites.map((s) => ({ ...siteOf(s), visitLearnedFrom: learned.get(s.id)?.visits ?? 0 })),

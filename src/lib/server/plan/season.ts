@@ -24,6 +24,8 @@ export interface BoardRound extends SeasonRound {
 	refusedBecause: string | null;
 	siteIds: string[];
 	quality: { siteId: string; kind: 'duplicate' | 'blank' }[];
+	/** Why it goes although a rule speaks against it. */
+	despite: string;
 }
 
 export interface Season {
@@ -143,6 +145,8 @@ interface RoundRow extends Record<string, unknown> {
 	site_ids: string[];
 	refused_because: string | null;
 	quality: BoardRound['quality'];
+	lab_id: string | null;
+	despite: string;
 	purpose: Purpose;
 	/** Sites where somebody was. */
 	visited: string[];
@@ -150,7 +154,7 @@ interface RoundRow extends Record<string, unknown> {
 
 async function roundsFrom(db: Db, programId: string, day: number): Promise<RoundRow[]> {
 	const { rows } = await db.execute<RoundRow>(sql`
-		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
+		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose, r.lab_id, r.despite,
 			array(select distinct v.site_id from visit v where v.program_id = r.program_id and v.round_id = r.id) as visited
 		from round r where r.program_id = ${programId} and r.circuit_id is not null
 			and r.starts_at > ${new Date(day * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`);
@@ -171,9 +175,13 @@ function boardRound(r: RoundRow, grounds: Grounds, now_ms: number): BoardRound {
 		refusedBecause: r.refused_because,
 		quality: r.quality,
 		purpose: r.purpose,
+		labId: r.lab_id,
+		despite: r.despite,
 		visited: r.visited,
 		bottles: of ? bottlesASite(grounds, of) * (r.site_ids.length + r.quality.length) : 0,
-		...(of && state === 'planned' ? { hasNoOrder: !worksOn(grounds, of, r.site_ids, day) } : {}),
+		...(of && state === 'planned'
+			? { hasNoOrder: !worksOn(grounds, { ...of, labId: r.lab_id ?? of.labId }, r.site_ids, day) }
+			: {}),
 		state
 	};
 }

@@ -6,6 +6,8 @@
 		siteIds: readonly string[];
 		refusedBecause: string | null;
 		quality: readonly { siteId: string; kind: 'duplicate' | 'blank' }[];
+		/** Why it goes although a rule speaks against it. */
+		despite: string;
 		isProposed?: boolean;
 	}
 

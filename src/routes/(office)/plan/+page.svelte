@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
 	import {
 		Board,
@@ -11,12 +10,14 @@
 		type Proposal
 	} from '$lib/core/schedule';
 	import CalendarFeed from '$lib/ui/plan/CalendarFeed.svelte';
+	import AddRound from '$lib/ui/plan/AddRound.svelte';
+	import UndoRedo from '$lib/ui/plan/UndoRedo.svelte';
 	import AfterStorm from '$lib/ui/plan/AfterStorm.svelte';
 	import SamplerNeeds from '$lib/ui/plan/SamplerNeeds.svelte';
 	import SeasonBoard, { type BoardBead } from '$lib/ui/plan/SeasonBoard.svelte';
 	import { inThreadOrder } from '$lib/ui/plan/thread-order';
 	import { proposeSeason } from '$lib/workers/propose.client';
-	import { changePlan } from './change-plan';
+	import { planHistory } from './plan-history.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -24,19 +25,19 @@
 	const facts = $derived(factsFromWire(data.wire));
 	const sites = $derived(inThreadOrder(data.network.streams, data.network.sites));
 	const board = $derived(new Board(facts, data.rounds));
+	const DAY_ms = 86_400_000;
+	const dateOf = (day: number) => new Date(day * DAY_ms).toISOString().slice(0, 10);
+	const dayOf = (date: string) => Date.parse(date) / DAY_ms;
 	const nameOf = (id: string) => data.people[id]?.name ?? 'someone';
 	const circuitName = (id: string) => facts.circuits.find((c) => c.id === id)?.name ?? 'a round';
 
 	let chosen = $state<string | null>(null);
-	let said = $state<{ words: string; isBad: boolean } | null>(null);
+	const { said } = $derived(planHistory);
 	let reason = $state('');
 	let refusing = $state(false);
 	let work = $state.raw<{ stop: () => void } | null>(null);
 	let share = $state(0);
 	let proposal = $state.raw<Proposal | null>(null);
-	/** Moves that were made here, for undo and redo. */
-	let made = $state<{ roundId: string; from: number; to: number }[]>([]);
-	let undone = $state<{ roundId: string; from: number; to: number }[]>([]);
 
 	const proposed = $derived(
 		(proposal?.rounds ?? [])
@@ -47,6 +48,7 @@
 				siteIds: openSites(board.circuit(r.circuitId), r.day),
 				refusedBecause: null,
 				quality: [],
+				despite: '',
 				isProposed: true
 			}))
 	);
@@ -66,33 +68,9 @@
 		return { words, nearest: words.length ? nearestDay(board, moved, data.today) : null };
 	}
 
-	async function change(asked: object): Promise<boolean> {
-		const answer = await changePlan(asked);
-		if (answer.ok) await invalidateAll(); // what is said is true of what is seen
-		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
-		return answer.ok;
-	}
-
-	async function move(roundId: string, day: number) {
-		const from = data.rounds.find((r) => r.id === roundId)?.day;
-		if (from === undefined || !(await change({ change: 'move', roundId, day }))) return;
-		made = [...made, { roundId, from, to: day }];
-		undone = [];
-	}
-
-	async function undo() {
-		const last = made.at(-1);
-		if (!last || !(await change({ change: 'move', roundId: last.roundId, day: last.from }))) return;
-		made = made.slice(0, -1);
-		undone = [...undone, last];
-	}
-
-	async function redo() {
-		const last = undone.at(-1);
-		if (!last || !(await change({ change: 'move', roundId: last.roundId, day: last.to }))) return;
-		undone = undone.slice(0, -1);
-		made = [...made, last];
-	}
+	const change = (asked: object) => planHistory.change(asked);
+	const move = (roundId: string, day: number) =>
+		data.rounds.some((r) => r.id === roundId) ? change({ change: 'move', roundId, day }) : Promise.resolve(false);
 
 	async function proposeRest() {
 		share = 0;
@@ -142,18 +120,9 @@
 			reason = '';
 		}
 	}
-
-	function onkeydown(event: KeyboardEvent) {
-		if (!(event.ctrlKey || event.metaKey) || (event.target as HTMLElement).closest('input, textarea')) return;
-		if (event.key === 'z' && !event.shiftKey) void undo();
-		else if (event.key === 'y' || (event.key === 'Z' && event.shiftKey)) void redo();
-		else return;
-		event.preventDefault();
-	}
 </script>
 
 <svelte:head><title>The season · Keen Riffle</title></svelte:head>
-<svelte:window {onkeydown} />
 
 <main class="page">
 	<header class="top">
@@ -187,6 +156,14 @@
 			onmove={(id, day) => void move(id, day)}
 		/>
 		<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
+		{#if data.mayPlan}
+			<UndoRedo
+				undo={planHistory.made.at(-1)?.said ?? null}
+				redo={planHistory.undone.at(-1)?.said ?? null}
+				onundo={() => void planHistory.undo()}
+				onredo={() => void planHistory.redo()}
+			/>
+		{/if}
 		<div class="below">
 			<div class="plan">
 				<section aria-labelledby="chosen">
@@ -196,7 +173,17 @@
 							<b>{sayPlanDay(current.day)}</b>, {current.isProposed ? 'proposed' : current.state}.
 							{current.crew.length ? current.crew.map(nameOf).join(' and ') : 'Nobody is down for it yet'}.
 						</p>
-						{#if current.refusedBecause}<p class="say ask">Refused: {current.refusedBecause}</p>{/if}
+						{#if current.refusedBecause}
+							<p class="say ask">Refused: {current.refusedBecause}</p>
+							{#if data.mayPlan && current.day >= data.today}<p class="acts">
+									<button
+										class="act plain"
+										type="button"
+										onclick={() => void change({ change: 'lift', roundId: current.id })}>Lift the refusal</button
+									>
+								</p>{/if}
+						{/if}
+						{#if current.despite}<p class="say ask">Goes all the same: {current.despite}</p>{/if}
 						{#each broken as words (words)}<p class="say spoils">{words}</p>{/each}
 						{#if !current.isProposed && current.state === 'planned' && broken.length === 0}<p>
 								It breaks no rule.
@@ -253,13 +240,17 @@
 							{:else}
 								<button class="act main" type="button" onclick={() => void proposeRest()}>Propose the rest</button>
 							{/if}
-							<button class="act plain" type="button" disabled={made.length === 0} onclick={() => void undo()}
-								>Undo move</button
-							>
-							<button class="act plain" type="button" disabled={undone.length === 0} onclick={() => void redo()}
-								>Redo</button
-							>
 						</p>
+					{/if}
+					{#if data.mayPlan}
+						<AddRound
+							{board}
+							today={data.today}
+							{dateOf}
+							{dayOf}
+							{nameOf}
+							onadd={(round) => change({ change: 'take', rounds: [round] })}
+						/>
 					{/if}
 					{#if proposal}
 						<p>

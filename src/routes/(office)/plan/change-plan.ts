@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 const Answer = z.union([
-	z.object({ ok: z.literal(true), said: z.string() }),
+	z.object({ ok: z.literal(true), said: z.string(), audited: z.array(z.string()) }),
 	z.object({ ok: z.literal(false), why: z.string() })
 ]);
 

@@ -120,7 +120,8 @@ export class Board {
 		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
 		if (!circuit.weekdays.includes(weekday(day)))
 			found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
-		const lab = circuit.labId === null ? undefined : facts.labs[circuit.labId];
+		const labId = round.labId ?? circuit.labId;
+		const lab = labId === null ? undefined : facts.labs[labId];
 		const own = bottlesOf(circuit, { purpose, bottles: round.bottles });
 		if (own > 0 && lab) {
 			if (!lab.weekdays.includes(weekday(day)) || lab.closed.includes(day))
@@ -128,7 +129,7 @@ export class Board {
 			const others = this.on(day)
 				.filter((r) => r.id !== self)
 				.map((r) => ({ of: this.circuit(r.circuitId), round: r }))
-				.filter((o) => o.of.labId === circuit.labId);
+				.filter((o) => (o.round.labId ?? o.of.labId) === labId);
 			const bottles = own + others.reduce((n, o) => n + bottlesOf(o.of, o.round), 0);
 			if (bottles > lab.bottlesADay) found.push({ rule: 'lab-full', bottles, most: lab.bottlesADay });
 		}

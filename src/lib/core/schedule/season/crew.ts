@@ -32,3 +32,10 @@ export function crewFor(
 	if (crew.length < circuit.crew) return { lacking: 'people' };
 	return { crew: crew.map((p) => p.id) };
 }
+
+/** Whom a round planned by hand would have with it on a day; empty where too few are free. */
+export function crewOn(board: Board, circuitId: string, day: number): string[] {
+	const rank = new Map(board.facts.people.map((p, i) => [p.id, i]));
+	const found = crewFor(board, board.circuit(circuitId), day, new Map(), rank);
+	return 'crew' in found ? found.crew : [];
+}

@@ -69,6 +69,8 @@ export interface SeasonRound {
 	/** No order of its stops works on its own day. */
 	hasNoOrder?: boolean | undefined;
 	refusedBecause?: string | null | undefined;
+	/** Where it hands in; left out, where its circuit does. */
+	labId?: string | null | undefined;
 	/** Left out, it is a grab. */
 	purpose?: Purpose | undefined;
 }

@@ -104,9 +104,13 @@ export const round = pgTable(
 		crewIds: uuid('crew_ids').array().notNull().default([]),
 		/** Why this date was refused; a refused round keeps its place on the board and nothing more. */
 		refusedBecause: text('refused_because'),
-		/** Duplicates and blanks that are taken on it. */
+		/** Where it hands in, where that is not where its circuit does. */
+		labId: uuid('lab_id'),
+		/** Why it goes although a rule speaks against it. */
+		despite: text().notNull().default(''),
 		/** Storm rounds and trips to a sampler stand outside the spacing of grabs. */
 		purpose: text().$type<Purpose>().notNull().default('grab'),
+		/** Duplicates and blanks that are taken on it. */
 		quality: jsonb().$type<{ siteId: string; kind: 'duplicate' | 'blank' }[]>().notNull().default([])
 	},
 	(t) => [

@@ -5,6 +5,7 @@ import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadRoundDay } from '$lib/server/plan/round-day';
+import { whoCouldGo } from '$lib/server/plan/who-could-go';
 import { solveDay } from '$lib/server/threads/solve-day';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
@@ -26,6 +27,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		thin_min: THIN_min,
 		rest: day.soFar ? restOfDay(question, day.soFar) : null,
 		people: await peopleOf(db, member.programId),
+		couldGo: await whoCouldGo(db, member.programId, day),
 		mayPlan: can(member, 'plan')
 	};
 };

@@ -1,10 +1,11 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { sayMinute, sayMinutes, sayPlanDay, sayRemedy } from '$lib/core/interpret';
 	import { followOrder, ifDelayed } from '$lib/core/schedule';
+	import RoundByHand from '$lib/ui/plan/RoundByHand.svelte';
+	import UndoRedo from '$lib/ui/plan/UndoRedo.svelte';
 	import RoundSites from '$lib/ui/plan/RoundSites.svelte';
 	import DayLine from '$lib/ui/plan/DayLine.svelte';
-	import { changePlan } from '../../change-plan';
+	import { planHistory } from '../../plan-history.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -18,7 +19,7 @@
 	const nameOf = (id: string) => names[id] ?? 'a site';
 	/** What is being tried out here; null shows the plan as it stands. */
 	let tried = $state.raw<{ order: readonly number[]; start_min: number } | null>(null);
-	let said = $state<{ words: string; isBad: boolean } | null>(null);
+	const { said } = $derived(planHistory);
 
 	const shown = $derived(tried ?? { order: round.order, start_min: round.start_min });
 	const asked = $derived(followOrder(question, shown.order, shown.start_min));
@@ -50,26 +51,16 @@
 		tried = { order, start_min: shown.start_min };
 	}
 
+	const change = (asked: object) => planHistory.change({ roundId: round.id, ...asked });
+
 	async function pickSites(siteIds: string[]) {
-		const answer = await changePlan({ change: 'sites', roundId: round.id, siteIds });
-		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
-		if (!answer.ok) return;
-		tried = null;
-		await invalidateAll();
+		if (await change({ change: 'sites', siteIds })) tried = null;
 	}
 
 	async function keep() {
 		if (!tried) return;
-		const answer = await changePlan({
-			change: 'start',
-			roundId: round.id,
-			minute: tried.start_min,
-			siteIds: tried.order.map((i) => question.stops[i]!.id)
-		});
-		said = answer.ok ? { words: answer.said, isBad: false } : { words: answer.why, isBad: true };
-		if (!answer.ok) return;
-		await invalidateAll();
-		tried = null;
+		const siteIds = tried.order.map((i) => question.stops[i]!.id);
+		if (await change({ change: 'start', minute: tried.start_min, siteIds })) tried = null;
 	}
 </script>
 
@@ -91,6 +82,7 @@
 		<a href="/plan">The season</a>
 	</header>
 	{#if round.refusedBecause}<p class="say spoils">This date was refused: {round.refusedBecause}</p>{/if}
+	{#if round.despite}<p class="say ask">It goes although a rule speaks against it: {round.despite}</p>{/if}
 	<div class="day">
 		<section aria-label="The day">
 			{#if !data.rest && asked === null && plan}
@@ -126,6 +118,15 @@
 							onkeep={(ids) => void pickSites(ids)}
 						/>
 					{/key}
+					<RoundByHand
+						people={data.couldGo}
+						crew={round.crewIds}
+						labs={round.labs}
+						labId={round.ownLabId}
+						sites={round.sites}
+						quality={round.quality}
+						onchange={(asked) => void change(asked)}
+					/>
 				{/if}
 				<p class="papers">
 					<a class="act" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
@@ -187,6 +188,14 @@
 					<button class="act main" type="button" onclick={() => void keep()}>Save this order</button>
 					<button class="act plain" type="button" onclick={() => (tried = null)}>Put it back</button>
 				</p>
+			{/if}
+			{#if data.mayPlan}
+				<UndoRedo
+					undo={planHistory.made.at(-1)?.said ?? null}
+					redo={planHistory.undone.at(-1)?.said ?? null}
+					onundo={() => void planHistory.undo()}
+					onredo={() => void planHistory.redo()}
+				/>
 			{/if}
 			<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
 			{#if delays.length}

@@ -1,0 +1,118 @@
+<script module lang="ts">
+	type Quality = { siteId: string; kind: 'duplicate' | 'blank' }[];
+
+	export interface Props {
+		people: { id: string; name: string; isTeam: boolean; why: string }[];
+		crew: readonly string[];
+		labs: { id: string; name: string }[];
+		/** The lab chosen instead of the circuit's; null where it is the circuit's. */
+		labId: string | null;
+		sites: { id: string; name: string }[];
+		quality: Quality;
+		onchange: (
+			change:
+				| { change: 'crew'; crew: string[] }
+				| { change: 'lab'; labId: string | null }
+				| { change: 'quality'; quality: Quality }
+		) => void;
+	}
+</script>
+
+<script lang="ts">
+	let { people, crew, labs, labId, sites, quality, onchange }: Props = $props();
+
+	const kinds = ['duplicate', 'blank'] as const;
+	const takes = (siteId: string, kind: Quality[number]['kind']) =>
+		quality.some((q) => q.siteId === siteId && q.kind === kind);
+	const toggled = (siteId: string, kind: Quality[number]['kind']) =>
+		takes(siteId, kind)
+			? quality.filter((q) => q.siteId !== siteId || q.kind !== kind)
+			: [...quality, { siteId, kind }];
+	const going = $derived(people.filter((p) => crew.includes(p.id)).map((p) => p.name));
+</script>
+
+<details>
+	<summary>Who goes: {going.join(' and ') || 'nobody yet'}</summary>
+	<div class="choices">
+		{#each people as person (person.id)}
+			<label class:other={!person.isTeam}
+				><input
+					type="checkbox"
+					checked={crew.includes(person.id)}
+					onchange={() =>
+						onchange({
+							change: 'crew',
+							crew: crew.includes(person.id) ? crew.filter((id) => id !== person.id) : [...crew, person.id]
+						})}
+				/>{person.name}{#if person.why}<small>{person.why}</small>{/if}</label
+			>
+		{/each}
+	</div>
+</details>
+{#if labs.length > 1}
+	<label class="lab"
+		>Hands in at <select
+			class="input-line"
+			value={labId ?? ''}
+			onchange={(e) => onchange({ change: 'lab', labId: e.currentTarget.value || null })}
+			><option value="">where its circuit does</option>{#each labs as lab (lab.id)}<option value={lab.id}
+					>{lab.name}</option
+				>{/each}</select
+		></label
+	>
+{/if}
+<details>
+	<summary>Duplicates and blanks: {quality.length}</summary>
+	<table>
+		<thead
+			><tr
+				><th>Site</th>{#each kinds as kind (kind)}<th>{kind}</th>{/each}</tr
+			></thead
+		>
+		<tbody>
+			{#each sites as site (site.id)}
+				<tr>
+					<td>{site.name}</td>
+					{#each kinds as kind (kind)}
+						<td
+							><input
+								type="checkbox"
+								aria-label="{kind} at {site.name}"
+								checked={takes(site.id, kind)}
+								onchange={() => onchange({ change: 'quality', quality: toggled(site.id, kind) })}
+							/></td
+						>
+					{/each}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</details>
+
+<style>
+	summary {
+		cursor: pointer;
+		min-height: 32px;
+	}
+	.choices {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 18px;
+		margin: 4px 0 8px;
+	}
+	label {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		min-height: 32px;
+	}
+	.lab {
+		margin: 4px 0;
+	}
+	.other {
+		color: var(--ink-2);
+	}
+	table {
+		width: auto;
+	}
+</style>
