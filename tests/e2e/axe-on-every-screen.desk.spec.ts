@@ -31,6 +31,7 @@ for (const { size, mode, rules } of views)
 		const page = await context.newPage();
 		for (const path of [
 			'/today',
+			'/visits',
 			'/sites',
 			'/sites/TE4?p=e-coli',
 			'/sites/TE4?p=e-coli&view=table',

@@ -112,7 +112,7 @@ test('is what a hand works out from the lines', async ({ page }) => {
 
 	await page.goto(`/visits/${visitId}`);
 	for (const [parameter, value] of Object.entries(expected)) {
-		const shown = await page.locator(`article#${parameter} .figure b`).innerText();
+		const shown = await page.locator(`tr#${parameter} .figure b`).innerText();
 		const number = /^−?[\d.]+/.exec(shown)?.[0] ?? '';
 		const decimals = number.split('.')[1]?.length ?? 0;
 		expect(
@@ -125,13 +125,13 @@ test('is what a hand works out from the lines', async ({ page }) => {
 		['nitrite', 'bottles/nutrients/results/nitrite']
 	] as const) {
 		const found = lines.get(path) as { value?: number; below?: number; above?: number };
-		const shown = await page.locator(`article#${parameter} .figure b`).innerText();
+		const shown = await page.locator(`tr#${parameter} .figure b`).innerText();
 		expect(shown.startsWith('below'), shown).toBe(found.below !== undefined);
 		expect(shown).toContain(String(found.value ?? found.below ?? found.above));
 	}
 	// nothing else is shown, and nothing of it is left out
 	const articles = await page
-		.locator('section[aria-labelledby=results] article')
+		.locator('section[aria-labelledby=results] tbody tr[id]')
 		.evaluateAll((all) => all.map((a) => a.id));
 	expect(articles.filter((id) => !(id in expected) && !['e-coli', 'nitrite', 'salinity'].includes(id))).toEqual([]);
 });

@@ -23,6 +23,7 @@ const addresses: Record<string, string> = {
 	'/(office)/sites/results.csv': '/sites/results.csv?from=2026-05-01',
 	'/(office)/sites/[code]/series.csv': '/sites/TE1/series.csv',
 	'/(office)/sites/[code]/points.json': '/sites/TE1/points.json',
+	'/(office)/visits': '/visits?state=waiting&from=2026-02-30&page=-1',
 	'/(office)/visits/[id]': '/visits/01890000-0000-7000-8000-000000000000',
 	'/(office)/review': '/review',
 	'/(public)/calendar/[key]': '/calendar/no-such-key.ics',

@@ -25,7 +25,7 @@ test.describe('a coordinator plans', () => {
 		await expect(round).toHaveAttribute('aria-label', before);
 		await page.keyboard.press('ArrowRight');
 		await page.keyboard.press('Enter');
-		await expect(page.getByText('Upper round is planned anew.')).toBeVisible();
+		await expect(page.getByRole('status').filter({ hasText: 'Upper round is planned anew.' })).toBeVisible();
 		await expect(board(page).getByRole('button', { name: before })).toHaveCount(0);
 		await page.getByRole('button', { name: /^Undo/ }).click();
 		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
@@ -46,7 +46,7 @@ test.describe('a coordinator plans', () => {
 		await expect(page.getByRole('button', { name: 'Add it' })).toBeDisabled();
 		await page.getByLabel('Why it goes all the same').fill('the mill is open that day alone');
 		await page.getByRole('button', { name: 'Add it' }).click();
-		await expect(page.getByText('Lower round is in the plan.')).toBeVisible();
+		await expect(page.getByRole('status').filter({ hasText: 'Lower round is in the plan.' })).toBeVisible();
 		await board(page)
 			.getByRole('button', { name: /^Lower round, .*17 May/ })
 			.click();
@@ -54,10 +54,12 @@ test.describe('a coordinator plans', () => {
 		await page.getByRole('link', { name: 'Plan the day', exact: true }).click();
 		await page.getByText(/^Who goes:/).click();
 		await page.getByRole('checkbox', { name: /^Maud Perrilow/ }).check();
-		await expect(page.getByText(/Lower round: .*MP.* go\./)).toBeVisible();
+		await expect(page.getByRole('status').filter({ hasText: /Lower round: .*MP.* go\./ })).toBeVisible();
 		await page.getByText(/^Duplicates and blanks:/).click();
 		await page.getByRole('checkbox', { name: 'blank at Tessel 5' }).click();
-		await expect(page.getByText('Lower round: duplicates and blanks are as you chose.')).toBeVisible();
+		await expect(
+			page.getByRole('status').filter({ hasText: 'Lower round: duplicates and blanks are as you chose.' })
+		).toBeVisible();
 		for (let i = 0; i < 3; i++) {
 			const undo = page.getByRole('button', { name: /^Undo/ });
 			const last = await undo.textContent();
@@ -73,7 +75,9 @@ test.describe('a coordinator plans', () => {
 		await expect(page.getByText('31 mm until Wed 13 May.')).toBeVisible();
 		await expect(page.getByText('Lower round goes tomorrow anyway')).toBeVisible();
 		await page.getByRole('button', { name: 'Plan a storm round: Upper round' }).click();
-		await expect(page.getByText('Upper round, after the storm is in the plan.')).toBeVisible();
+		await expect(
+			page.getByRole('status').filter({ hasText: 'Upper round, after the storm is in the plan.' })
+		).toBeVisible();
 		await expect(page.getByRole('button', { name: 'Plan a storm round: Upper round' })).toHaveCount(0);
 		await board(page)
 			.getByRole('button', { name: /^Upper round, after the storm/ })
@@ -99,7 +103,9 @@ test.describe('a coordinator plans', () => {
 			.getByRole('button', { name: /^Middle round, to the samplers/ })
 			.click();
 		await page.getByRole('button', { name: 'Take it off' }).click();
-		await expect(page.getByText('Middle round, to the samplers is taken off.')).toBeVisible();
+		await expect(
+			page.getByRole('status').filter({ hasText: 'Middle round, to the samplers is taken off.' })
+		).toBeVisible();
 	});
 
 	test('the calendar is fed without signing in, and the season goes on the wall as PDF', async ({ page, browser }) => {
@@ -130,7 +136,7 @@ test.describe('a coordinator plans', () => {
 		await page.mouse.move(x + 30, y, { steps: 5 });
 		await expect(page.getByRole('status').filter({ hasText: /breaks no rule|days after|goes on/ })).toBeVisible();
 		await page.mouse.up();
-		await expect(page.getByText('Upper round is planned anew.')).toBeVisible();
+		await expect(page.getByRole('status').filter({ hasText: 'Upper round is planned anew.' })).toBeVisible();
 		await page.keyboard.press('Control+z');
 		await expect(board(page).getByRole('button', { name: before })).toBeVisible();
 	});
@@ -156,13 +162,13 @@ test.describe('a coordinator plans', () => {
 		await page.getByLabel('TE3 Tessel 3').check();
 		await page.getByLabel('HO1 Hobbin 1').uncheck();
 		await page.getByRole('button', { name: 'Save these 3' }).click();
-		await expect(page.getByText('Upper round goes to 3 sites.')).toBeVisible();
+		await expect(page.getByRole('status').filter({ hasText: 'Upper round goes to 3 sites.' })).toBeVisible();
 		await page.getByText('Sites of this round: 3').click();
 		await page.getByLabel('TE3 Tessel 3').uncheck();
 		await page.getByLabel('TE1 Tessel 1').check();
 		await page.getByLabel('HO1 Hobbin 1').check();
 		await page.getByRole('button', { name: 'Save these 4' }).click();
-		await expect(page.getByText('Upper round goes to 4 sites.')).toBeVisible();
+		await expect(page.getByRole('status').filter({ hasText: 'Upper round goes to 4 sites.' })).toBeVisible();
 	});
 
 	test('a round’s day has its slack, and another order is tried and put back', async ({ page }) => {

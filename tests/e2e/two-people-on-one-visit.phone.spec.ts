@@ -140,7 +140,7 @@ test('a sheet from paper is typed twice, blind; the differences show side by sid
 		await browser.newContext({ storageState: signedIn('reviewer'), viewport: { width: 1280, height: 800 } })
 	).newPage();
 	await desk.goto(atTheDesk);
-	await expect(desk.locator('article#conductivity')).toContainText('231 µS/cm');
+	await expect(desk.locator('tr#conductivity')).toContainText('231 µS/cm');
 	await expect(desk.getByText('struck: a slip of mine')).toBeVisible();
 	await expect(desk.getByRole('img', { name: 'paper sheet' })).toHaveCount(2);
 	const photo = desk.getByRole('img', { name: 'paper sheet' }).first();

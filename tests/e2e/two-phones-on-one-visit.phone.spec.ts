@@ -38,6 +38,6 @@ test('both write with no network; when they meet, neither value is lost and a re
 	await rival.getByRole('button', { name: 'Strike this one' }).click();
 	await expect(desk.getByText('struck: probe not settled')).toBeVisible();
 	await expect(desk.getByText('one of two values')).toHaveCount(0);
-	await expect(desk.locator('article#conductivity')).toContainText('264 µS/cm');
+	await expect(desk.locator('tr#conductivity')).toContainText('264 µS/cm');
 	await Promise.all([...phones, office].map((c) => c.close()));
 });

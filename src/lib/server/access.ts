@@ -159,6 +159,8 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/sites/[code]': 'see-site',
 	'/(office)/sites/[code]/series.csv': 'see-site',
 	'/(office)/sites/[code]/points.json': 'see-site',
+	// of these only what the member may see is listed
+	'/(office)/visits': 'see-visit',
 	'/(office)/visits/[id]': 'see-visit',
 	'/(office)/review': 'see-queue',
 	'/(office)/plan': 'see-plan',

@@ -22,8 +22,7 @@
 	let { tabs, path, person, children }: Props = $props();
 
 	let helpOpen = $state(false);
-	const isOpen = (tab: Tab) =>
-		path === tab.href || path.startsWith(`${tab.href}/`) || (tab.href === '/review' && path.startsWith('/visits/'));
+	const isOpen = (tab: Tab) => path === tab.href || path.startsWith(`${tab.href}/`);
 
 	function onkeydown(event: KeyboardEvent) {
 		if (event.ctrlKey || event.metaKey || event.altKey) return;

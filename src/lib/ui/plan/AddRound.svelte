@@ -103,7 +103,7 @@
 		flex-wrap: wrap;
 		gap: 8px 14px;
 		align-items: end;
-		margin-top: 6px;
+		margin: 6px 0 12px;
 	}
 	.said {
 		width: 100%;

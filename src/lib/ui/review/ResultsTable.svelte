@@ -44,9 +44,7 @@
 		<p class="acts">
 			<button class="act main">Save {chosen === 0 ? 'what is judged' : counted(chosen, 'judgement')}</button>
 			{#if undoubted > 0}
-				<button class="act" formaction="?/acceptUndoubted#results"
-					>Accept the {undoubted} without flags</button
-				>
+				<button class="act" formaction="?/acceptUndoubted#results">Accept the {undoubted} without flags</button>
 			{/if}
 			<span class="wrong" role="alert">{why}</span>
 		</p>
@@ -58,15 +56,11 @@
 		width: 100%;
 	}
 	.acts {
-		position: sticky;
-		bottom: 0;
 		display: flex;
 		flex-wrap: wrap;
 		gap: 10px;
 		align-items: center;
 		padding: 10px 0;
-		background: var(--paper);
-		border-top: 1px solid var(--rule);
 	}
 	.wrong {
 		color: var(--danger);

@@ -119,7 +119,7 @@ describe('what is due, in words', () => {
 		agenda({ ...facts, ...more }, now).map((item) => ({ when: item.when, said: sayItem(item, now, 'UTC') }));
 
 	it('a plate that can be read now, one too young, one too old', () => {
-		const [old, ready, young] = say({
+		const [ready, old, young] = say({
 			clocks: [
 				{ ...clock, kind: 'incubation' },
 				{ ...clock, kind: 'incubation', label: 'P4', due_ms: now + 20 * HOUR, last_ms: now + 44 * HOUR },

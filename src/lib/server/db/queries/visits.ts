@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import type { VisitSubject } from '../../access';
 import type { Db } from '../connect';
 
@@ -62,18 +62,19 @@ const visitOf = (r: Row): VisitRow => ({
 	cardVersion: r.version
 });
 
+/** Visits `v` at sites `s` of which a condition holds, in the order that it asks for. */
+export async function visitsWhere(db: Db, condition: SQL): Promise<VisitRow[]> {
+	const { rows } = await db.execute<Row>(sql`${select} where ${condition}`);
+	return rows.map(visitOf);
+}
+
 export async function visitById(db: Db, programId: string, id: string): Promise<VisitRow | null> {
-	const { rows } = await db.execute<Row>(sql`${select} where v.program_id = ${programId} and v.id = ${id}`);
-	return rows[0] ? visitOf(rows[0]) : null;
+	return (await visitsWhere(db, sql`v.program_id = ${programId} and v.id = ${id}`))[0] ?? null;
 }
 
 /** Visits with results that nobody has judged yet, oldest first. */
-export async function visitsAwaitingReview(db: Db, programId: string, most = 100): Promise<VisitRow[]> {
-	const { rows } = await db.execute<Row>(
-		sql`${select} where v.program_id = ${programId} and v.awaits_review > 0 order by v.started_at limit ${most}`
-	);
-	return rows.map(visitOf);
-}
+export const visitsAwaitingReview = (db: Db, programId: string, most = 100): Promise<VisitRow[]> =>
+	visitsWhere(db, sql`v.program_id = ${programId} and v.awaits_review > 0 order by v.started_at limit ${most}`);
 
 export interface InQueue {
 	id: string;
@@ -97,9 +98,5 @@ export async function besideInQueue(
 }
 
 /** The last visits to a site, newest first. */
-export async function visitsTo(db: Db, programId: string, siteId: string, most: number): Promise<VisitRow[]> {
-	const { rows } = await db.execute<Row>(
-		sql`${select} where v.program_id = ${programId} and v.site_id = ${siteId} order by v.started_at desc limit ${most}`
-	);
-	return rows.map(visitOf);
-}
+export const visitsTo = (db: Db, programId: string, siteId: string, most: number): Promise<VisitRow[]> =>
+	visitsWhere(db, sql`v.program_id = ${programId} and v.site_id = ${siteId} order by v.started_at desc limit ${most}`);

@@ -224,6 +224,11 @@
 		gap: 4px 18px;
 		width: 100%;
 	}
+	.queue a {
+		display: inline-flex;
+		align-items: center;
+		min-height: 28px;
+	}
 	kbd {
 		margin-left: 6px;
 		border: 1px solid var(--ink-3);

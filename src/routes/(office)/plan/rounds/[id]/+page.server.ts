@@ -28,6 +28,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		rest: day.soFar ? restOfDay(question, day.soFar) : null,
 		people: await peopleOf(db, member.programId),
 		couldGo: await whoCouldGo(db, member.programId, day),
-		mayPlan: can(member, 'plan')
+		mayPlan: can(member, 'plan'),
+		/** Papers, labels and files tell crews and keys: of another team’s round they stay closed. */
+		mayTake: can(member, 'see-round', { round: day })
 	};
 };

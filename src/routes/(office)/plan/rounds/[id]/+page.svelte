@@ -128,16 +128,18 @@
 						onchange={(asked) => void change(asked)}
 					/>
 				{/if}
-				<p class="papers">
-					<a class="act" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf?stock=roll">Labels, roll</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=round">Round sheet</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=field">Field sheets</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=custody">Custody form</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
-					<a class="act plain" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
-				</p>
+				{#if data.mayTake}
+					<p class="papers">
+						<a class="act" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf?stock=roll">Labels, roll</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=round">Round sheet</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=field">Field sheets</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=custody">Custody form</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
+						<a class="act plain" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
+					</p>
+				{/if}
 			{:else}
 				<p class="say spoils">No order reaches every site in the window in which it may be visited.</p>
 			{/if}

@@ -1,0 +1,130 @@
+<script lang="ts">
+	import { counted, sayDay, sayTime } from '$lib/core/wording';
+	import type { PageProps } from './$types';
+
+	let { data }: PageProps = $props();
+
+	const { asked, inAll, pages } = $derived(data);
+	const { timeZone } = $derived(data.program);
+	const stateWords = {
+		all: 'any',
+		open: 'still open',
+		waiting: 'awaits review',
+		judged: 'judged',
+		flagged: 'with flags'
+	};
+	const pageAt = (page: number) => {
+		const query = new URLSearchParams(
+			Object.entries({ ...asked, page }).flatMap(([name, value]) =>
+				value === null || value === '' || value === 'all' ? [] : [[name, String(value)]]
+			)
+		);
+		return `/visits?${query}`;
+	};
+	const standing = ({ isFinished, awaitsReview }: (typeof data.visits)[number]) => {
+		if (!isFinished) return 'still open';
+		return awaitsReview ? `${counted(awaitsReview, 'result')} to be reviewed` : 'judged';
+	};
+</script>
+
+<svelte:head><title>Visits · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<h1 class="ruled">Visits</h1>
+	<form method="get">
+		<label
+			>Site <select name="site" class="input-line" value={asked.site}
+				><option value="">all</option>{#each data.sites as site (site.code)}<option value={site.code}
+						>{site.name}</option
+					>{/each}</select
+			></label
+		>
+		<label>From <input type="date" name="from" class="input-line" value={asked.from ?? ''} /></label>
+		<label>To <input type="date" name="to" class="input-line" value={asked.to ?? ''} /></label>
+		<label
+			>Crew <select name="crew" class="input-line" value={asked.crew}
+				><option value="">all</option>{#each data.people as person (person.initials)}<option value={person.initials}
+						>{person.name}</option
+					>{/each}</select
+			></label
+		>
+		<label
+			>Standing <select name="state" class="input-line" value={asked.state}
+				>{#each Object.entries(stateWords) as [state, word] (state)}<option value={state}>{word}</option>{/each}</select
+			></label
+		>
+		<button class="act main">Show</button>
+		{#if pageAt(1) !== '/visits?page=1'}<a class="act plain" href="/visits">All visits</a>{/if}
+	</form>
+	<p role="status" class="small">
+		{counted(inAll, 'visit')}{pages > 1 ? `, page ${asked.page} of ${pages}` : ''}.
+	</p>
+	{#if data.visits.length}
+		<div class="scroll">
+			<table>
+				<thead
+					><tr><th>Visit</th><th>Site</th><th>Crew</th><th>Card</th><th>Standing</th><th class="number">flags</th></tr
+					></thead
+				>
+				<tbody>
+					{#each data.visits as visit (visit.id)}
+						<tr>
+							<td
+								><a href="/visits/{visit.id}"
+									>{sayDay(visit.started_ms, timeZone, true)}, {sayTime(visit.started_ms, timeZone)}</a
+								></td
+							>
+							<td><b>{visit.site.name}</b>, {visit.site.about}</td>
+							<td>{visit.crew.join(', ')}</td>
+							<td>{visit.cardTitle}</td>
+							<td>{standing(visit)}</td>
+							<td class="number">{visit.flags || ''}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		{#if pages > 1}
+			<nav class="pages" aria-label="Pages">
+				{#if asked.page > 1}<a class="act" href={pageAt(asked.page - 1)}>Newer</a>{/if}
+				{#if asked.page < pages}<a class="act" href={pageAt(asked.page + 1)}>Older</a>{/if}
+			</nav>
+		{/if}
+	{:else}
+		<p>
+			No visit is like that. {inAll === 0 && pageAt(1) === '/visits?page=1'
+				? 'Visits come in from the phones as soon as somebody has been at a stream.'
+				: 'Ask for less, or for another time.'}
+		</p>
+	{/if}
+</main>
+
+<style>
+	.page {
+		max-width: 1080px;
+	}
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 14px;
+		align-items: end;
+		margin: 10px 0;
+	}
+	label {
+		display: grid;
+		gap: 2px;
+		font-size: 14px;
+	}
+	.input-line,
+	.act {
+		min-height: 44px;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	.pages {
+		display: flex;
+		gap: 10px;
+		margin-top: 12px;
+	}
+</style>
