@@ -45,7 +45,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		rain,
 		reportTo,
 		overdue_h,
-		whoJudges
+		whoJudges,
+		holidays
 	} = row!.settings;
 	return {
 		id: programId,
@@ -59,7 +60,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		rain: rain ?? 'none',
 		reportTo: reportTo ?? '',
 		overdue_h: overdue_h ?? USUAL_OVERDUE_h,
-		whoJudges: whoJudges ?? 'anyone'
+		whoJudges: whoJudges ?? 'anyone',
+		holidays: holidays ?? []
 	};
 }
 

@@ -16,6 +16,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		rain: 'typed' | 'none';
 		reportTo: string;
 		whoJudges: 'anyone' | 'others';
+		holidays: string[];
 	} & Record<'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h' | 'overdue_h', number>;
 	const [there] = await tx
 		.select({ settings: program.settings })
@@ -37,7 +38,8 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				rain: said.rain,
 				reportTo: said.reportTo,
 				whoJudges: said.whoJudges,
-				overdue_h: said.overdue_h
+				overdue_h: said.overdue_h,
+				holidays: said.holidays
 			}
 		})
 		.where(eq(program.id, said.id));

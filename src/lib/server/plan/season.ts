@@ -60,6 +60,7 @@ export async function loadSeason(
 			...season,
 			circuits: circuits.map((c) => circuitOnWire(c, grounds, today)),
 			people: await peopleOnWire(db, programId),
+			holidays: (grounds.settings.holidays ?? []).map(dayOfDate),
 			labs: labsOnWire(grounds),
 			tasks: await samplerTasksOf(db, programId, storms),
 			drying: limitsOf(cardOf(grounds, circuits[0]?.circuit) ?? {}),
@@ -87,6 +88,10 @@ function circuitOnWire(
 		teamId: c.teamId,
 		weekdays: c.weekdays,
 		spacing: { least_days: c.least_days, aim_days: c.aim_days, most_days: c.most_days },
+		season: {
+			from: c.seasonFrom === null ? null : dayOfDate(c.seasonFrom),
+			to: c.seasonTo === null ? null : dayOfDate(c.seasonTo)
+		},
 		crew: c.crew,
 		latestStart_min: c.latestStart_min,
 		needs: c.needs as Skill[],

@@ -28,7 +28,7 @@ describe('the rule that a date breaks', () => {
 		],
 		[{ rule: 'no-order' }, 'No order of its stops gets the bottles to the lab in time, by daylight.'],
 		[{ rule: 'kit-twice', kit: 'Upper', other: 'Upper brooks' }, 'Upper brooks has the gear of Upper that day.'],
-		[{ rule: 'outside-season' }, 'Outside the season.']
+		[{ rule: 'outside-season' }, 'Outside its season.']
 	])('%j', (breach, words) => {
 		expect(sayBreach(breach, nameOf)).toBe(words);
 	});

@@ -53,13 +53,16 @@ export function sayBreach(breach: Breach | Blocker, nameOf: (personId: string) =
 			return `${nameOf(breach.personId)} cannot come that day.`;
 		case 'twice-that-day':
 			return `${nameOf(breach.personId)} is on another round that day.`;
+		case 'holiday':
+			return 'A holiday: nobody is sent out.';
 		case 'outside-season':
-			return 'Outside the season.';
+			return 'Outside its season.';
 	}
 }
 
 const changeWords: Record<Blocker['rule'], (b: Blocker) => string> = {
 	weekday: (b) => `if it could go on a ${weekdayWords[(b as Extract<Blocker, { rule: 'weekday' }>).weekday]}`,
+	holiday: () => 'if people would go on a holiday',
 	'wet-gear': () => 'if its gear were disinfected before',
 	'lab-full': () => 'if the lab took more bottles that day',
 	'nobody-free': () => 'if one more person could come',
@@ -88,6 +91,7 @@ const shutWords: Record<Blocker['rule'], string> = {
 	'no-order': 'leave no order that works',
 	'kit-twice': 'find the gear on another round',
 	weekday: 'fall on a weekday it does not go',
+	holiday: 'are holidays',
 	'lab-closed': 'find the lab shut',
 	'lab-full': 'find the lab full',
 	'wet-gear': 'come before the gear is dry',

@@ -1,4 +1,4 @@
-import { weekdays as weekdayField, time } from '../calendar-fields';
+import { maybeDate, weekdays as weekdayField, time } from '../calendar-fields';
 import type { Hours, Span } from '../calendar-fields';
 import { maybeReference, number, reference, references, someOf, words, yesNo } from '../field';
 import { kind, type Row } from '../kind';
@@ -36,6 +36,8 @@ export const circuits = kind({
 		least_days: number({ label: 'Days apart, at least', unit: 'days', least: 1, most: 400, whole: true }),
 		aim_days: number({ label: 'Days apart, near', unit: 'days', least: 1, most: 400, whole: true }),
 		most_days: number({ label: 'Days apart, at most', unit: 'days', least: 1, most: 400, whole: true }),
+		seasonFrom: maybeDate({ label: 'Its season begins', help: 'where that is shorter than the program’s' }),
+		seasonTo: maybeDate({ label: 'Its season ends' }),
 		crew: number({ label: 'People', least: 1, most: 20, whole: true, help: 'never fewer than two at the water' }),
 		needs: someOf({ label: 'Among them someone trained in', options: skills }),
 		earliestStart_min: time({ label: 'Starts from' }),
@@ -59,6 +61,9 @@ export const circuits = kind({
 							why: `Days apart go up: at least ${row.least_days}, near ${row.aim_days}, at most ${row.most_days} do not.`
 						}
 					]
+				: []),
+			...(row.seasonFrom !== null && row.seasonTo !== null && row.seasonTo < row.seasonFrom
+				? [{ field: 'seasonTo' as const, why: `The season ends ${row.seasonTo}, before it begins.` }]
 				: []),
 			...(row.latestStart_min < row.earliestStart_min
 				? [{ field: 'latestStart_min' as const, why: 'It starts until before it starts from.' }]

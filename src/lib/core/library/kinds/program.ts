@@ -1,5 +1,5 @@
 import { kind } from '../kind';
-import { maybeDate } from '../calendar-fields';
+import { dates, maybeDate } from '../calendar-fields';
 import { number, oneOf, words } from '../field';
 
 export const isTimeZone = (zone: string): boolean => {
@@ -21,6 +21,7 @@ export const program = kind({
 		timeZone: words({ label: 'Time zone', help: 'such as Europe/Dublin or Etc/UTC', isRequired: true, most: 60 }),
 		seasonFrom: maybeDate({ label: 'Season begins' }),
 		seasonTo: maybeDate({ label: 'Season ends' }),
+		holidays: dates({ label: 'Holidays', help: 'days on which nobody is sent out; more after a semicolon' }),
 		detour: number({
 			label: 'Road over straight line',
 			help: 'a guessed drive is the straight line times this',

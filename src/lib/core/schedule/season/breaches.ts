@@ -1,5 +1,6 @@
 import {
 	isTrained,
+	seasonOf,
 	weekday,
 	type Circuit,
 	type Purpose,
@@ -25,6 +26,7 @@ export type Breach =
 	| { rule: 'skill-missing'; skill: Skill }
 	| { rule: 'not-free'; personId: string }
 	| { rule: 'twice-that-day'; personId: string }
+	| { rule: 'holiday' }
 	| { rule: 'outside-season' };
 
 const isGrab = (purpose: Purpose | undefined): boolean => purpose === undefined || purpose === 'grab';
@@ -117,7 +119,9 @@ export class Board {
 		const twin = this.on(day).find((r) => r.id !== self && this.circuit(r.circuitId).kit === circuit.kit);
 		if (twin && circuit.kit !== '')
 			found.push({ rule: 'kit-twice', kit: circuit.kit, other: this.circuit(twin.circuitId).name });
-		if (day < facts.from || day > facts.to) found.push({ rule: 'outside-season' });
+		const season = seasonOf(facts, circuit);
+		if (day < season.from || day > season.to) found.push({ rule: 'outside-season' });
+		if (facts.holidays?.includes(day)) found.push({ rule: 'holiday' });
 		if (!circuit.weekdays.includes(weekday(day)))
 			found.push({ rule: 'weekday', weekday: weekday(day), allowed: circuit.weekdays });
 		const labId = round.labId ?? circuit.labId;

@@ -1,7 +1,7 @@
 import { seeded, type Chance } from '../../statistics';
 import { Board } from './breaches';
 import { crewFor, type Shares } from './crew';
-import type { Circuit, SeasonFacts, SeasonRound } from './season';
+import { seasonOf, type Circuit, type SeasonFacts, type SeasonRound } from './season';
 import { whyNot, type Unmet } from './why-not';
 
 export interface Proposal {
@@ -107,12 +107,13 @@ function bestDays(
 	hasCrew: (day: number) => boolean
 ): { days: number[]; cost: number } {
 	const { least_days, aim_days, most_days } = circuit.spacing;
+	const season = seasonOf(facts, circuit);
 	const there = board
 		.of(circuit.id)
 		.map((r) => r.day)
 		.sort((a, b) => a - b);
 	const possible: number[] = [];
-	for (let day = facts.from; day <= facts.to; day++)
+	for (let day = season.from; day <= season.to; day++)
 		if (
 			there.every((d) => Math.abs(d - day) >= least_days) &&
 			board.dayBreaches(circuit, day).length === 0 &&
@@ -132,14 +133,14 @@ function bestDays(
 	const gain = (day: number) =>
 		IN_TIME * tasks.filter((t) => day >= t.earliest && day <= t.latest).length - SAME_DAY * board.on(day).length;
 	const endCost = (gap: number) => (gap > aim_days ? gapCost(gap) : 0);
-	const hasPast = there.some((d) => d < facts.from);
+	const hasPast = there.some((d) => d < season.from);
 	const cost: number[] = [];
 	const from: number[] = [];
 	let lastFixed = -1;
 	for (const [i, node] of nodes.entries()) {
 		const worth = node.fixed ? 0 : gain(node.day);
-		cost[i] = hasPast && node.day >= facts.from ? Infinity : endCost(Math.max(0, node.day - facts.from)) - worth;
-		if (node.day < facts.from) cost[i] = 0;
+		cost[i] = hasPast && node.day >= season.from ? Infinity : endCost(Math.max(0, node.day - season.from)) - worth;
+		if (node.day < season.from) cost[i] = 0;
 		from[i] = -1;
 		if (lastFixed !== -1) cost[i] = Infinity; // a round that is there cannot be stepped over
 		for (let j = i - 1; j >= Math.max(0, lastFixed); j--) {
@@ -153,10 +154,10 @@ function bestDays(
 	let best = lastFixed;
 	let least =
 		lastFixed === -1
-			? endCost(facts.to - facts.from) + TOO_FAR
-			: cost[lastFixed]! + endCost(facts.to - nodes[lastFixed]!.day);
+			? endCost(season.to - season.from) + TOO_FAR
+			: cost[lastFixed]! + endCost(season.to - nodes[lastFixed]!.day);
 	for (let i = lastFixed + 1; i < nodes.length; i++) {
-		const total = cost[i]! + endCost(facts.to - nodes[i]!.day);
+		const total = cost[i]! + endCost(season.to - nodes[i]!.day);
 		if (total < least) [least, best] = [total, i];
 	}
 	const days: number[] = [];

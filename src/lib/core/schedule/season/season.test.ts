@@ -86,6 +86,7 @@ describe('the rules of a season', () => {
 			[round(tuesday - 42)],
 			{ rule: 'too-far', days: 42, most_days: 37 }
 		],
+		['a holiday', round(tuesday), { holidays: [tuesday] }, [], { rule: 'holiday' }],
 		['a wrong weekday', round(tuesday + 2), {}, [], { rule: 'weekday', weekday: 4, allowed: [1, 2, 3] }],
 		[
 			'a closed lab',
@@ -253,6 +254,7 @@ describe('a proposed season', () => {
 				bottlesADay: fc.integer({ min: 1, max: 6 })
 			})
 		}),
+		holidays: fc.array(fc.integer({ min: from, max: from + 130 }), { maxLength: 6 }),
 		dryingDays: fc.constantFrom(3, 7, 18).map((n) => () => n),
 		disinfected: fc.constantFrom<ReadonlySet<string>>(new Set(), new Set(['a']))
 	});
@@ -289,6 +291,19 @@ describe('a proposed season', () => {
 		expect(rounds[0]).toBe(done);
 		expect(rounds[1]!.day - done.day).toBeGreaterThanOrEqual(26);
 		expect(rounds[1]!.day - done.day).toBeLessThanOrEqual(34);
+	});
+
+	it('keeps a circuit’s own season, and owes it nothing outside', () => {
+		const own = { from: from + 20, to: from + 120 };
+		const { rounds, unmet } = proposed(season({ circuits: [circuit(0, { season: own })] }));
+		expect(rounds.length).toBeGreaterThan(1);
+		for (const { day } of rounds) {
+			expect(day).toBeGreaterThanOrEqual(own.from);
+			expect(day).toBeLessThanOrEqual(own.to);
+		}
+		expect(unmet).toEqual([]);
+		const open = { from: null, to: null };
+		expect(proposed(season({ circuits: [circuit(0, { season: open })] }))).toEqual(proposed(season()));
 	});
 
 	it('goes to the sites that may be visited, and leaves out those that may not', () => {

@@ -20,6 +20,8 @@ export interface Circuit {
 	/** Days of the week on which it may run, 0 Sunday to 6 Saturday. */
 	weekdays: readonly number[];
 	spacing: GrabSpacing;
+	/** Its own season, first and last day, inside the program's; left out, the whole of that. */
+	season?: { from: number | null; to: number | null } | undefined;
 	crew: number;
 	needs: readonly Skill[];
 	/** After this nobody sets out any more that day, minutes since midnight. */
@@ -91,6 +93,8 @@ export interface SeasonFacts {
 	to: number;
 	circuits: readonly Circuit[];
 	people: readonly Volunteer[];
+	/** Days on which nobody is sent out. */
+	holidays?: readonly number[] | undefined;
 	labs: Readonly<Record<string, SeasonLab>>;
 	/** Days that gear dries if it got wet on that day. */
 	dryingDays: (day: number) => number;
@@ -99,6 +103,12 @@ export interface SeasonFacts {
 	/** What samplers in the stream ask for: rounds are drawn towards these days. */
 	tasks?: readonly SamplerTask[] | undefined;
 }
+
+/** The first and the last day on which a circuit may run. */
+export const seasonOf = ({ from, to }: Pick<SeasonFacts, 'from' | 'to'>, { season }: Pick<Circuit, 'season'>) => ({
+	from: Math.max(from, season?.from ?? from),
+	to: Math.min(to, season?.to ?? to)
+});
 
 /** The day of the week of a day number, 0 Sunday to 6 Saturday. */
 export const weekday = (day: number): number => (((day + 4) % 7) + 7) % 7;

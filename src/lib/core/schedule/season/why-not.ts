@@ -1,12 +1,23 @@
 import type { Board, Breach } from './breaches';
 import { crewFor, type Shares } from './crew';
-import type { Circuit, Skill } from './season';
+import { seasonOf, type Circuit, type Skill } from './season';
 
 /** What keeps a day from being used, told as the rule that would have to give. */
 export type Blocker =
 	| Extract<
 			Breach,
-			{ rule: 'weekday' | 'lab-closed' | 'lab-full' | 'wet-gear' | 'refused' | 'barred' | 'no-order' | 'kit-twice' }
+			{
+				rule:
+					| 'holiday'
+					| 'weekday'
+					| 'lab-closed'
+					| 'lab-full'
+					| 'wet-gear'
+					| 'refused'
+					| 'barred'
+					| 'no-order'
+					| 'kit-twice';
+			}
 	  >
 	| { rule: 'nobody-free' }
 	| { rule: 'skill-missing'; skill: Skill };
@@ -29,6 +40,7 @@ export interface Unmet {
 const MILDEST: readonly Blocker['rule'][] = [
 	'kit-twice',
 	'weekday',
+	'holiday',
 	'wet-gear',
 	'lab-full',
 	'nobody-free',
@@ -45,7 +57,7 @@ const MILDEST: readonly Blocker['rule'][] = [
  */
 export function whyNot(board: Board, circuit: Circuit, shares: Shares, rank: ReadonlyMap<string, number>): Unmet[] {
 	const { least_days, aim_days, most_days } = circuit.spacing;
-	const { from, to } = board.facts;
+	const { from, to } = seasonOf(board.facts, circuit);
 	const days = board
 		.of(circuit.id)
 		.map((r) => r.day)

@@ -89,6 +89,9 @@ export const circuit = pgTable(
 		least_days: integer('least_days').notNull(),
 		aim_days: integer('aim_days').notNull(),
 		most_days: integer('most_days').notNull(),
+		/** Its own season, where that is shorter than the program's; ISO dates. */
+		seasonFrom: text('season_from'),
+		seasonTo: text('season_to'),
 		crew: integer().notNull(),
 		needs: text().array().notNull().default([]),
 		/** No one starts before or after, minutes since the local midnight. */

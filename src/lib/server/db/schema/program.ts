@@ -25,6 +25,8 @@ export const role = pgEnum('role', roles);
 export interface ProgramSettings {
 	/** First and last day of the season that is planned, as ISO dates. */
 	season?: { from: string; to: string };
+	/** Days on which nobody is sent out, as ISO dates. */
+	holidays?: string[];
 	/** How a drive is guessed that nobody has timed. */
 	driveGuess?: DriveGuess;
 	/** Rain at the gauge that counts as a storm, and how soon after it a storm round goes. */
