@@ -65,6 +65,8 @@ describe('labels, printed and photographed', () => {
 		const pdf = await printLabels(
 			labels.map((l) => ({
 				...l,
+				day: 'Fri 15 May',
+				program: 'Tessel Stream Watch',
 				siteName: `Tessel ${l.site}`,
 				address: `https://streams.example.org/sample?label=${l.code}`
 			})),

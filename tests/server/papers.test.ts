@@ -59,7 +59,8 @@ const round: PaperRound = {
 		blanks: []
 	}),
 	sheets: [],
-	timeZone: 'Etc/UTC'
+	timeZone: 'Etc/UTC',
+	letterhead: { program: 'Test streams', telephone: '01 234', size: 'A4' }
 };
 
 /** The words of a PDF, as they stand on the page. */
@@ -91,6 +92,33 @@ describe('papers for the car', () => {
 		const found = round.steps.map(({ step }) => first!.search(new RegExp(`\\d\\s+${step.title}`)));
 		expect(found.every((at) => at >= 0)).toBe(true);
 		expect([...found].sort((a, b) => a - b)).toEqual(found);
+	});
+
+	it('every page says whose it is, which site and day it is for, and which page of how many', async () => {
+		const full = orderSteps(fullVisit);
+		const steps = 'steps' in full ? full.steps : [];
+		const pages = wordsOf(await printFieldSheets({ ...round, card: fullVisit, steps }))
+			.split('\f')
+			.slice(0, -1);
+		expect(pages.length).toBeGreaterThan(3); // a site's sheet goes over several
+		const heads = pages.map((p) => p.trim().split('\n')[0]!.replace(/\s+/g, ' '));
+		heads.forEach((head, i) =>
+			expect(head).toMatch(
+				new RegExp(`^Test streams, 01 234 (QU1|TE4) Site (QU1|TE4), Fri 15 May page ${i + 1} of ${pages.length}$`)
+			)
+		);
+		const siteOf = heads.map((h) => /(QU1|TE4)/.exec(h)![1]);
+		expect([...siteOf].sort()).toEqual(siteOf);
+		// no page ends with a title whose step is on the next
+		for (const page of pages) expect(steps.some(({ step }) => page.trimEnd().endsWith(step.title))).toBe(false);
+	});
+
+	it('is as large as the program’s paper', async () => {
+		const boxOf = (pdf: Uint8Array) =>
+			/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(Buffer.from(pdf).toString('latin1'))!.slice(1, 3);
+		expect(boxOf(await printRoundSheet(round))).toEqual(['595.28', '841.89']);
+		const letterhead = { ...round.letterhead, size: 'letter' as const };
+		expect(boxOf(await printRoundSheet({ ...round, letterhead }))).toEqual(['612', '792']);
 	});
 
 	it('the custody form has a line for each bottle and room for each hand', async () => {
@@ -167,7 +195,7 @@ describe('the season on the wall', () => {
 
 	it('has every round of the season under its month, what came of it, and room for a pencil', async () => {
 		const pdf = await printSeasonSheet({
-			program: 'Kell Watch',
+			letterhead: { ...round.letterhead, program: 'Kell Watch' },
 			from: MAY_1,
 			to: MAY_1 + 60,
 			rounds: [
@@ -189,7 +217,14 @@ describe('the season on the wall', () => {
 	});
 
 	it('of an empty season says so much and no more', async () => {
-		const words = wordsOf(await printSeasonSheet({ program: 'New', from: MAY_1, to: MAY_1 + 9, rounds: [] }));
+		const words = wordsOf(
+			await printSeasonSheet({
+				letterhead: { ...round.letterhead, program: 'New' },
+				from: MAY_1,
+				to: MAY_1 + 9,
+				rounds: []
+			})
+		);
 		expect(words).toContain('0 rounds');
 	});
 });

@@ -18,7 +18,8 @@ import {
 	stream
 } from '../../src/lib/server/db/schema';
 import { feedKeyOf, newFeedKey, programOfFeed, seasonCalendar } from '../../src/lib/server/plan/calendar';
-import { changePlan, PlanChange } from '../../src/lib/server/plan/change';
+import { PlanChange } from '../../src/lib/server/plan/asked-change';
+import { changePlan } from '../../src/lib/server/plan/change';
 import { gearOfRound } from '../../src/lib/server/plan/gear';
 import { PackWords, tellTicks } from '../../src/lib/server/plan/pack-ticks';
 import { loadRoundDay } from '../../src/lib/server/plan/round-day';

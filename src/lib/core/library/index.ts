@@ -11,6 +11,7 @@ export {
 	ownCodeOf,
 	permissionMissing,
 	thresholdOf,
+	type PaperSize,
 	type ThresholdRow
 } from './kinds';
 export { roles, type Role } from './roles';

@@ -46,7 +46,9 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		reportTo,
 		overdue_h,
 		whoJudges,
-		holidays
+		holidays,
+		paper,
+		telephone
 	} = row!.settings;
 	return {
 		id: programId,
@@ -61,7 +63,9 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		reportTo: reportTo ?? '',
 		overdue_h: overdue_h ?? USUAL_OVERDUE_h,
 		whoJudges: whoJudges ?? 'anyone',
-		holidays: holidays ?? []
+		holidays: holidays ?? [],
+		paper: paper ?? 'A4',
+		telephone: telephone ?? ''
 	};
 }
 

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import type { Row } from '../../core/library';
+import type { PaperSize, Row } from '../../core/library';
 import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
 import { logbookTip, member, program } from '../db/schema';
@@ -17,6 +17,8 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		reportTo: string;
 		whoJudges: 'anyone' | 'others';
 		holidays: string[];
+		paper: PaperSize;
+		telephone: string;
 	} & Record<'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h' | 'overdue_h', number>;
 	const [there] = await tx
 		.select({ settings: program.settings })
@@ -39,7 +41,9 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				reportTo: said.reportTo,
 				whoJudges: said.whoJudges,
 				overdue_h: said.overdue_h,
-				holidays: said.holidays
+				holidays: said.holidays,
+				paper: said.paper,
+				telephone: said.telephone
 			}
 		})
 		.where(eq(program.id, said.id));

@@ -10,7 +10,7 @@ import { LINE } from '../../core/subjects/blank';
 import { blankFor } from '../../core/subjects/blanks';
 import type { Step } from '../../core/subjects/steps';
 import type { DayPlan } from '../../core/schedule';
-import { paperPage, print, ruledTable } from './print';
+import { paperPage, print, ruledTable, type Letterhead } from './print';
 
 /* What is carried on paper: the round sheet, blank field sheets, the custody form. Blank lines are for a pencil. */
 
@@ -36,6 +36,7 @@ export interface PaperRound {
 	/** What the crew's phones have told of the bottles so far; empty before the day. */
 	sheets: readonly Sheet[];
 	timeZone: string;
+	letterhead: Letterhead;
 }
 
 const CAUTION =
@@ -50,7 +51,7 @@ export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
 			? null
 			: (plan.plated_min ?? 0) + plan.slack.holding_min;
 	return print(
-		paperPage(round.title, [
+		paperPage(`${round.title}, ${round.date}`, round.letterhead, [
 			{ text: round.title, style: 'title' },
 			{
 				text: `${round.date}. ${round.crew}. Leave ${round.depot} at ${sayMinute(plan.start_min)}.`,
@@ -92,23 +93,34 @@ export const printFieldSheets = (round: PaperRound): Promise<Uint8Array> =>
 	print(
 		paperPage(
 			`Field sheets, ${round.title}`,
+			round.letterhead,
 			round.sites.flatMap((site, i): Content[] => [
-				{ text: `${site.code} ${site.name}`, style: 'title', ...(i > 0 ? { pageBreak: 'before' as const } : {}) },
+				{
+					id: site.code,
+					text: `${site.code} ${site.name}`,
+					style: 'title',
+					...(i > 0 ? { pageBreak: 'before' as const } : {})
+				},
 				{ text: `${site.about}. ${site.hazards}`, style: 'small' },
 				{ text: `date ${round.date}     time ${LINE}     crew ${LINE}${LINE}`, margin: [0, 6, 0, 2] },
 				{ text: 'A slip is struck through once and initialled, never rubbed out.', style: 'small' },
-				...round.steps.flatMap(({ step }, n): Content[] => [
-					{ text: `${n + 1}  ${step.title}`, style: 'section', margin: [0, 6, 0, 1] },
-					{ text: step.how, style: 'small' },
-					{
-						...blank(
-							step,
-							round.labels.filter((l) => l.site === site.code)
-						),
-						margin: [0, 3, 0, 0]
-					}
-				])
-			])
+				// a step stays whole: its title is not left behind at the foot of a page
+				...round.steps.map(({ step }, n): Content => ({
+					unbreakable: true,
+					stack: [
+						{ text: `${n + 1}  ${step.title}`, style: 'section', margin: [0, 6, 0, 1] },
+						{ text: step.how, style: 'small' },
+						{
+							...blank(
+								step,
+								round.labels.filter((l) => l.site === site.code)
+							),
+							margin: [0, 3, 0, 0]
+						}
+					]
+				}))
+			]),
+			(code) => `${code} ${round.sites.find((s) => s.code === code)?.name ?? ''}, ${round.date}`
 		)
 	);
 
@@ -143,7 +155,7 @@ export function printCustodyForm(round: PaperRound): Promise<Uint8Array> {
 			.join(', ');
 	const seals = [...new Set(hands.flatMap((h) => h.seal ?? []))];
 	return print(
-		paperPage(`Custody, ${round.title}`, [
+		paperPage(`Custody, ${round.title}, ${round.date}`, round.letterhead, [
 			{ text: 'Custody of bottles', style: 'title' },
 			{
 				text: `${round.title}, ${round.date}, to ${round.lab ?? LINE}. In a bag inside the lid of the cooler.`,

@@ -2,7 +2,7 @@ import type { Content } from 'pdfmake/interfaces';
 import { sayPlanDay } from '../../core/interpret';
 import { counted } from '../../core/wording';
 import type { BoardRound } from '../plan/season';
-import { paperPage, print, ruledTable } from './print';
+import { paperPage, print, ruledTable, type Letterhead } from './print';
 
 type PaperSeasonRound = Pick<BoardRound, 'day' | 'name' | 'state' | 'refusedBecause' | 'quality'> & {
 	codes: string[];
@@ -10,7 +10,7 @@ type PaperSeasonRound = Pick<BoardRound, 'day' | 'name' | 'state' | 'refusedBeca
 };
 
 export interface PaperSeason {
-	program: string;
+	letterhead: Letterhead;
 	from: number;
 	to: number;
 	/** With the codes of each round's sites, and the initials of its crew. */
@@ -22,7 +22,7 @@ const DAY_ms = 86_400_000;
 const marks: Record<BoardRound['state'], string> = { done: 'done', missed: 'missed', refused: 'refused', planned: '' };
 
 /** The season to pin on a wall: every round by month, with a blank for what came of it. */
-export function printSeasonSheet({ program, from, to, rounds }: PaperSeason): Promise<Uint8Array> {
+export function printSeasonSheet({ letterhead, from, to, rounds }: PaperSeason): Promise<Uint8Array> {
 	const inSeason = rounds.filter((r) => r.day >= from && r.day <= to).sort((a, b) => a.day - b.day);
 	const months = [...new Set(inSeason.map((r) => MONTH.format(r.day * DAY_ms)))];
 	const duplicates = (r: PaperSeasonRound) => r.quality.map((q) => q.kind).join(', ');
@@ -35,8 +35,8 @@ export function printSeasonSheet({ program, from, to, rounds }: PaperSeason): Pr
 		{ text: r.refusedBecause ? `refused: ${r.refusedBecause}` : marks[r.state], fontSize: 8.5 }
 	];
 	return print(
-		paperPage(`${program}: the season`, [
-			{ text: `${program}: the season`, style: 'title' },
+		paperPage('The season', letterhead, [
+			{ text: `${letterhead.program}: the season`, style: 'title' },
 			{ text: `${sayPlanDay(from)} to ${sayPlanDay(to)}. ${counted(inSeason.length, 'round')}.`, margin: [0, 2, 0, 4] },
 			...months.flatMap((month): Content[] => [
 				{ text: month, style: 'section' },

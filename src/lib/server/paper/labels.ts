@@ -22,6 +22,9 @@ const roleWords = { routine: '', duplicate: 'duplicate', blank: 'blank' } as con
 /** A label with the site's name, and what its matrix code says: an address that opens the bottle in Sample. */
 export interface PrintedLabel extends BottleLabel {
 	siteName: string;
+	/** The day as people read it, and whose bottle it is. */
+	day: string;
+	program: string;
 	address: string;
 }
 
@@ -41,9 +44,10 @@ export async function printLabels(labels: readonly PrintedLabel[], stock: LabelS
 					{ text: label.code, bold: true, fontSize: 10 },
 					{ text: label.siteName, fontSize: 9 },
 					{ text: [bottleLabelWords[label.kind], ...(label.preserved ? [`, ${label.preserved}`] : [])], fontSize: 7.5 },
-					...(label.role === 'routine' ? [] : [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 9 }]),
-					{ text: 'filled at  ____ : ____', fontSize: 8, margin: [0, 3, 0, 0] as [number, number, number, number] },
-					{ text: 'by  ________', fontSize: 8 }
+					...(label.role === 'routine' ? [] : [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 7.5 }]),
+					{ text: 'filled at  ____ : ____', fontSize: 8, margin: [0, 1, 0, 0] as [number, number, number, number] },
+					{ text: `by  _____  ${label.day}`, fontSize: 7.5 },
+					{ text: label.program, fontSize: 5.5 }
 				]
 			}
 		],

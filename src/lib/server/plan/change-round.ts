@@ -2,7 +2,7 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { member, place, round, site } from '../db/schema';
-import type { Changed, RoundChange } from './change';
+import type { Changed, RoundChange } from './asked-change';
 import { dayNumber, instantAt, minuteOfDay } from './local-day';
 import { note, type RoundRow } from './round-audit';
 

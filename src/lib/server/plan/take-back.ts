@@ -2,7 +2,7 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { audit, round } from '../db/schema';
-import type { Changed } from './change';
+import type { Changed } from './asked-change';
 import { note, type RoundRow } from './round-audit';
 
 /**

@@ -4,7 +4,7 @@ import { Board, factsFromWire, openSites, placeQualitySamples } from '../../core
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
 import { circuit, methodCardVersion, round } from '../db/schema';
-import type { Changed, PlanChange } from './change';
+import type { Changed, PlanChange } from './asked-change';
 import { instantAt } from './local-day';
 import { note } from './round-audit';
 import { loadSeason } from './season';

@@ -36,4 +36,4 @@ export { exampleThresholds } from './example-thresholds';
 export { thresholdOf } from './thresholds';
 export { type ThresholdRow } from './threshold-fields';
 export { permissionMissing } from './catchment';
-export { isTimeZone } from './program';
+export { isTimeZone, type PaperSize } from './program';

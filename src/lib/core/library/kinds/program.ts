@@ -2,6 +2,9 @@ import { kind } from '../kind';
 import { dates, maybeDate } from '../calendar-fields';
 import { number, oneOf, words } from '../field';
 
+export const paperSizes = ['A4', 'letter'] as const;
+export type PaperSize = (typeof paperSizes)[number];
+
 export const isTimeZone = (zone: string): boolean => {
 	try {
 		return Intl.DateTimeFormat('en', { timeZone: zone }).resolvedOptions().timeZone !== '';
@@ -48,6 +51,8 @@ export const program = kind({
 			help: 'of dead fish, a spill, what cannot wait: name and number',
 			most: 120
 		}),
+		telephone: words({ label: 'Telephone', help: 'stands on every paper, beside the program’s name', most: 40 }),
+		paper: oneOf({ label: 'Paper', help: 'for sheets that are printed', options: paperSizes }),
 		overdue_h: number({
 			label: 'Overdue after',
 			unit: 'h',

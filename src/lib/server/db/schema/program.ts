@@ -16,6 +16,7 @@ import {
 	uuid
 } from 'drizzle-orm/pg-core';
 import { roles } from '../../../core/library';
+import type { PaperSize } from '../../../core/library';
 import type { DriveGuess } from '../../../core/schedule';
 import { user } from './sign-in';
 
@@ -25,6 +26,9 @@ export const role = pgEnum('role', roles);
 export interface ProgramSettings {
 	/** First and last day of the season that is planned, as ISO dates. */
 	season?: { from: string; to: string };
+	/** On what papers are printed, and whom to call, as it stands on each. */
+	paper?: PaperSize;
+	telephone?: string;
 	/** Days on which nobody is sent out, as ISO dates. */
 	holidays?: string[];
 	/** How a drive is guessed that nobody has timed. */

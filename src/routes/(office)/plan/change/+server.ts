@@ -1,6 +1,7 @@
 import { json } from '@sveltejs/kit';
 import { database } from '$lib/server/db/connect';
-import { changePlan, PlanChange } from '$lib/server/plan/change';
+import { PlanChange } from '$lib/server/plan/asked-change';
+import { changePlan } from '$lib/server/plan/change';
 import { serverNow_ms } from '$lib/server/settings';
 import type { RequestHandler } from './$types';
 

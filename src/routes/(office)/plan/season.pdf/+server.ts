@@ -1,6 +1,7 @@
 import { database } from '$lib/server/db/connect';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { peopleOf } from '$lib/server/db/queries/members';
+import { letterheadOf } from '$lib/server/paper/letterhead';
 import { loadSeason } from '$lib/server/plan/season';
 import { serverNow_ms } from '$lib/server/settings';
 import { beside } from '$lib/server/threads/beside';
@@ -13,7 +14,7 @@ export const GET: RequestHandler = async ({ locals }) => {
 	const { sites } = await streamNetwork(db, member.programId);
 	const people = await peopleOf(db, member.programId);
 	const pdf = await beside('season', {
-		program: member.program.name,
+		letterhead: await letterheadOf(db, member.programId),
 		from: wire.from,
 		to: wire.to,
 		rounds: rounds.map(({ day, name, state, refusedBecause, quality, siteIds, crew }) => ({

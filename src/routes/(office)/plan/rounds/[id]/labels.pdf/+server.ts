@@ -1,5 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
+import { sayPlanDay } from '$lib/core/interpret';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { labelStocks } from '$lib/server/paper/labels';
@@ -24,6 +25,8 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		'labels',
 		labels.map((l) => ({
 			...l,
+			day: sayPlanDay(round.day),
+			program: locals.member!.program.name,
 			siteName: round.sites.find((s) => s.code === l.site)?.name ?? l.site,
 			address: `${settings().ORIGIN}/sample?label=${encodeURIComponent(l.code)}`
 		})),

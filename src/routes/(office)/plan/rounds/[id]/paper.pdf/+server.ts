@@ -6,6 +6,7 @@ import { orderSteps } from '$lib/core/method';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
+import { letterheadOf } from '$lib/server/paper/letterhead';
 import { dateOfDay } from '$lib/server/plan/local-day';
 import { labelsOf, loadRoundDay, sheetsOfRound } from '$lib/server/plan/round-day';
 import { serverNow_ms } from '$lib/server/settings';
@@ -39,7 +40,8 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		steps: 'steps' in order ? order.steps : round.card.steps.map((step) => ({ step, because: [] })),
 		labels: labelsOf(round),
 		sheets: await sheetsOfRound(db, member.programId, round.id),
-		timeZone: member.program.timeZone
+		timeZone: member.program.timeZone,
+		letterhead: await letterheadOf(db, member.programId)
 	});
 	return new Response(new Uint8Array(pdf), {
 		headers: {
