@@ -12,9 +12,9 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 		{ word: 'Pack', href: '/pack', key: '3', action: 'sample' as const },
 		{ word: 'Sample', href: '/sample', key: '4', action: 'sample' as const },
 		{ word: 'Review', href: '/review', key: '5', action: 'see-queue' as const },
-		{ word: 'Visits', href: '/visits', key: '8', action: 'see-visit' as const },
 		{ word: 'Sites', href: '/sites', key: '6', action: 'see-site' as const },
-		{ word: 'Library', href: '/library', key: '7', action: 'see-library' as const }
+		{ word: 'Library', href: '/library', key: '7', action: 'see-library' as const },
+		{ word: 'Visits', href: '/visits', key: '8', action: 'see-visit' as const }
 	];
 	return {
 		now_ms: serverNow_ms(),

@@ -341,6 +341,21 @@ describe('flow', () => {
 			9
 		);
 	});
+	it('by floats works the area out from the width and three depths at a mark, and the coefficient from their mean', () => {
+		const floats = {
+			method: 'float',
+			'floats/length_m': 10,
+			'floats/runs/a/time_s': 20,
+			'floats/areas/upper/width_m': 4,
+			'floats/areas/upper/depths/1/depth_m': 0.2,
+			'floats/areas/upper/depths/2/depth_m': 0.4
+		};
+		expect(flowOf(main(floats))).toBeNull(); // a depth is missing
+		const whole = { ...floats, 'floats/areas/upper/depths/3/depth_m': { value: 20, unit: 'cm' } };
+		// a metre apart, the edges dry: 0.1 + 0.3 + 0.3 + 0.1 m²; mean depth 0.2 m, where 0.66 holds as at 0.3 m
+		expect(flowOf(main(whole))).toBeCloseTo((10 / 20) * 0.66 * 0.8, 9);
+		expect(flowOf(main({ ...whole, 'floats/areas/upper/area_m2': 1 }))).toBeCloseTo((10 / 20) * 0.66 * 1, 9);
+	});
 	it('through a flume that leans, or whose tail nobody read, is doubted', () => {
 		const rated = {
 			...fullVisit,

@@ -44,7 +44,9 @@ export async function printLabels(labels: readonly PrintedLabel[], stock: LabelS
 					{ text: label.code, bold: true, fontSize: 10 },
 					{ text: label.siteName, fontSize: 9 },
 					{ text: [bottleLabelWords[label.kind], ...(label.preserved ? [`, ${label.preserved}`] : [])], fontSize: 7.5 },
-					...(label.role === 'routine' ? [] : [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 7.5 }]),
+					...(label.role === 'routine'
+						? []
+						: [{ text: roleWords[label.role].toUpperCase(), bold: true, fontSize: 7.5 }]),
 					{ text: 'filled at  ____ : ____', fontSize: 8, margin: [0, 1, 0, 0] as [number, number, number, number] },
 					{ text: `by  _____  ${label.day}`, fontSize: 7.5 },
 					{ text: label.program, fontSize: 5.5 }

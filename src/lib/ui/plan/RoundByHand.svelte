@@ -109,6 +109,9 @@
 	.lab {
 		margin: 4px 0;
 	}
+	.lab select {
+		width: auto;
+	}
 	.other {
 		color: var(--ink-2);
 	}

@@ -35,6 +35,7 @@
 		display: flex;
 		flex-wrap: wrap;
 		gap: 8px;
+		margin: 8px 0;
 	}
 	small {
 		margin-left: 8px;

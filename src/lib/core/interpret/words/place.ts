@@ -4,6 +4,7 @@ import { isParameterCode, parameterOf, type OwnParameters, type ParameterCode } 
 const words: Record<string, string> = {
 	distance_m: 'place on the tape',
 	depth_m: 'depth',
+	width_m: 'width of the water',
 	velocity_m_s: 'speed',
 	velocity02_m_s: 'speed at 0.2',
 	velocity06_m_s: 'speed at 0.6',

@@ -65,7 +65,17 @@ export const gaugings = z
 					depth_m: leaf(depth_m),
 					averaging: leaf(z.enum(['times', 'velocities'], { error: 'times or velocities' })),
 					runs: z.record(SheetId, z.object({ time_s: leaf(time_s) })).optional(),
-					areas: z.record(SheetId, z.object({ area_m2: leaf(area_m2) })).optional()
+					areas: z
+						.record(
+							SheetId,
+							z.object({
+								area_m2: leaf(area_m2),
+								/** Instead of the area: the width of the water, and depths at equal steps across it. */
+								width_m: leaf(tape_m),
+								depths: z.record(SheetId, z.object({ depth_m: leaf(depth_m) })).optional()
+							})
+						)
+						.optional()
 				})
 				.optional(),
 			flume: z

@@ -13,6 +13,7 @@ import { mean, quantile, standardDeviation } from '../../statistics';
 import { finding, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
 import type { Lack } from './flags';
+import { sectionAtMark } from './float-area';
 import type { GaugingSheet } from './how';
 import type { GaugingMethod } from './branch';
 
@@ -68,14 +69,16 @@ function ofMean(values: readonly number[]): number | null {
 
 function byFloats(id: string, { floats, wettedWidth_m }: GaugingSheet, limits: Limits): Told {
 	const runTimes_s = Object.values(floats?.runs ?? {}).flatMap((r) => r.time_s ?? []);
-	const areas_m2 = Object.values(floats?.areas ?? {}).flatMap((a) => a.area_m2 ?? []);
+	const sections = Object.values(floats?.areas ?? {}).flatMap((a) => sectionAtMark(a) ?? []);
+	const areas_m2 = sections.map((s) => s.area_m2);
 	const flags = oddRuns(id, runTimes_s);
 	if (floats?.length_m === undefined || runTimes_s.length === 0)
 		return lacking(id, floats?.length_m === undefined ? 'length' : 'run', flags);
 	if (areas_m2.length === 0) return lacking(id, 'area', flags);
 	const length_m = inPlaceUnit(floats.length_m, 'm');
 	const width_m = wettedWidth_m === undefined ? null : inPlaceUnit(wettedWidth_m, 'm');
-	const byArea_m = width_m ? mean(areas_m2)! / width_m : null;
+	const byMarks_m = mean(sections.flatMap((s) => s.meanDepth_m ?? []));
+	const byArea_m = width_m ? mean(areas_m2)! / width_m : byMarks_m;
 	const depth_m = floats.depth_m === undefined ? byArea_m : inPlaceUnit(floats.depth_m, 'm');
 	const byDepth = depth_m === null || depth_m <= 0 ? null : floatCoefficient({ depth_m });
 	const coefficient = floats.coefficient ?? limits.floatCoefficient ?? byDepth;

@@ -18,16 +18,23 @@
 	import { floatCoefficient } from '$lib/core/discharge';
 	import { limitsOf } from '$lib/core/method';
 	import { inPlaceUnit } from '$lib/core/quantity';
+	import { mean } from '$lib/core/statistics';
 	import Chips from '../../entry/Chips.svelte';
 	import MeasureField from '../../entry/MeasureField.svelte';
+	import { depthsAcross, sectionAtMark } from '$lib/core/subjects/gauging/float-area';
 	import TimedRuns from './TimedRuns.svelte';
+
+	const marks = ['upper', 'lower'] as const;
 
 	let { base, floats, limits, writer, newId, lengths }: Props = $props();
 
 	const runs = $derived(
 		Object.entries(floats?.runs ?? {}).flatMap(([id, r]) => (r.time_s === undefined ? [] : [{ id, time_s: r.time_s }]))
 	);
-	const depth_m = $derived(floats?.depth_m === undefined ? null : inPlaceUnit(floats.depth_m, 'm'));
+	const ofMarks = $derived(
+		mean(marks.flatMap((mark) => sectionAtMark(floats?.areas?.[mark] ?? {})?.meanDepth_m ?? []))
+	);
+	const depth_m = $derived(floats?.depth_m === undefined ? ofMarks : inPlaceUnit(floats.depth_m, 'm'));
 	const byDepth = $derived(depth_m === null || depth_m <= 0 ? null : Number(floatCoefficient({ depth_m }).toFixed(2)));
 	const coefficient = $derived(floats?.coefficient ?? limitsOf(limits).floatCoefficient ?? byDepth);
 	const averaging = $derived(floats?.averaging ?? 'times');
@@ -42,12 +49,40 @@
 </p>
 <MeasureField {writer} path="{base}/floats/length_m" label="From mark to mark" placed="m" read={lengths} />
 <TimedRuns base="{base}/floats/runs" word="run" {runs} {writer} {newId} />
-<h2>Area of the section, m²</h2>
-<p class="small">Mean depth times width, at the upper and the lower mark.</p>
-<div class="pair">
-	<MeasureField {writer} path="{base}/floats/areas/upper/area_m2" label="upper mark" placed="m2" />
-	<MeasureField {writer} path="{base}/floats/areas/lower/area_m2" label="lower mark" placed="m2" />
-</div>
+<h2>The section at both marks</h2>
+<p class="small">
+	The width of the water, and its depth at three places across. Or the area itself, where it is known.
+</p>
+{#each marks as mark (mark)}
+	{@const section = sectionAtMark(floats?.areas?.[mark] ?? {})}
+	<fieldset>
+		<legend
+			>{mark} mark{#if section}<b>{section.area_m2.toFixed(2)} m²</b>{/if}</legend
+		>
+		<div class="pair">
+			<MeasureField
+				{writer}
+				path="{base}/floats/areas/{mark}/width_m"
+				label="{mark} mark, width of the water"
+				placed="m"
+				read={lengths}
+			/>
+			{#each depthsAcross as { id, word } (id)}
+				<MeasureField
+					{writer}
+					path="{base}/floats/areas/{mark}/depths/{id}/depth_m"
+					label="{mark} mark, depth {word}"
+					placed="m"
+					read={lengths}
+				/>
+			{/each}
+		</div>
+		<details open={floats?.areas?.[mark]?.area_m2 !== undefined}>
+			<summary>I know the area</summary>
+			<MeasureField {writer} path="{base}/floats/areas/{mark}/area_m2" label="{mark} mark" placed="m2" />
+		</details>
+	</fieldset>
+{/each}
 <MeasureField {writer} path="{base}/floats/depth_m" label="Mean depth of the reach" placed="m" read={lengths} />
 <Chips
 	legend="The surface runs faster than the whole: times"
@@ -79,5 +114,18 @@
 		grid-template-columns: 1fr 1fr;
 		gap: 8px;
 		margin-bottom: 10px;
+	}
+	fieldset {
+		margin-top: 10px;
+	}
+	legend b {
+		margin-left: 10px;
+	}
+	summary {
+		cursor: pointer;
+		min-height: 44px;
+		display: flex;
+		align-items: center;
+		color: var(--water);
 	}
 </style>
