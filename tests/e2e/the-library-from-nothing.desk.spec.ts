@@ -123,7 +123,7 @@ test('streams, sites, cards, teams, people, places and a circuit, each where the
 	await page.getByRole('link', { name: 'Plan it' }).click();
 	await page.getByRole('button', { name: /^Propose/ }).click();
 	await page.getByRole('button', { name: /^Take these/ }).click();
-	await expect(page.getByText(/rounds are in the plan/)).toBeVisible();
+	await expect(page.getByRole('status').filter({ hasText: /rounds are in the plan/ })).toBeVisible();
 });
 
 test('a person chooses a password at the address they were given, and sees what is theirs', async ({ browser }) => {

@@ -79,7 +79,7 @@
 		</div>
 		<details open={floats?.areas?.[mark]?.area_m2 !== undefined}>
 			<summary>I know the area</summary>
-			<MeasureField {writer} path="{base}/floats/areas/{mark}/area_m2" label="{mark} mark" placed="m2" />
+			<MeasureField {writer} path="{base}/floats/areas/{mark}/area_m2" label="{mark} mark, area" placed="m2" />
 		</details>
 	</fieldset>
 {/each}
