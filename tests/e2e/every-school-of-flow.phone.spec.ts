@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { fullVisit, measure, tap } from './a-visit';
+import { fullVisit, tap } from './a-visit';
 import { keep, signedIn } from './application';
 
 test.use({ storageState: signedIn('monitor') });
@@ -91,17 +91,20 @@ test('floats, by the stopwatch and typed', async ({ page }) => {
 		await expect(page.getByText(`${seconds}.0 s`)).toBeVisible();
 	}
 	// at the upper mark by tape and rod: 4 m wide, dry at both edges, 0.3 + 0.45 + 0.35 m deep a metre apart
+	const mark = (which: string) => page.getByRole('group', { name: new RegExp(`^${which} mark`) });
 	for (const [part, figure] of [
 		['width of the water', '4'],
 		['depth a quarter across', '0.3'],
 		['depth halfway', '0.45'],
 		['depth three quarters across', '0.35']
-	] as const)
-		await measure(page, `upper mark, ${part}`, figure);
-	await expect(page.getByRole('group', { name: /^upper mark/ })).toContainText('1.10 m²');
-	await page.getByText('I know the area').last().click();
-	await page.getByLabel('lower mark, area').fill('1.3');
-	await page.getByLabel('lower mark, area').blur();
+	] as const) {
+		await mark('Upper').getByLabel(part).fill(figure);
+		await mark('Upper').getByLabel(part).blur();
+	}
+	await expect(mark('Upper')).toContainText('1.10 m²');
+	await mark('Lower').getByText('I know the area').click();
+	await mark('Lower').getByLabel('area').fill('1.3');
+	await mark('Lower').getByLabel('area').blur();
 	await page.getByLabel('Mean depth of the reach').fill('0.6096');
 	await page.getByLabel('Mean depth of the reach').blur();
 	// 10 m / 22.5 s × 0.68 at two feet of depth × 1.2 m²

@@ -156,6 +156,31 @@ describe('a parameter of a program’s own', () => {
 		expect(await definedParameters(db, programId)).toMatchObject({ 'own-chlorophyll-a': { name: 'Chlorophyll' } });
 		const texts = { 'steps.reading.parameter': 'own-chlorophyll-a' };
 		await keepVersion(db, who, 'stream-visit', 1, texts, now_ms, [{ do: 'add', tool: 'reading' }]);
+		const wanted = await keepTexts(
+			db,
+			who,
+			the('thresholds'),
+			null,
+			{
+				use: 'clear water',
+				parameter: 'own-chlorophyll-a',
+				statistic: 'each sample',
+				leastSamples: '1',
+				good: 'little',
+				watchFrom: '20',
+				watchHigh: 'much',
+				source: 'ours',
+				isExample: 'no'
+			},
+			now_ms
+		);
+		expect(wanted).toMatchObject({ ok: true });
+		// a figure could be held against nothing any more, were it gone
+		expect(await removeRow(db, who, the('parameters'), id, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringMatching(/named by threshold clear water/) as string
+		});
+		await removeRow(db, who, the('thresholds'), (wanted as { id: string }).id, now_ms);
 		expect(await removeRow(db, who, the('parameters'), id, now_ms)).toMatchObject({ ok: true });
 		expect(await definedParameters(db, programId)).toEqual({});
 		expect(await knownParameters(db, programId)).toMatchObject({ 'own-chlorophyll-a': { name: 'Chlorophyll' } });

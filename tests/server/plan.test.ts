@@ -1,6 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
+import { kindNamed } from '../../src/lib/core/library';
 import { factsFromWire, propose } from '../../src/lib/core/schedule';
 import { database } from '../../src/lib/server/db/connect';
 import {
@@ -19,6 +20,7 @@ import {
 } from '../../src/lib/server/db/schema';
 import { feedKeyOf, newFeedKey, programOfFeed, seasonCalendar } from '../../src/lib/server/plan/calendar';
 import { PlanChange } from '../../src/lib/server/plan/asked-change';
+import { removeRow } from '../../src/lib/server/library/keep';
 import { changePlan } from '../../src/lib/server/plan/change';
 import { gearOfRound } from '../../src/lib/server/plan/gear';
 import { PackWords, tellTicks } from '../../src/lib/server/plan/pack-ticks';
@@ -131,6 +133,19 @@ describe('a season', () => {
 			why: expect.stringMatching(/changed again since/) as string
 		});
 		expect(await changePlan(db, who, { change: 'undo', audited: [v7()] }, now_ms)).toMatchObject({ ok: false });
+	});
+
+	it('a lab that a round hands in at is not taken out of the library', async () => {
+		const { who, roundId } = await aPlan();
+		const labId = v7();
+		await db
+			.insert(place)
+			.values({ programId: who.programId, id: labId, kind: 'lab', name: 'Far bench', latitude: 0, longitude: 0 });
+		const lab = kindNamed('labs')!;
+		await changePlan(db, who, { change: 'lab', roundId, labId }, now_ms);
+		expect(await removeRow(db, who, lab, labId, now_ms)).toMatchObject({ ok: false });
+		await changePlan(db, who, { change: 'lab', roundId, labId: null }, now_ms);
+		expect(await removeRow(db, who, lab, labId, now_ms)).toMatchObject({ ok: true });
 	});
 
 	it('people, labs and sites of nowhere are not put down for a round', async () => {

@@ -31,7 +31,19 @@ describe('the samples of a season, held against what a use wants of them togethe
 		const stands = standing({}, summer)!;
 		expect(stands).toMatchObject({ season: '2026-05', samples: 3, band: { word: 'low' } });
 		expect((stands.figure as { value: number }).value).toBeCloseTo(100, 9);
-		expect(standing({}, summer.slice(1))).toEqual({ season: '2026-05', samples: 2, figure: null, band: null });
+		expect(standing({}, summer.slice(1))).toEqual({
+			season: '2026-05',
+			samples: 2,
+			figure: null,
+			band: null,
+			lacks: 'samples'
+		});
+	});
+
+	it('with a 0 among them have no geometric mean, and say so instead of failing', () => {
+		const nought = [...summer, sample('2026-08-02', 0)];
+		expect(standing({}, nought)).toMatchObject({ samples: 4, figure: null, lacks: 'above-nought' });
+		expect(standing({ statistic: 'median' }, nought)).toMatchObject({ figure: { value: 10 }, lacks: null });
 	});
 
 	it('are those of the latest season alone, of its months alone', () => {

@@ -13,8 +13,10 @@ export interface Standing {
 	/** Its first month, as year-month. */
 	season: string;
 	samples: number;
-	/** Null while there are too few samples to say. */
+	/** Null where `lacks` says what keeps the samples from coming to a figure. */
 	figure: Figure | null;
+	/** Too few of them; or one of 0, which has no place in a geometric mean. */
+	lacks: 'samples' | 'above-nought' | null;
 	band: Band | null;
 }
 
@@ -30,7 +32,7 @@ function seasonOf(at_ms: number, { season }: Threshold, timeZone: string): strin
 /**
  * The season's statistic that a threshold asks for, of the latest season with samples; null where there is none. A
  * percentile is the sample in that place of the order, with its "below" or "above"; a geometric mean is as for
- * bacteria. RangeError when a figure's unit is of another kind, or a geometric mean meets a 0.
+ * bacteria. RangeError when a figure's unit is of another kind.
  */
 export function seasonStanding(threshold: Threshold, samples: readonly Sample[], timeZone: string): Standing | null {
 	const placed = samples.flatMap(({ at_ms, figure }) => {
@@ -43,15 +45,18 @@ export function seasonStanding(threshold: Threshold, samples: readonly Sample[],
 	);
 	if (season === null) return null;
 	const own = placed.filter((s) => s.season === season);
-	if (own.length < threshold.leastSamples) return { season, samples: own.length, figure: null, band: null };
+	const counted = { season, samples: own.length };
+	if (own.length < threshold.leastSamples) return { ...counted, figure: null, band: null, lacks: 'samples' };
 	const figure = statisticOf(threshold, own);
-	return { season, samples: own.length, figure, band: figure && judge(figure, threshold) };
+	if (figure === null) return { ...counted, figure, band: null, lacks: 'above-nought' };
+	return { ...counted, figure, band: judge(figure, threshold), lacks: null };
 }
 
 type Amount = ReturnType<typeof amount>;
 
 function statisticOf({ statistic, unit }: Threshold, own: readonly Amount[]): Figure | null {
 	if (statistic === 'geometric mean') {
+		if (own.some((s) => s.number <= 0)) return null;
 		const signs = { below: '<', above: '>' } as const;
 		const mean = geometricMean({
 			values: own.map((s) => s.number),

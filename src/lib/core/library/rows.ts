@@ -93,13 +93,16 @@ export const withRow = (library: Library, kind: Kind, row: Row): Library => ({
 	[kind.name]: [...library[kind.name].filter((r) => r.id !== row.id), row]
 });
 
-/** Where a row is named by others: it cannot be taken out while it is. */
+/** Where a row is named by others, by its id or by its name: it cannot be taken out while it is. */
 export function namedBy(kind: Kind, id: string, library: Library): string[] {
 	const lookup = lookupIn(library);
+	const known = [id, lookup.nameOf([kind.name], id)];
 	return kinds.flatMap((k) =>
 		Object.entries(k.fields).flatMap(([name, field]) =>
 			field.refers?.includes(kind.name)
-				? library[k.name].filter((r) => [r[name]].flat().includes(id)).map((r) => `${k.one} ${k.nameOf(r, lookup)}`)
+				? library[k.name]
+						.filter((r) => [r[name]].flat().some((said) => known.includes(String(said))))
+						.map((r) => `${k.one} ${k.nameOf(r, lookup)}`)
 				: []
 		)
 	);

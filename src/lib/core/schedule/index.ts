@@ -24,6 +24,7 @@ export { restOfDay, type SoFar } from './round/under-way';
 // a season
 export {
 	weekday,
+	whyNotFree,
 	weekOf,
 	type Circuit,
 	type SeasonFacts,

@@ -1,10 +1,10 @@
-import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { member, place, round, site } from '../db/schema';
 import type { Changed, RoundChange } from './asked-change';
 import { dayNumber, instantAt, minuteOfDay } from './local-day';
-import { note, type RoundRow } from './round-audit';
+import { hasBegun, note, roundKey, takeOff, type RoundRow } from './kept-round';
 
 /** What a change makes of a round, and how it is said; or why it cannot be made. */
 type After = { after: Partial<RoundRow>; said: string } | { why: string };
@@ -14,17 +14,14 @@ const REFUSED = 'This date was refused and keeps its place. Lift the refusal, or
 /** Changes one round that has not begun, with its line in the audit. */
 export async function changeRound(tx: Db, who: Membership, change: RoundChange, now_ms: number): Promise<Changed> {
 	const { programId } = who;
-	const key = and(eq(round.programId, programId), eq(round.id, change.roundId));
+	const key = roundKey(programId, change.roundId);
 	const [there] = await tx.select().from(round).where(key).for('update');
 	if (!there) return { ok: false, why: 'There is no such round any more.' };
-	const { rows: visits } = await tx.execute(
-		sql`select 1 from visit where program_id = ${programId} and round_id = ${there.id} limit 1`
-	);
-	if (visits.length) return { ok: false, why: 'This round has begun: its visits stand in the logbook.' };
+	if (await hasBegun(tx, programId, there.id))
+		return { ok: false, why: 'This round has begun: its visits stand in the logbook.' };
 	if (there.refusedBecause !== null && change.change !== 'lift') return { ok: false, why: REFUSED };
 	if (change.change === 'remove') {
-		await tx.execute(sql`delete from pack_tick where program_id = ${programId} and round_id = ${there.id}`);
-		await tx.delete(round).where(key);
+		await takeOff(tx, programId, there.id);
 		return { ok: true, said: `${there.name} is taken off.`, audited: [await note(tx, who, there, null, now_ms)] };
 	}
 	const done = await afterChange(tx, who, there, change, now_ms);

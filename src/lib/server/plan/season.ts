@@ -59,7 +59,7 @@ export async function loadSeason(
 		wire: {
 			...season,
 			circuits: circuits.map((c) => circuitOnWire(c, grounds, today)),
-			people: await peopleOnWire(db, programId),
+			people: await volunteersOf(db, programId),
 			holidays: (grounds.settings.holidays ?? []).map(dayOfDate),
 			labs: labsOnWire(grounds),
 			tasks: await samplerTasksOf(db, programId, storms),
@@ -105,7 +105,7 @@ function circuitOnWire(
 const GOING_OUT: Role[] = ['monitor', 'coordinator'];
 
 /** Those who go out: when they can, and what they are trained for. */
-async function peopleOnWire(db: Db, programId: string): Promise<SeasonWire['people']> {
+export async function volunteersOf(db: Db, programId: string): Promise<SeasonWire['people']> {
 	const people = await db
 		.select()
 		.from(member)

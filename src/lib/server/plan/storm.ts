@@ -69,15 +69,20 @@ export async function typeRain(
 	return { ok: true };
 }
 
+/** The latest storm after which there is still time for a round, and the last day of that; null where there is none. */
+export function openStorm({ storms, within_h }: Pick<RainLately, 'storms' | 'within_h'>, today: number) {
+	const within_days = Math.floor(within_h / 24);
+	const storm = storms.findLast((s) => s.day + within_days >= today);
+	return storm ? { storm, within_days, last_day: storm.day + within_days } : null;
+}
+
 /** Where a storm round could still go after the latest storm for which there is time. */
-export function afterStorm(
-	{ storms, ...lately }: RainLately,
-	{ wire, rounds, today }: Season,
-	minute: number
-): AfterStorm {
-	const within_days = Math.floor(lately.within_h / 24);
-	const storm = storms.findLast((s) => s.day + within_days >= today) ?? null;
-	if (!storm) return { ...lately, storm, offers: [] };
+export function afterStorm(said: RainLately, { wire, rounds, today }: Season, minute: number): AfterStorm {
+	const { gauge, rain, least_mm, within_h } = said;
+	const lately = { gauge, rain, least_mm, within_h };
+	const open = openStorm(said, today);
+	if (!open) return { ...lately, storm: null, offers: [] };
+	const { storm, within_days } = open;
 	const taken = new Set(
 		rounds.filter((r) => r.purpose === 'storm' && r.day >= storm.day && r.state !== 'refused').map((r) => r.circuitId)
 	);

@@ -1,9 +1,9 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { audit, round } from '../db/schema';
 import type { Changed } from './asked-change';
-import { note, type RoundRow } from './round-audit';
+import { hasBegun, note, roundKey, takeOff, type RoundRow } from './kept-round';
 
 /**
  * Takes changes of rounds back, by the lines that they left: each round is again what it was before. Only where
@@ -18,19 +18,15 @@ export async function takeBack(tx: Db, who: Membership, ids: readonly string[], 
 	if (lines.length !== new Set(ids).size) return { ok: false, why: 'What was changed is not known here any more.' };
 	const audited: string[] = [];
 	for (const line of lines.sort((a, b) => (a.id < b.id ? 1 : -1))) {
-		const key = and(eq(round.programId, who.programId), eq(round.id, line.rowId));
+		const key = roundKey(who.programId, line.rowId);
 		const [there = null] = await tx.select().from(round).where(key).for('update');
 		if (!isSame(there, line.after as RoundRow | null))
 			return { ok: false, why: `${nameOf(line)} was changed again since. Nothing was taken back.` };
-		const { rows: visits } = await tx.execute(
-			sql`select 1 from visit where program_id = ${who.programId} and round_id = ${line.rowId} limit 1`
-		);
-		if (visits.length) return { ok: false, why: `${nameOf(line)} has begun: its visits stand in the logbook.` };
+		if (await hasBegun(tx, who.programId, line.rowId))
+			return { ok: false, why: `${nameOf(line)} has begun: its visits stand in the logbook.` };
 		const was = revived(line.before);
-		if (was === null) {
-			await tx.execute(sql`delete from pack_tick where program_id = ${who.programId} and round_id = ${line.rowId}`);
-			await tx.delete(round).where(key);
-		} else if (there === null) await tx.insert(round).values(was);
+		if (was === null) await takeOff(tx, who.programId, line.rowId);
+		else if (there === null) await tx.insert(round).values(was);
 		else await tx.update(round).set(was).where(key);
 		audited.push(await note(tx, who, there, was, now_ms));
 	}

@@ -6,7 +6,7 @@ import type { Db } from '../db/connect';
 import { circuit, methodCardVersion, round } from '../db/schema';
 import type { Changed, PlanChange } from './asked-change';
 import { instantAt } from './local-day';
-import { note } from './round-audit';
+import { note } from './kept-round';
 import { loadSeason } from './season';
 
 const START_min = 8 * 60 + 30;
@@ -34,10 +34,7 @@ export async function takeRounds(
 	const facts = factsFromWire(season.wire);
 	const fresh = proposed.map((p) => ({ ...p, id: v7(), state: 'planned' as const }));
 	const board = new Board(facts, [...season.rounds, ...fresh]);
-	// a trip to a sampler keeps no weekday: bags do not wait for one
-	const broken = fresh.find((r) =>
-		board.breaches(r).some((b) => b.rule !== 'too-far' && !(r.purpose === 'sampler' && b.rule === 'weekday'))
-	);
+	const broken = fresh.find((r) => board.forbids(r).length > 0);
 	const despite = proposed.length === 1 ? (proposed[0]!.despite ?? '') : '';
 	if (broken && despite === '')
 		return {

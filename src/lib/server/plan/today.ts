@@ -5,9 +5,9 @@ import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { programFacts } from '../db/queries/program-facts';
 import { consumable, site, visit } from '../db/schema';
-import { dayOfDate, instantAt } from './local-day';
+import { dayNumber, dayOfDate, instantAt } from './local-day';
 import { samplerTasksOf } from './season';
-import { rainLately } from './storm';
+import { openStorm, rainLately, type RainLately } from './storm';
 
 /** What is due today, and the facts it follows from. */
 export interface Today {
@@ -67,20 +67,24 @@ async function samplerFacts(db: Db, who: Membership, storms: readonly number[]):
 	}));
 }
 
-/** The last storm, while a round can still go after it and none is planned. */
+/** The storm after which a round can still go, while none is planned. */
 function stormFacts(
-	{ storms, within_h, gauge }: Awaited<ReturnType<typeof rainLately>>,
+	rain: RainLately,
 	rounds: Awaited<ReturnType<typeof programFacts>>['rounds'],
 	who: Membership,
 	now_ms: number
 ): ProgramFacts['storm'] {
-	const storm = storms.at(-1);
-	if (!storm) return null;
-	const fell_ms = endOf(storm.day, who);
-	const last_ms = fell_ms + within_h * 3_600_000;
-	const isPlanned = rounds.some((r) => r.isStorm && r.starts_ms >= instantAt(storm.day, 0, who.program.timeZone));
-	if (last_ms < now_ms || isPlanned) return null;
-	return { at_ms: fell_ms, rain_mm: storm.rain_mm, last_ms, isSimulated: gauge?.isSimulated ?? false };
+	const { timeZone } = who.program;
+	const open = openStorm(rain, dayNumber(now_ms, timeZone));
+	if (!open) return null;
+	const { storm, last_day } = open;
+	if (rounds.some((r) => r.isStorm && r.starts_ms >= instantAt(storm.day, 0, timeZone))) return null;
+	return {
+		at_ms: endOf(storm.day, who),
+		rain_mm: storm.rain_mm,
+		last_ms: endOf(last_day, who),
+		isSimulated: rain.gauge?.isSimulated ?? false
+	};
 }
 
 async function openableIn(db: Db, who: Membership, facts: ProgramFacts): Promise<Set<string>> {

@@ -3,7 +3,6 @@ import { z } from 'zod';
 import { Entry, instantOf, whyUnfit } from '../../core/logbook';
 import { Opening } from '../../core/subjects/whole-visit/branch';
 import { isFromStandIn } from '../../core/quantity';
-import { writerOf } from '../../core/subjects/branches';
 import { notJudgedBy } from '../db/queries/visits';
 import { can, readScope, rolesOf, type Member, type VisitSubject } from '../access';
 import { isDatabaseAway, type Db } from '../db/connect';
@@ -203,10 +202,13 @@ function whyNotAllowed(member: Member, visit: KnownVisit | undefined, entry: Ent
 		return entry.path === 'opening'
 			? 'its site, card or round is not one of this program, or the round is another team’s'
 			: 'no such visit in this program';
-	if (writerOf(entry.path) === 'reviewer' && visit.notJudgedBy?.includes(member.id))
-		return 'you were on this visit: in this program others judge it';
-	if (!can(member, 'write-entry', { visit, path: entry.path, op: entry.op }))
-		return `as ${rolesOf(member).join(' and ')} you may not write here`;
+	const { path, op } = entry;
+	if (!can(member, 'write-entry', { visit, path, op })) {
+		const mightElse = can(member, 'write-entry', { visit: { ...visit, notJudgedBy: [] }, path, op });
+		return mightElse
+			? 'you were on this visit: in this program others judge it'
+			: `as ${rolesOf(member).join(' and ')} you may not write here`;
+	}
 	if (entry.path !== 'opening') return null;
 	if (entry.op === 'strike') return 'a visit stays the visit that it was opened as; open another';
 	const { siteId, cardVersionId, roundId } = Opening.parse(entry.value);

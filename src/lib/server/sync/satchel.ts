@@ -6,6 +6,7 @@ import { readScope } from '../access';
 import type { Db } from '../db/connect';
 import { flume, program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
+import { readable } from '../db/queries/visits';
 import { thresholdsOf } from '../db/queries/thresholds';
 import { peopleOf, teamMembers } from '../db/queries/members';
 import { duplicatesOf, entryOf, instrumentFacts, usualOfSites } from '../projection/facts';
@@ -196,6 +197,6 @@ async function openEntries(
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
 		where v.program_id = ${member.programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
 			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
-			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')`);
+			and ${readable(member)}`);
 	return rows.map(entryOf);
 }

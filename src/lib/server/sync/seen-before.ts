@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Answers } from '../../core/observations';
-import { readScope, type Member } from '../access';
+import type { Member } from '../access';
+import { readable } from '../db/queries/visits';
 import type { Db } from '../db/connect';
 
 const YEARS_BACK = 3;
@@ -12,8 +13,7 @@ const YEARS_BACK = 3;
 export async function seenBefore(db: Db, member: Member, now_ms: number) {
 	const { programId } = member;
 	// remarks and pictures are of one's own team: what another wrote there is for those who answer for all
-	const own =
-		readScope(member) === 'all' ? sql`` : sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
+	const own = sql`and ${readable(member)}`;
 	const { rows: counted } = await db.execute<{ site_id: string; question: string; choices: string[] }>(sql`
 		with visits as (
 			select site_id, sheet -> 'conditions' as conditions from visit

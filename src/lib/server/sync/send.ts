@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
 import type { Entry } from '../../core/logbook';
 import { readScope, type Member } from '../access';
+import { readable } from '../db/queries/visits';
 import type { Db } from '../db/connect';
 import { entryOf } from '../projection/facts';
 
@@ -31,15 +32,13 @@ export async function entriesSince(
 	justTaken: readonly string[] = []
 ): Promise<Sent> {
 	const from = placeIn(since, member);
-	const scope = readScope(member);
-	if (scope === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
+	if (readScope(member) === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
 	const upTo = await tip(db, member.programId);
-	const own = sql`and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
 	const { rows } = await db.execute<Parameters<typeof entryOf>[0] & { seq: string; bytes: string; found: string }>(sql`
 		with next as (
 			select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 			from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
-			where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} ${scope === 'own' ? own : sql``} ${justTaken.length ? sql`and e.id not in (select unnest(${sql.param([...justTaken])}::uuid[]))` : sql``}
+			where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} and ${readable(member)} ${justTaken.length ? sql`and e.id not in (select unnest(${sql.param([...justTaken])}::uuid[]))` : sql``}
 				and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			order by e.seq limit ${PAGE}
 		)

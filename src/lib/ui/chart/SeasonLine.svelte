@@ -27,9 +27,12 @@
 			decimals
 		)}.
 		{#if state !== 'good'}{threshold.nextStep}{/if}
+	{:else if standing?.lacks === 'above-nought'}
+		<b>{capitalised(threshold.use)}: a sample of 0 has no place in a geometric mean.</b>
+		What was not found is entered as “below” the limit of its method.
 	{:else}
 		<b>{capitalised(threshold.use)}: too early to say.</b>
-		{counted(standing?.samples ?? 0, 'sample')} of the season so far; {counted(missing, 'more')} before its {threshold.statistic}
+		{counted(standing?.samples ?? 0, 'sample')} of the season so far; {missing} more before its {threshold.statistic}
 		means anything.
 	{/if}
 	<small>{threshold.source}</small>

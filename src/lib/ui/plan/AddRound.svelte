@@ -37,9 +37,7 @@
 	const crew = $derived(Number.isFinite(day) ? crewOn(board, circuitId, day) : []);
 	const breaches = $derived(
 		Number.isFinite(day) && circuitId !== ''
-			? board
-					.breaches({ id: 'added', circuitId, day, crew, state: 'planned', purpose })
-					.filter((b) => b.rule !== 'too-far')
+			? board.forbids({ id: 'added', circuitId, day, crew, state: 'planned', purpose })
 			: []
 	);
 	const isPast = $derived(Number.isFinite(day) && day < today);

@@ -64,7 +64,6 @@
 	input {
 		width: 28px;
 		height: 28px;
-		accent-color: var(--water);
 	}
 	.count {
 		font-size: 19px;

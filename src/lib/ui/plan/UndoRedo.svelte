@@ -1,15 +1,25 @@
 <script module lang="ts">
 	export interface Props {
-		/** What would be taken back, and what done again, in words; null where there is nothing. */
-		undo: string | null;
-		redo: string | null;
-		onundo: () => void;
-		onredo: () => void;
+		/** What was changed here, the last one last, and what was said of it. */
+		history: {
+			readonly made: { said: string }[];
+			readonly undone: { said: string }[];
+			readonly said: { words: string; isBad: boolean } | null;
+			undo(): Promise<void>;
+			redo(): Promise<void>;
+		};
+		mayPlan: boolean;
 	}
 </script>
 
 <script lang="ts">
-	let { undo, redo, onundo, onredo }: Props = $props();
+	let { history, mayPlan }: Props = $props();
+
+	const { said } = $derived(history);
+	const undo = $derived(history.made.at(-1)?.said ?? null);
+	const redo = $derived(history.undone.at(-1)?.said ?? null);
+	const onundo = () => void history.undo();
+	const onredo = () => void history.redo();
 
 	function onkeydown(event: KeyboardEvent) {
 		if (!(event.ctrlKey || event.metaKey) || (event.target as HTMLElement).closest('input, textarea')) return;
@@ -21,14 +31,17 @@
 </script>
 
 <svelte:window {onkeydown} />
-<p class="undo">
-	<button class="act plain" type="button" disabled={undo === null} aria-keyshortcuts="Control+Z" onclick={onundo}
-		>Undo{#if undo !== null}<small>{undo}</small>{/if}</button
-	>
-	<button class="act plain" type="button" disabled={redo === null} aria-keyshortcuts="Control+Y" onclick={onredo}
-		>Redo{#if redo !== null}<small>{redo}</small>{/if}</button
-	>
-</p>
+<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
+{#if mayPlan}
+	<p class="undo">
+		<button class="act plain" type="button" disabled={undo === null} aria-keyshortcuts="Control+Z" onclick={onundo}
+			>Undo{#if undo !== null}<small>{undo}</small>{/if}</button
+		>
+		<button class="act plain" type="button" disabled={redo === null} aria-keyshortcuts="Control+Y" onclick={onredo}
+			>Redo{#if redo !== null}<small>{redo}</small>{/if}</button
+		>
+	</p>
+{/if}
 
 <style>
 	.undo {

@@ -175,9 +175,6 @@
 		gap: 2px 10px;
 		font-size: 15px;
 	}
-	input[type='radio'] {
-		accent-color: var(--water);
-	}
 	fieldset label {
 		display: flex;
 		white-space: nowrap;

@@ -32,7 +32,6 @@
 	const circuitName = (id: string) => facts.circuits.find((c) => c.id === id)?.name ?? 'a round';
 
 	let chosen = $state<string | null>(null);
-	const { said } = $derived(planHistory);
 	let reason = $state('');
 	let refusing = $state(false);
 	let work = $state.raw<{ stop: () => void } | null>(null);
@@ -155,15 +154,7 @@
 			}}
 			onmove={(id, day) => void move(id, day)}
 		/>
-		<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
-		{#if data.mayPlan}
-			<UndoRedo
-				undo={planHistory.made.at(-1)?.said ?? null}
-				redo={planHistory.undone.at(-1)?.said ?? null}
-				onundo={() => void planHistory.undo()}
-				onredo={() => void planHistory.redo()}
-			/>
-		{/if}
+		<UndoRedo history={planHistory} mayPlan={data.mayPlan} />
 		<div class="below">
 			<div class="plan">
 				<section aria-labelledby="chosen">
@@ -339,7 +330,6 @@
 	}
 	progress {
 		width: 160px;
-		accent-color: var(--water);
 	}
 	.lead {
 		max-width: 62ch;

@@ -119,8 +119,15 @@
 	.act {
 		min-height: 44px;
 	}
+	.act {
+		display: inline-flex;
+		align-items: center;
+	}
 	.scroll {
 		overflow-x: auto;
+	}
+	td:first-child {
+		white-space: nowrap;
 	}
 	.pages {
 		display: flex;

@@ -2,6 +2,7 @@ import {
 	isTrained,
 	seasonOf,
 	weekday,
+	whyNotFree,
 	type Circuit,
 	type Purpose,
 	type SeasonFacts,
@@ -184,6 +185,16 @@ export class Board {
 		return found;
 	}
 
+	/**
+	 * The rules that keep a round from being planned: not that it comes late, for that is no better without it; and a
+	 * trip to a sampler keeps no weekday, for bags do not wait for one.
+	 */
+	forbids(round: SeasonRound): Breach[] {
+		return this.breaches(round).filter(
+			(b) => b.rule !== 'too-far' && !(round.purpose === 'sampler' && b.rule === 'weekday')
+		);
+	}
+
 	isTrained(personId: string, skill: Skill, day: number): boolean {
 		const person = this.#people.get(personId);
 		return person !== undefined && isTrained(person, skill, day);
@@ -191,11 +202,7 @@ export class Board {
 
 	isFree(personId: string, day: number): boolean {
 		const person = this.#people.get(personId);
-		return (
-			person !== undefined &&
-			person.weekdays.includes(weekday(day)) &&
-			!person.away.some((a) => day >= a.from && day <= a.to)
-		);
+		return person !== undefined && whyNotFree(person, day) === null;
 	}
 
 	on = (day: number): readonly SeasonRound[] => this.#byDay.get(day) ?? [];

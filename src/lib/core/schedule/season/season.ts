@@ -84,6 +84,12 @@ export interface SeasonLab {
 	bottlesADay: number;
 }
 
+/** What keeps a person from going out on a day: away, or never on that day of the week; null where nothing does. */
+export function whyNotFree(person: Pick<Volunteer, 'weekdays' | 'away'>, day: number): 'away' | 'weekday' | null {
+	if (person.away.some((a) => day >= a.from && day <= a.to)) return 'away';
+	return person.weekdays.includes(weekday(day)) ? null : 'weekday';
+}
+
 /** Whether a person's training counts on a day. */
 export const isTrained = (person: Volunteer, skill: Skill, day: number): boolean =>
 	person.skills.includes(skill) && (person.trainedUntil === null || day <= person.trainedUntil);

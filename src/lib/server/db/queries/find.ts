@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
-import { can, readScope, type Member } from '../../access';
+import { can, type Member } from '../../access';
 import type { Db } from '../connect';
+import { readable } from './visits';
 
 export interface Found {
 	href: string;
@@ -67,7 +68,7 @@ async function visitsFound(
 		where v.program_id = ${member.programId} and (${day}::text is null or to_char(v.started_at at time zone ${timeZone}, 'YYYY-MM-DD') = ${day})
 			and (${words === ''} or s.name ilike ${anywhere(words)} or s.code ilike ${anywhere(words)}
 				or exists (select 1 from jsonb_each(v.sheet->'bottles') b where b.value->>'label' ilike ${anywhere(words)}))
-			and (v.opened_by = ${member.id} or v.team_id = ${member.teamId} or ${readScope(member)} = 'all')
+			and ${readable(member)}
 		order by v.started_at desc limit ${MOST_EACH}`);
 	return {
 		heading,

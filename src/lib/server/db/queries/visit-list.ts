@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
-import { readScope, type Member } from '../../access';
+import type { Member } from '../../access';
 import { dayOfDate, instantAt } from '../../plan/local-day';
 import type { Db } from '../connect';
-import { visitsWhere, type VisitRow } from './visits';
+import { readable, visitsWhere, type VisitRow } from './visits';
 
 /** How a visit stands: still open, waiting for review, judged. */
 export const visitStates = ['open', 'waiting', 'judged', 'flagged'] as const;
@@ -38,7 +38,7 @@ export async function listVisits(
 	const wanted = sql.join(
 		[
 			sql`v.program_id = ${member.programId}`,
-			sql`(${readScope(member)} = 'all' or (${readScope(member)} = 'own' and (v.opened_by = ${member.id} or v.team_id = ${member.teamId})))`,
+			readable(member),
 			stateIs[state],
 			...(site === '' ? [] : [sql`s.code = ${site}`]),
 			...(from === null ? [] : [sql`v.started_at >= ${at(from, 0)}`]),

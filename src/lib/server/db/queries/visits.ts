@@ -1,5 +1,5 @@
 import { sql, type SQL } from 'drizzle-orm';
-import type { VisitSubject } from '../../access';
+import { readScope, type Member, type VisitSubject } from '../../access';
 import type { Db } from '../connect';
 
 export interface VisitRow {
@@ -33,6 +33,13 @@ type Row = {
 	card: string;
 	version: number;
 };
+
+/** Of visits `v`: those whose lines this member sees, by the one rule of rights. */
+export function readable(member: Member): SQL {
+	const scope = readScope(member);
+	if (scope === 'own') return sql`(v.opened_by = ${member.id} or v.team_id = ${member.teamId})`;
+	return scope === 'all' ? sql`true` : sql`false`;
+}
 
 /** Of a visit `v`: who may not judge it, where the program wants nobody of the crew to. */
 export const notJudgedBy = sql`
@@ -87,14 +94,19 @@ export async function besideInQueue(
 	db: Db,
 	programId: string,
 	{ id, started_ms }: Pick<VisitRow, 'id' | 'started_ms'>
-): Promise<{ waiting: number; before: InQueue; after: InQueue } | null> {
-	const others = (await visitsAwaitingReview(db, programId))
-		.filter((v) => v.id !== id)
-		.map((v): InQueue => ({ id: v.id, site: v.site.name, started_ms: v.started_ms }));
-	if (others.length === 0) return null;
-	const later = others.findIndex((v) => v.started_ms >= started_ms);
-	const at = later === -1 ? 0 : later;
-	return { waiting: others.length, after: others[at]!, before: others.at(later === -1 ? -1 : at - 1)! };
+): Promise<{ before: InQueue; after: InQueue } | null> {
+	const here = sql`(${new Date(started_ms).toISOString()}::timestamptz, ${id}::uuid)`;
+	const next = async (order: SQL): Promise<InQueue | null> => {
+		const { rows } = await db.execute<{ id: string; site: string; started_at: Date }>(sql`
+			select v.id, s.name as site, v.started_at from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+			where v.program_id = ${programId} and v.awaits_review > 0 and v.id <> ${id} order by ${order} limit 1`);
+		return rows[0] ? { id: rows[0].id, site: rows[0].site, started_ms: +new Date(rows[0].started_at) } : null;
+	};
+	const [before, after] = await Promise.all([
+		next(sql`(v.started_at, v.id) < ${here} desc, v.started_at desc, v.id desc`),
+		next(sql`(v.started_at, v.id) > ${here} desc, v.started_at, v.id`)
+	]);
+	return before && after && { before, after };
 }
 
 /** The last visits to a site, newest first. */

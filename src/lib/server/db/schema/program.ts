@@ -15,8 +15,7 @@ import {
 	unique,
 	uuid
 } from 'drizzle-orm/pg-core';
-import { roles } from '../../../core/library';
-import type { PaperSize } from '../../../core/library';
+import { roles, type PaperSize } from '../../../core/library';
 import type { DriveGuess } from '../../../core/schedule';
 import { user } from './sign-in';
 

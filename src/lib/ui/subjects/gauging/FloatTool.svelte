@@ -63,7 +63,7 @@
 			<MeasureField
 				{writer}
 				path="{base}/floats/areas/{mark}/width_m"
-				label="{mark} mark, width of the water"
+				label="width of the water"
 				placed="m"
 				read={lengths}
 			/>
@@ -71,7 +71,7 @@
 				<MeasureField
 					{writer}
 					path="{base}/floats/areas/{mark}/depths/{id}/depth_m"
-					label="{mark} mark, depth {word}"
+					label="depth {word}"
 					placed="m"
 					read={lengths}
 				/>
@@ -79,7 +79,7 @@
 		</div>
 		<details open={floats?.areas?.[mark]?.area_m2 !== undefined}>
 			<summary>I know the area</summary>
-			<MeasureField {writer} path="{base}/floats/areas/{mark}/area_m2" label="{mark} mark, area" placed="m2" />
+			<MeasureField {writer} path="{base}/floats/areas/{mark}/area_m2" label="area" placed="m2" />
 		</details>
 	</fieldset>
 {/each}

@@ -95,7 +95,11 @@
 						You were on this visit. In this program others judge it.
 					</p>{/if}
 				{#if outcome.determinations.length}
-					<ResultsTable mayJudge={isJudging} undoubted={data.undoubted} why={typed && form?.why ? form.why : ''}>
+					<ResultsTable
+						mayJudge={isJudging}
+						undoubted={data.undoubted}
+						why={form?.why !== undefined && !refused?.at ? form.why : ''}
+					>
 						{#snippet rows()}
 							{#each outcome.determinations as result, row (`${result.parameter} ${result.from}`)}
 								<ResultRow

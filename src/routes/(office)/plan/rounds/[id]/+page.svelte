@@ -19,7 +19,6 @@
 	const nameOf = (id: string) => names[id] ?? 'a site';
 	/** What is being tried out here; null shows the plan as it stands. */
 	let tried = $state.raw<{ order: readonly number[]; start_min: number } | null>(null);
-	const { said } = $derived(planHistory);
 
 	const shown = $derived(tried ?? { order: round.order, start_min: round.start_min });
 	const asked = $derived(followOrder(question, shown.order, shown.start_min));
@@ -119,7 +118,7 @@
 						/>
 					{/key}
 					<RoundByHand
-						people={data.couldGo}
+						people={data.couldGo.map((p) => ({ ...p, name: data.people[p.id]?.name ?? '?' }))}
 						crew={round.crewIds}
 						labs={round.labs}
 						labId={round.ownLabId}
@@ -191,15 +190,7 @@
 					<button class="act plain" type="button" onclick={() => (tried = null)}>Put it back</button>
 				</p>
 			{/if}
-			{#if data.mayPlan}
-				<UndoRedo
-					undo={planHistory.made.at(-1)?.said ?? null}
-					redo={planHistory.undone.at(-1)?.said ?? null}
-					onundo={() => void planHistory.undo()}
-					onredo={() => void planHistory.redo()}
-				/>
-			{/if}
-			<p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
+			<UndoRedo history={planHistory} mayPlan={data.mayPlan} />
 			{#if delays.length}
 				<table>
 					<thead><tr><th>{DELAY_min} min late at</th><th class="number">slack left</th></tr></thead>
