@@ -19,9 +19,9 @@
 	main {
 		max-width: 34em;
 		margin: 18vh auto 0;
-		padding: 0 20px;
+		padding: 0 1.25rem;
 	}
 	p {
-		margin-top: 12px;
+		margin-top: 0.75rem;
 	}
 </style>

@@ -49,6 +49,7 @@ const round: PaperRound = {
 	lab: 'Quillon bench',
 	sites,
 	plan,
+	waits: [{ id: plan.stops[0]!.id, from_min: 530, until_min: 560, because: 'window' }],
 	card: streamVisit,
 	steps: 'steps' in order ? order.steps : [],
 	labels: roundLabels({

@@ -24,7 +24,7 @@
 
 <style>
 	.field {
-		font-size: 17px;
+		font-size: 1.0625rem;
 		background: var(--page);
 		min-height: 100vh;
 	}

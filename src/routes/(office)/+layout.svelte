@@ -13,7 +13,8 @@
 		<aside class="told" aria-label="Your account">
 			{#each data.access as event (event.id)}<p class="say ask">{sayAccess(event, data.program.timeZone)}</p>{/each}
 			<form method="POST" action="/account?/told">
-				<button class="act">I know of it</button> <a href="/account">All ways into your account</a>
+				<button class="btn preset-outlined-primary-500">I know of it</button>
+				<a href="/account">All ways into your account</a>
 			</form>
 		</aside>
 	{/if}
@@ -23,8 +24,8 @@
 <style>
 	.told {
 		display: grid;
-		gap: 6px;
-		padding: 10px 26px;
+		gap: 0.375rem;
+		padding: 0.625rem 1.625rem;
 		border-bottom: 1px solid var(--rule);
 	}
 </style>

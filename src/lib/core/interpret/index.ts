@@ -6,7 +6,7 @@ export { sayItem, type Said } from './words/agenda';
 // by when at the lab, and why
 export { sayDeadline } from './words/deadline';
 // a place of the sheet in words
-export { sayPlace } from './words/place';
+export { sayPlace, sayWritten } from './words/place';
 // a site in a few words
 export { siteLine } from './site-line';
 // judged against a use
@@ -33,6 +33,7 @@ export {
 	sayMinutes,
 	sayPlanDay,
 	sayRemedy,
+	sayWait,
 	saySamplerNeed,
 	sayUnmet
 } from './words/plan';

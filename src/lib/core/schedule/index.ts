@@ -18,6 +18,7 @@ export {
 	type TimedStop
 } from './round/day';
 export { bestDay, type BestDay } from './round/best-order';
+export { waitsOf, withoutFirstWait, type Wait } from './round/waits';
 export { dayAnswers, type DayAnswers } from './round/answers';
 export { ifDelayed, ifLeftOut, remedies, type Alternatives, type Remedy } from './round/what-if';
 export { restOfDay, type SoFar } from './round/under-way';

@@ -1,6 +1,6 @@
 import type { Content, ContentTable } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
-import { sayMinute } from '../../core/interpret';
+import { sayMinute, sayWait } from '../../core/interpret';
 import { sayLimit } from '../../core/safety';
 import { sayDay, sayTime } from '../../core/wording';
 import { type Sheet } from '../../core/logbook';
@@ -9,7 +9,7 @@ import type { MethodCard, OrderedStep } from '../../core/method';
 import { LINE } from '../../core/subjects/blank';
 import { blankFor } from '../../core/subjects/blanks';
 import type { Step } from '../../core/subjects/steps';
-import type { DayPlan } from '../../core/schedule';
+import type { DayPlan, Wait } from '../../core/schedule';
 import { paperPage, print, ruledTable, type Letterhead } from './print';
 
 /* What is carried on paper: the round sheet, blank field sheets, the custody form. Blank lines are for a pencil. */
@@ -30,6 +30,7 @@ export interface PaperRound {
 		access: string;
 	}[];
 	plan: DayPlan;
+	waits: readonly Wait[];
 	card: MethodCard;
 	steps: readonly OrderedStep[];
 	labels: readonly BottleLabel[];
@@ -50,6 +51,7 @@ export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
 		plan.firstBottle_min === null || plan.slack.holding_min === null
 			? null
 			: (plan.plated_min ?? 0) + plan.slack.holding_min;
+	const waits = new Map(round.waits.map((w) => [w.id, sayWait(w)]));
 	return print(
 		paperPage(`${round.title}, ${round.date}`, round.letterhead, [
 			{ text: round.title, style: 'title' },
@@ -61,10 +63,16 @@ export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
 				[46, 90, '*', 60],
 				['there', 'site', 'what to know', 'leave'],
 				plan.stops.map((s) => [
-					sayMinute(s.begin_min),
+					sayMinute(s.arrive_min),
 					{ text: [{ text: `${site(s.id).code} `, style: 'strong' }, site(s.id).name] },
 					{
-						text: [site(s.id).about, site(s.id).directions, site(s.id).access, site(s.id).hazards]
+						text: [
+							waits.get(s.id) ?? '',
+							site(s.id).about,
+							site(s.id).directions,
+							site(s.id).access,
+							site(s.id).hazards
+						]
 							.filter(Boolean)
 							.map((t) => t.replace(/\.$/, ''))
 							.join('. '),

@@ -1,12 +1,20 @@
-import { eq, sql } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
-import { Board, factsFromWire, openSites, placeQualitySamples } from '../../core/schedule';
+import {
+	Board,
+	factsFromWire,
+	followOrder,
+	openSites,
+	placeQualitySamples,
+	withoutFirstWait
+} from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
 import { circuit, methodCardVersion, round } from '../db/schema';
 import type { Changed, PlanChange } from './asked-change';
 import { instantAt } from './local-day';
-import { note } from './kept-round';
+import { note, type RoundRow } from './kept-round';
+import { loadRoundDay } from './round-day';
 import { loadSeason } from './season';
 
 const START_min = 8 * 60 + 30;
@@ -81,13 +89,27 @@ export async function takeRounds(
 	});
 	const taken = await tx.insert(round).values(rows).returning();
 	const audited: string[] = [];
-	for (const row of taken) audited.push(await note(tx, who, null, row, now_ms));
+	for (const row of taken) audited.push(await note(tx, who, null, await leavingLater(tx, who, row, now_ms), now_ms));
 	return {
 		ok: true,
 		audited,
 		said: rows.length === 1 ? `${rows[0]!.name} is in the plan.` : `${rows.length} rounds are in the plan.`,
 		ids: rows.map((r) => r.id)
 	};
+}
+
+/** A round that leaves when its first site can be begun, not before: for a tide, a gate, the light. */
+async function leavingLater(tx: Db, who: Membership, row: RoundRow, now_ms: number): Promise<RoundRow> {
+	const day = await loadRoundDay(tx, who, row.id, now_ms);
+	const asTaken = day && followOrder(day.question, day.order, day.start_min);
+	const start_min = asTaken ? withoutFirstWait(day.question, asTaken).start_min : null;
+	if (start_min === null || start_min === day!.start_min) return row;
+	const startsAt = new Date(instantAt(day!.day, start_min, who.program.timeZone));
+	await tx
+		.update(round)
+		.set({ startsAt })
+		.where(and(eq(round.programId, row.programId), eq(round.id, row.id)));
+	return { ...row, startsAt };
 }
 
 /** What a round's purpose adds to the name of its circuit. */

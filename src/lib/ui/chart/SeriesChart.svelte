@@ -76,7 +76,7 @@
 
 <style>
 	.chart {
-		height: 340px;
+		height: 21.25rem;
 		width: 100%;
 		background: var(--page);
 	}

@@ -27,7 +27,7 @@
 
 <div class="scroll">
 	{#if stretches.length}
-		<table>
+		<table class="table">
 			<thead
 				><tr
 					><th>Around</th><th class="number">lowest, {unit}</th><th class="number">middle, {unit}</th><th class="number"
@@ -46,7 +46,7 @@
 			</tbody>
 		</table>
 	{:else}
-		<table>
+		<table class="table">
 			<thead
 				><tr
 					><th>Day</th><th class="number">{parameter.name}</th><th class="number">±, or 95 % limits</th><th>found by</th

@@ -61,12 +61,12 @@
 	{:else if stopped || wentWrong}
 		<p>
 			{stopped ? 'Stopped.' : 'The trend could not be worked out; the network may be gone.'}
-			<button class="act plain" onclick={() => asked++}>Work it out</button>
+			<button class="btn preset-outlined-surface-500" onclick={() => asked++}>Work it out</button>
 		</p>
 	{:else}
 		<p role="status">
 			Working out the trend … {share > 0 ? `${Math.round(100 * share)} %` : ''}
-			<button class="act plain" onclick={() => cancel()}>Stop</button>
+			<button class="btn preset-outlined-surface-500" onclick={() => cancel()}>Stop</button>
 		</p>
 	{/if}
 	<noscript><p>The trend needs scripts.</p></noscript>
@@ -74,7 +74,7 @@
 
 <style>
 	.trend {
-		margin: 10px 0 0;
-		max-width: 760px;
+		margin: 0.625rem 0 0;
+		max-width: 47.5rem;
 	}
 </style>

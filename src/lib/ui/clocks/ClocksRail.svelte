@@ -89,16 +89,16 @@
 
 <style>
 	.rail {
-		--names: 176px;
+		--names: 11rem;
 		position: relative;
 		padding: 0;
 	}
 	.ruler {
 		position: relative;
 		margin-left: var(--names);
-		height: 24px;
+		height: 1.5rem;
 		border-bottom: 1.5px solid var(--ink);
-		font-size: 12px;
+		font-size: 0.75rem;
 	}
 	.ruler span {
 		position: absolute;
@@ -109,8 +109,8 @@
 		content: '';
 		position: absolute;
 		left: 50%;
-		top: 17px;
-		height: 7px;
+		top: 1.0625rem;
+		height: 0.4375rem;
 		border-left: 1px solid var(--ink);
 	}
 	.ruler .week {
@@ -118,26 +118,26 @@
 	}
 	.ruler .now {
 		font-weight: 700;
-		font-size: 13px;
+		font-size: 0.8125rem;
 		color: var(--water);
 	}
 	li {
 		position: relative;
 		display: grid;
 		grid-template-columns: var(--names) 1fr;
-		height: 24px;
+		height: 1.5rem;
 		align-items: center;
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 	.lane-name {
 		overflow: hidden;
 		white-space: nowrap;
 		text-overflow: ellipsis;
-		padding-right: 8px;
+		padding-right: 0.5rem;
 	}
 	.lane-name a {
 		display: inline-block;
-		line-height: 24px;
+		line-height: 1.5rem;
 		color: inherit;
 		text-decoration-color: var(--rule);
 	}
@@ -155,7 +155,7 @@
 		transform: translateY(-50%);
 	}
 	.good {
-		height: 9px;
+		height: 0.5625rem;
 		background: var(--water-3);
 	}
 	.wanted {
@@ -168,7 +168,7 @@
 	.due,
 	.last {
 		width: 0;
-		height: 14px;
+		height: 0.875rem;
 		border-left: 3px solid var(--water);
 	}
 	.now .due {
@@ -178,8 +178,8 @@
 		border-left: 2px solid var(--ink);
 	}
 	.over {
-		height: 5px;
-		background: repeating-linear-gradient(90deg, var(--danger) 0 6px, transparent 6px 10px);
+		height: 0.3125rem;
+		background: repeating-linear-gradient(90deg, var(--danger) 0 0.375rem, transparent 0.375rem 0.625rem);
 	}
 	.lane-say {
 		position: absolute;
@@ -191,7 +191,7 @@
 	}
 	.now-line {
 		position: absolute;
-		top: 16px;
+		top: 1rem;
 		bottom: 0;
 		border-left: 2px solid var(--water);
 		pointer-events: none;
@@ -212,7 +212,7 @@
 		li {
 			grid-template-columns: 1fr auto;
 			height: auto;
-			min-height: 26px;
+			min-height: 1.625rem;
 		}
 		.lane-say {
 			position: static;

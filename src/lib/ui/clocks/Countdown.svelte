@@ -21,12 +21,12 @@
 <style>
 	div {
 		border: 2px solid var(--ochre-2);
-		border-radius: 6px;
-		padding: 10px 14px;
+		border-radius: 0.375rem;
+		padding: 0.625rem 0.875rem;
 		text-align: center;
 	}
 	b {
-		font: 600 52px/1.1 var(--head);
+		font: 600 3.25rem/1.1 var(--head);
 	}
 	.isReady {
 		border: 4px solid var(--water);

@@ -60,7 +60,7 @@
 	details {
 		background: var(--ochre-3);
 		border-top: 2px solid var(--ochre-2);
-		font-size: 16px;
+		font-size: 1rem;
 	}
 	.late {
 		background: var(--danger-3);
@@ -70,13 +70,13 @@
 		display: flex;
 		flex-wrap: wrap;
 		justify-content: space-between;
-		gap: 0 12px;
-		padding: 12px 14px;
-		min-height: 48px;
+		gap: 0 0.75rem;
+		padding: 0.75rem 0.875rem;
+		min-height: 3rem;
 		cursor: pointer;
 		list-style: none;
 	}
 	ul {
-		padding: 0 14px 12px;
+		padding: 0 0.875rem 0.75rem;
 	}
 </style>

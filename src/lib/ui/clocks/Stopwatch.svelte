@@ -33,7 +33,7 @@
 	<button type="button" class="watch runs" onclick={() => onstop(Number(((now_ms() - started_ms) / 1000).toFixed(1)))}
 		><b>{time_s.toFixed(1)} s</b> <span>tap to stop</span></button
 	>
-	<button type="button" class="act plain" onclick={oncancel}>That run does not count</button>
+	<button type="button" class="btn preset-outlined-surface-500" onclick={oncancel}>That run does not count</button>
 {/if}
 
 <style>
@@ -41,22 +41,22 @@
 		display: grid;
 		place-items: center;
 		width: 100%;
-		min-height: 110px;
+		min-height: 6.875rem;
 		border: 3px solid var(--water);
-		border-radius: 6px;
+		border-radius: 0.375rem;
 		background: var(--page);
 		color: var(--ink);
 		touch-action: manipulation;
 		cursor: pointer;
 	}
 	.watch b {
-		font: 600 40px/1 var(--head);
+		font: 600 2.5rem/1 var(--head);
 	}
 	.runs {
 		background: var(--water-4);
 	}
-	.act {
-		min-height: 48px;
-		margin-top: 6px;
+	.btn {
+		min-height: 3rem;
+		margin-top: 0.375rem;
 	}
 </style>

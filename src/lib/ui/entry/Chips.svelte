@@ -22,7 +22,7 @@
 	<legend>{legend}</legend>
 	{#if help}<p class="small">{help}</p>{/if}
 	{#each chips as chip (chip.id)}
-		<button type="button" aria-pressed={chip.isOn} onclick={() => ontap(chip.id)}>{chip.word}</button>
+		<button type="button" class="chip" aria-pressed={chip.isOn} onclick={() => ontap(chip.id)}>{chip.word}</button>
 	{/each}
 </fieldset>
 
@@ -30,27 +30,27 @@
 	fieldset {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 7px;
+		gap: 0.4375rem;
 		border: 0;
 		padding: 0;
-		margin: 0 0 14px;
+		margin: 0 0 0.875rem;
 		min-width: 0;
 	}
 	legend {
 		font-weight: 600;
-		margin-bottom: 5px;
+		margin-bottom: 0.3125rem;
 	}
 	.small {
 		width: 100%;
 	}
 	button {
-		min-height: 48px;
-		padding: 4px 14px;
+		min-height: 3rem;
+		padding: 0.25rem 0.875rem;
 		border: 1.5px solid var(--ink-3);
-		border-radius: 24px 6px 24px 6px; /* a leaf */
+		border-radius: 1.5rem 0.375rem 1.5rem 0.375rem; /* a leaf */
 		background: var(--page);
 		color: var(--ink);
-		font-size: 16.5px;
+		font-size: 1.0313rem;
 		touch-action: manipulation;
 		cursor: pointer;
 	}

@@ -38,15 +38,15 @@
 	.pad {
 		display: grid;
 		grid-template: 'k7 k8 k9 s0' 'k4 k5 k6 s1' 'k1 k2 k3 de' 'po ze ze de' / 1fr 1fr 1fr 1fr;
-		gap: 5px;
+		gap: 0.3125rem;
 	}
 	button {
 		display: grid;
 		place-items: center;
-		min-height: 46px;
+		min-height: 2.875rem;
 		font-size: 1.35rem;
 		border: 1px solid var(--rule);
-		border-radius: 6px;
+		border-radius: 0.375rem;
 		background: var(--paper);
 		color: var(--ink);
 		touch-action: manipulation;
@@ -69,7 +69,7 @@
 	}
 	@media (max-height: 600px) {
 		button {
-			min-height: 44px;
+			min-height: 2.75rem;
 		}
 	}
 </style>

@@ -83,7 +83,7 @@
 	<div class="line">
 		<input
 			{id}
-			class="input-line"
+			class="input"
 			inputmode="decimal"
 			autocomplete="off"
 			enterkeyhint="done"
@@ -96,7 +96,7 @@
 		/>
 		{#if read.length > 1}
 			<select
-				class="input-line"
+				class="select"
 				aria-label="read in {unit ? units[unit].symbol : ''}"
 				value={unit}
 				onchange={(e) => inUnit(e.currentTarget.value as Unit)}
@@ -111,29 +111,29 @@
 
 <style>
 	label {
-		font-size: 15px;
+		font-size: 0.9375rem;
 		color: var(--ink-2);
 	}
 	.line {
 		display: flex;
-		gap: 4px;
+		gap: 0.25rem;
 	}
 	input {
-		font-size: 22px;
+		font-size: 1.375rem;
 		font-weight: 600;
-		min-height: 52px;
+		min-height: 3.25rem;
 		min-width: 0;
 	}
 	select {
 		width: auto;
-		min-height: 52px;
-		font-size: 16px;
-		padding: 0 4px;
+		min-height: 3.25rem;
+		font-size: 1rem;
+		padding: 0 0.25rem;
 	}
 	.wrong {
 		display: block;
 		color: var(--danger);
 		font-weight: 600;
-		font-size: 15px;
+		font-size: 0.9375rem;
 	}
 </style>

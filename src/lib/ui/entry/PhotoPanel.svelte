@@ -54,13 +54,13 @@
 				<WordsField {writer} path={`photos/${id}/caption`} label="What this photo shows" isBare />
 				<button
 					type="button"
-					class="act plain"
+					class="btn preset-outlined-surface-500"
 					onclick={() => writer.strike(`photos/${id}/sha256`, 'not the right photo')}>strike</button
 				>
 			</figcaption>
 		</figure>
 	{/each}
-	<label class="act plain take" aria-busy={isBusy}>
+	<label class="take btn preset-outlined-surface-500" aria-busy={isBusy}>
 		Photo: {of}
 		<input
 			type="file"
@@ -77,7 +77,7 @@
 	.take {
 		display: inline-grid;
 		place-items: center;
-		min-height: 48px;
+		min-height: 3rem;
 		position: relative;
 	}
 	.take:focus-within {
@@ -86,17 +86,17 @@
 	}
 	img {
 		width: 100%;
-		max-height: 150px;
+		max-height: 9.375rem;
 		object-fit: cover;
 		border: 1px solid var(--rule);
 	}
 	figure {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	figcaption {
 		display: flex;
-		gap: 6px;
-		margin-top: 4px;
+		gap: 0.375rem;
+		margin-top: 0.25rem;
 	}
 	figcaption > :global(:first-child) {
 		flex: 1;

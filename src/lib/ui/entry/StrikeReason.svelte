@@ -15,25 +15,25 @@
 <fieldset>
 	<legend>Why is it struck? It stays readable.</legend>
 	{#each reasons as reason (reason)}
-		<button type="button" class="act" onclick={() => onstrike(reason)}>{reason}</button>
+		<button type="button" class="btn preset-outlined-primary-500" onclick={() => onstrike(reason)}>{reason}</button>
 	{/each}
-	<button type="button" class="act plain" onclick={oncancel}>leave it</button>
+	<button type="button" class="btn preset-outlined-surface-500" onclick={oncancel}>leave it</button>
 </fieldset>
 
 <style>
 	fieldset {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 10px;
+		gap: 0.375rem;
+		margin-top: 0.625rem;
 		border: 0;
 		padding: 0;
 	}
 	legend {
 		font-weight: 600;
-		margin-bottom: 6px;
+		margin-bottom: 0.375rem;
 	}
 	button {
-		min-height: 48px;
+		min-height: 3rem;
 	}
 </style>

@@ -36,7 +36,7 @@
 <label class="time">
 	<span>{label}</span>
 	<input
-		class="input-line"
+		class="input"
 		inputmode="decimal"
 		autocomplete="off"
 		placeholder="9:05"
@@ -53,9 +53,9 @@
 		font-weight: 600;
 	}
 	input {
-		font-size: 22px;
-		min-height: 52px;
-		max-width: 160px;
+		font-size: 1.375rem;
+		min-height: 3.25rem;
+		max-width: 10rem;
 	}
 	.wrong {
 		color: var(--danger);

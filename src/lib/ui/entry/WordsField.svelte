@@ -53,7 +53,7 @@
 	<label for={id} class:visually-hidden={isBare}>{label}</label>
 	<textarea
 		{id}
-		class="input-line"
+		class="textarea"
 		{rows}
 		placeholder={isBare ? inSentence(label) : ''}
 		value={isTyping ? text : (kept ?? '')}
@@ -66,19 +66,19 @@
 
 <style>
 	label {
-		font-size: 15px;
+		font-size: 0.9375rem;
 		color: var(--ink-2);
 	}
 	textarea {
 		width: 100%;
-		min-height: 48px;
-		font-size: 17px;
+		min-height: 3rem;
+		font-size: 1.0625rem;
 		field-sizing: content;
 	}
 	.wrong {
 		display: block;
 		color: var(--danger);
 		font-weight: 600;
-		font-size: 15px;
+		font-size: 0.9375rem;
 	}
 </style>

@@ -42,19 +42,25 @@
 		<div class="keys"><Keypad onkey={keys.onkey} signs={keys.signs} hasPoint={keys.hasPoint} /></div>
 	{/if}
 	<div class="acts">
-		<button type="button" class="act plain steps" aria-haspopup="dialog" onclick={onsteps}>
+		<button type="button" class="steps btn preset-outlined-surface-500" aria-haspopup="dialog" onclick={onsteps}>
 			<ListOrdered size={20} aria-hidden="true" /><span>Steps<small>{at}</small></span>
 		</button>
 		{#if keys?.isTyped}
-			<button type="button" class="act main next" onclick={keep}>Save</button>
+			<button type="button" class="next btn preset-filled-primary-500" onclick={keep}>Save</button>
 		{:else if act}
-			<button type="button" class="act next" class:main={act.isMain} onclick={act.onact}>{act.word}</button>
+			<button
+				type="button"
+				class={['next btn', act.isMain ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
+				onclick={act.onact}>{act.word}</button
+			>
 		{:else if after}
-			<a class="act next" class:main={isDone} href={after.href} onclick={stayIfDoubleTapped}
-				>{isDone ? 'Go on' : 'Skip to'}: {inSentence(after.title)}</a
+			<a
+				class={['next btn', isDone ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
+				href={after.href}
+				onclick={stayIfDoubleTapped}>{isDone ? 'Go on' : 'Skip to'}: {inSentence(after.title)}</a
 			>
 		{:else if isDone}
-			<a class="act main next" href="/sample" onclick={stayIfDoubleTapped}>Back to the round</a>
+			<a class="next btn preset-filled-primary-500" href="/sample" onclick={stayIfDoubleTapped}>Back to the round</a>
 		{/if}
 	</div>
 </footer>
@@ -65,21 +71,21 @@
 		border-top: 1px solid var(--rule);
 	}
 	.keys {
-		padding: 8px 8px 0;
+		padding: 0.5rem 0.5rem 0;
 	}
 	.acts {
 		display: grid;
 		grid-template-columns: auto minmax(0, 1fr);
-		gap: 8px;
-		padding: 8px 8px max(8px, env(safe-area-inset-bottom));
+		gap: 0.5rem;
+		padding: 0.5rem 0.5rem max(0.5rem, env(safe-area-inset-bottom));
 	}
-	.act {
-		min-height: 52px;
+	.btn {
+		min-height: 3.25rem;
 	}
 	.steps {
 		display: flex;
 		align-items: center;
-		gap: 8px;
+		gap: 0.5rem;
 		background: var(--page);
 		line-height: 1.1;
 		text-align: left;
@@ -99,7 +105,7 @@
 			display: none;
 		}
 		.acts {
-			max-width: 520px;
+			max-width: 32.5rem;
 			margin-left: auto;
 		}
 	}

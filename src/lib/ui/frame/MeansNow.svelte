@@ -66,11 +66,11 @@
 
 <style>
 	.say {
-		margin: 12px 0;
+		margin: 0.75rem 0;
 		background: var(--water-4);
-		font-size: 16px;
+		font-size: 1rem;
 	}
 	p + p {
-		margin-top: 6px;
+		margin-top: 0.375rem;
 	}
 </style>

@@ -25,11 +25,11 @@
 
 <style>
 	details {
-		margin-top: 10px;
+		margin-top: 0.625rem;
 	}
 	summary {
-		min-height: 48px;
-		padding-top: 12px;
+		min-height: 3rem;
+		padding-top: 0.75rem;
 		cursor: pointer;
 	}
 </style>

@@ -92,14 +92,14 @@
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) auto;
 		align-items: center;
-		gap: 10px;
+		gap: 0.625rem;
 	}
 	.take {
-		min-height: 44px;
-		padding: 0 12px;
+		min-height: 2.75rem;
+		padding: 0 0.75rem;
 		font-size: 0.85rem;
 		border: 1px solid var(--ink-3);
-		border-radius: 22px;
+		border-radius: 1.375rem;
 		color: var(--ink);
 		cursor: pointer;
 	}
@@ -108,25 +108,25 @@
 		color: var(--page);
 	}
 	.say {
-		margin-top: 8px;
-		font-size: 16px;
+		margin-top: 0.5rem;
+		font-size: 1rem;
 	}
 	.how {
 		color: var(--ink-2);
-		font-size: 16px;
-		margin-top: 4px;
+		font-size: 1rem;
+		margin-top: 0.25rem;
 	}
 	.caution {
 		display: grid;
 		grid-template-columns: auto 1fr;
-		gap: 8px;
-		margin-top: 8px;
-		padding: 6px 10px;
+		gap: 0.5rem;
+		margin-top: 0.5rem;
+		padding: 0.375rem 0.625rem;
 		border: 2px solid var(--danger);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 		background: var(--page);
 		color: var(--ink);
-		font-size: 14.5px;
+		font-size: 0.9063rem;
 		line-height: 1.35;
 	}
 	.caution :global(svg) {
@@ -143,16 +143,16 @@
 		color: var(--danger);
 	}
 	details {
-		margin-top: 6px;
-		font-size: 15px;
+		margin-top: 0.375rem;
+		font-size: 0.9375rem;
 		color: var(--ink-2);
 	}
 	summary {
 		cursor: pointer;
-		min-height: 24px;
+		min-height: 1.5rem;
 	}
 	ul {
-		margin: 2px 0 0 18px;
+		margin: 2px 0 0 1.125rem;
 		list-style: disc;
 	}
 </style>

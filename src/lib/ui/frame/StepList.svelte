@@ -37,7 +37,7 @@
 		scrollbar-width: none;
 	}
 	ol {
-		padding: 6px 0;
+		padding: 0.375rem 0;
 	}
 	li {
 		position: relative;
@@ -46,15 +46,15 @@
 	li::before {
 		content: '';
 		position: absolute;
-		left: 27px;
+		left: 1.6875rem;
 		top: 0;
 		bottom: 0;
-		width: 8px;
-		margin-left: -4px;
+		width: 0.5rem;
+		margin-left: -0.25rem;
 		background: var(--paper-3);
 	}
 	li.done::before {
-		width: 4px;
+		width: 0.25rem;
 		margin-left: -2px;
 		background: var(--ink-2);
 	}
@@ -62,20 +62,20 @@
 		position: relative;
 		display: grid;
 		place-items: center;
-		width: 54px;
-		height: 56px;
+		width: 3.375rem;
+		height: 3.5rem;
 		text-decoration: none;
 	}
 	.knot {
 		display: grid;
 		place-items: center;
-		width: 26px;
-		height: 22px;
+		width: 1.625rem;
+		height: 1.375rem;
 		border: 2px solid var(--ink-2);
 		border-radius: 50%;
 		background: var(--page);
 		color: var(--ink);
-		font-size: 13px;
+		font-size: 0.8125rem;
 		font-weight: 650;
 	}
 	.word {
@@ -98,8 +98,8 @@
 		color: var(--ink-3);
 	}
 	.here .knot {
-		width: 34px;
-		height: 34px;
+		width: 2.125rem;
+		height: 2.125rem;
 		background: var(--water);
 		border: 3px solid var(--page);
 		outline: 2px solid var(--water);
@@ -107,13 +107,13 @@
 	}
 	@media (min-width: 900px) {
 		nav {
-			width: 232px;
+			width: 14.5rem;
 		}
 		a {
-			grid-template-columns: 54px 1fr;
+			grid-template-columns: 3.375rem 1fr;
 			justify-items: start;
 			width: 100%;
-			height: 48px;
+			height: 3rem;
 			color: var(--ink-2);
 		}
 		.knot {
@@ -129,7 +129,7 @@
 			height: auto;
 			clip-path: none;
 			white-space: normal;
-			font-size: 15px;
+			font-size: 0.9375rem;
 		}
 	}
 </style>

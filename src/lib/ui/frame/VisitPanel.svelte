@@ -80,8 +80,7 @@
 						{:else}
 							<button
 								type="button"
-								class="act"
-								class:main={takenBy(step.id) === me}
+								class={['btn', takenBy(step.id) === me ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
 								aria-pressed={takenBy(step.id) === me}
 								onclick={() => take(step.id)}
 								>{takenBy(step.id) === me ? 'mine' : 'I do this'}<span class="visually-hidden">: {step.title}</span
@@ -99,21 +98,21 @@
 			{/each}
 			<label
 				>To
-				<select class="input-line" bind:value={to} aria-describedby="over-wrong">
+				<select class="select" bind:value={to} aria-describedby="over-wrong">
 					<option value="">nobody</option>
 					{#each others as person (person.id)}<option value={person.name}>{person.name}</option>{/each}
 				</select></label
 			>
 			<label
-				>What they should know <textarea class="input-line" rows="2" bind:value={note} aria-describedby="over-wrong"
+				>What they should know <textarea class="textarea" rows="2" bind:value={note} aria-describedby="over-wrong"
 				></textarea></label
 			>
 			<p id="over-wrong" class="wrong" role="alert">{wrong}</p>
 			<h3>Look of the pages</h3>
 			<p class="mode"><ModeChoice /> <span class="small">Sun: dark on white. Dusk: easy on the eye at night.</span></p>
 			<p class="buttons">
-				<button type="button" class="act" onclick={giveOver}>Hand it over</button>
-				<Dialog.CloseTrigger class="act plain">Close</Dialog.CloseTrigger>
+				<button type="button" class="btn preset-outlined-primary-500" onclick={giveOver}>Hand it over</button>
+				<Dialog.CloseTrigger class="btn preset-outlined-surface-500">Close</Dialog.CloseTrigger>
 			</p>
 		</Dialog.Content>
 	</Dialog.Positioner>
@@ -123,39 +122,39 @@
 	li {
 		display: grid;
 		grid-template-columns: 1fr auto auto;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
-		min-height: 52px;
+		min-height: 3.25rem;
 		border-bottom: 1px solid var(--rule);
 	}
 	li a {
-		min-height: 44px;
-		padding-top: 11px;
+		min-height: 2.75rem;
+		padding-top: 0.6875rem;
 	}
-	.act {
-		min-height: 44px;
+	.btn {
+		min-height: 2.75rem;
 	}
 	select,
 	textarea {
-		min-height: 48px;
+		min-height: 3rem;
 	}
 	.mode {
 		display: grid;
 		grid-template-columns: auto 1fr;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
-		margin-bottom: 10px;
+		margin-bottom: 0.625rem;
 	}
 	.mode :global(select) {
-		min-height: 48px;
-		font-size: 16px;
+		min-height: 3rem;
+		font-size: 1rem;
 	}
 	.buttons {
 		display: flex;
-		gap: 10px;
+		gap: 0.625rem;
 	}
-	.buttons :global(.act) {
-		min-height: 48px;
+	.buttons :global(.btn) {
+		min-height: 3rem;
 	}
 	.wrong {
 		color: var(--danger);

@@ -23,14 +23,14 @@
 	<Dialog.Positioner class="keys-positioner">
 		<Dialog.Content class="keys-panel">
 			<Dialog.Title class="keys-title">Keys</Dialog.Title>
-			<table>
+			<table class="table">
 				<tbody>
 					{#each [...tabs, ...others] as { word, key } (key)}<tr
 							><td>{word}</td><td class="number"><kbd>{key}</kbd></td></tr
 						>{/each}
 				</tbody>
 			</table>
-			<Dialog.CloseTrigger class="act">Close</Dialog.CloseTrigger>
+			<Dialog.CloseTrigger class="btn preset-outlined-primary-500">Close</Dialog.CloseTrigger>
 		</Dialog.Content>
 	</Dialog.Positioner>
 </Dialog>
@@ -50,21 +50,21 @@
 		z-index: 21;
 	}
 	:global(.keys-panel) {
-		width: min(92vw, 420px);
-		padding: 20px 24px;
+		width: min(92vw, 26.25rem);
+		padding: 1.25rem 1.5rem;
 		background: var(--page);
 		border: 1px solid var(--ink);
 		display: grid;
-		gap: 12px;
+		gap: 0.75rem;
 	}
 	:global(.keys-title) {
-		font: 600 21px var(--head);
+		font: 600 1.3125rem var(--head);
 	}
 	kbd {
-		font: 600 14px var(--text);
+		font: 600 0.875rem var(--text);
 		border: 1px solid var(--ink-3);
-		border-radius: 4px;
-		padding: 1px 7px;
+		border-radius: 0.25rem;
+		padding: 1px 0.4375rem;
 		background: var(--paper);
 		color: var(--ink);
 	}

@@ -26,11 +26,11 @@
 <style>
 	select {
 		width: 100%;
-		min-height: 30px;
-		padding: 2px 6px;
-		font-size: 13px;
+		min-height: 1.875rem;
+		padding: 2px 0.375rem;
+		font-size: 0.8125rem;
 		border: 1px solid var(--ink-3);
-		border-radius: 4px;
+		border-radius: 0.25rem;
 		background: var(--page);
 		color: var(--ink);
 	}

@@ -65,42 +65,42 @@
 <style>
 	.skip {
 		position: absolute;
-		left: -999px;
+		left: -62.4375rem;
 		z-index: 30;
 		background: var(--page);
-		padding: 8px 14px;
+		padding: 0.5rem 0.875rem;
 	}
 	.skip:focus {
-		left: 8px;
-		top: 8px;
+		left: 0.5rem;
+		top: 0.5rem;
 	}
 	.tabs {
 		position: fixed;
 		inset: 0 auto 0 0;
-		width: 116px;
+		width: 7.25rem;
 		background: var(--paper-3);
 		border-right: 1px solid var(--rule);
-		padding: 18px 0 10px 10px;
+		padding: 1.125rem 0 0.625rem 0.625rem;
 		display: flex;
 		flex-direction: column;
 		gap: 3px;
 		z-index: 3;
 	}
 	.tabs > b {
-		font: 600 18px/1.05 var(--head);
-		margin: 0 0 18px 4px;
+		font: 600 1.125rem/1.05 var(--head);
+		margin: 0 0 1.125rem 0.25rem;
 		color: var(--water);
 	}
 	.tabs > a {
 		display: flex;
 		justify-content: space-between;
-		padding: 8px 10px;
+		padding: 0.5rem 0.625rem;
 		border: 1px solid transparent;
 		border-right: 0;
-		border-radius: 5px 0 0 5px;
+		border-radius: 0.3125rem 0 0 0.3125rem;
 		color: var(--ink);
 		text-decoration: none;
-		font-size: 14px;
+		font-size: 0.875rem;
 	}
 	.tabs > a:hover {
 		text-decoration: underline;
@@ -112,10 +112,10 @@
 		margin-right: -1px;
 	}
 	.tabs > a.find {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	kbd {
-		font: 12px var(--text);
+		font: 0.75rem var(--text);
 		color: var(--ink-2);
 		background: none;
 		border: 0;
@@ -123,28 +123,28 @@
 	}
 	.foot {
 		margin-top: auto;
-		padding-right: 10px;
+		padding-right: 0.625rem;
 		display: grid;
-		gap: 6px;
+		gap: 0.375rem;
 	}
 	.keys {
-		font-size: 13px;
+		font-size: 0.8125rem;
 		text-align: left;
 		text-decoration: underline;
 		color: var(--ink);
-		min-height: 24px;
+		min-height: 1.5rem;
 		cursor: pointer;
 	}
 	.foot form {
 		border-top: 1px solid var(--ink-3);
-		padding-top: 6px;
+		padding-top: 0.375rem;
 	}
 	.foot .small {
 		line-height: 1.25;
 		color: var(--ink);
 	}
 	.desk {
-		margin-left: 116px;
+		margin-left: 7.25rem;
 		min-height: 100vh;
 		display: flex;
 		flex-direction: column;
@@ -154,20 +154,20 @@
 			position: static;
 			width: auto;
 			flex-flow: row wrap;
-			padding: 8px 10px 0;
+			padding: 0.5rem 0.625rem 0;
 			border-right: 0;
 			border-bottom: 1px solid var(--rule);
 		}
 		.tabs > b {
-			margin: 0 12px 4px 0;
-			font-size: 15px;
+			margin: 0 0.75rem 0.25rem 0;
+			font-size: 0.9375rem;
 		}
 		.tabs > a {
-			min-height: 44px;
+			min-height: 2.75rem;
 			align-items: center;
 			border: 1px solid transparent;
 			border-bottom: 0;
-			border-radius: 5px 5px 0 0;
+			border-radius: 0.3125rem 0.3125rem 0 0;
 		}
 		.tabs > a[aria-current] {
 			margin: 0 0 -1px;
@@ -182,17 +182,17 @@
 			align-items: center;
 			justify-content: space-between;
 			margin: 0;
-			padding: 0 0 4px;
+			padding: 0 0 0.25rem;
 		}
 		.foot form {
 			border: 0;
 			padding: 0;
 			display: flex;
-			gap: 10px;
+			gap: 0.625rem;
 			align-items: center;
 		}
 		.foot .keys {
-			min-height: 32px;
+			min-height: 2rem;
 		}
 		.foot > .keys {
 			display: none;

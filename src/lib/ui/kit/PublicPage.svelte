@@ -25,37 +25,37 @@
 	main {
 		max-width: 27em;
 		margin: 0 auto;
-		padding: 7vh 20px 40px;
+		padding: 7vh 1.25rem 2.5rem;
 	}
 	.name {
-		font: 600 22px/1.05 var(--head);
+		font: 600 1.375rem/1.05 var(--head);
 		color: var(--water);
-		margin-bottom: 26px;
+		margin-bottom: 1.625rem;
 	}
 	/* what is typed here is typed on whatever is at hand: large, one below the other */
 	main :global(form) {
 		display: grid;
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	main :global(form label) {
 		font-weight: 600;
 		margin-bottom: 3px;
 	}
-	main :global(.input-line) {
-		font-size: 17px;
-		min-height: 44px;
+	main :global(.input) {
+		font-size: 1.0625rem;
+		min-height: 2.75rem;
 	}
 	main :global(.under) {
-		min-height: 24px;
+		min-height: 1.5rem;
 	}
 	main :global(.wrong) {
 		color: var(--danger);
-		min-height: 22px;
+		min-height: 1.375rem;
 		font-weight: 600;
 	}
 	main :global(button.main) {
-		min-height: 48px;
-		font-size: 17px;
-		margin-top: 6px;
+		min-height: 3rem;
+		font-size: 1.0625rem;
+		margin-top: 0.375rem;
 	}
 </style>

@@ -39,13 +39,13 @@
 
 <style>
 	section {
-		margin-top: 30px;
+		margin-top: 1.875rem;
 	}
 	.line {
 		display: grid;
-		grid-template-columns: 190px 1fr auto;
-		gap: 10px;
-		padding: 6px 0;
+		grid-template-columns: 11.875rem 1fr auto;
+		gap: 0.625rem;
+		padding: 0.375rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	@media (max-width: 640px) {

@@ -65,7 +65,7 @@
 							<select
 								id={setting.path}
 								name={setting.path}
-								class="input-line"
+								class="select"
 								disabled={!mayKeep}
 								bind:value={texts[setting.path]}
 								aria-invalid={said !== undefined}
@@ -76,7 +76,7 @@
 							<textarea
 								id={setting.path}
 								name={setting.path}
-								class="input-line"
+								class="textarea"
 								rows={setting.path === 'rules' ? 7 : 2}
 								readonly={!mayKeep}
 								bind:value={texts[setting.path]}
@@ -85,7 +85,7 @@
 							<input
 								id={setting.path}
 								name={setting.path}
-								class="input-line"
+								class="input"
 								class:short={setting.control === 'number'}
 								inputmode={setting.control === 'number' ? 'decimal' : undefined}
 								autocomplete="off"
@@ -107,7 +107,9 @@
 	{/each}
 	{#if mayKeep}
 		<div class="end">
-			<button class="act main" disabled={changed.length + changes.length === 0}>Save as version {version + 1}</button>
+			<button class="btn preset-filled-primary-500" disabled={changed.length + changes.length === 0}
+				>Save as version {version + 1}</button
+			>
 			<p class="small" role="status">
 				{said}
 			</p>
@@ -118,7 +120,7 @@
 <style>
 	details {
 		border-bottom: 1px solid var(--rule);
-		padding: 6px 0 8px;
+		padding: 0.375rem 0 0.5rem;
 	}
 	summary {
 		cursor: pointer;
@@ -129,8 +131,8 @@
 	.setting {
 		display: grid;
 		grid-template-columns: minmax(0, 15em) minmax(0, 1fr);
-		gap: 4px 14px;
-		padding: 4px 0 4px 10px;
+		gap: 0.25rem 0.875rem;
+		padding: 0.25rem 0 0.25rem 0.625rem;
 		border-left: 3px solid transparent;
 		align-items: baseline;
 	}
@@ -151,9 +153,9 @@
 		position: sticky;
 		bottom: 0;
 		display: flex;
-		gap: 14px;
+		gap: 0.875rem;
 		align-items: center;
-		padding: 10px 0;
+		padding: 0.625rem 0;
 		background: var(--paper);
 		border-top: 2px solid var(--ink);
 	}

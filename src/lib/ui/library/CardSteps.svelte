@@ -50,10 +50,10 @@
 		<input type="hidden" name="on" value={version} />
 		{#each changes as change, i (i)}<input type="hidden" name="with" value={change} />{/each}
 		<label for="add-step">Add a step</label>
-		<select id="add-step" name="with" class="input-line">
+		<select id="add-step" name="with" class="select">
 			{#each kinds as { tool, name } (tool)}<option value="add:{tool}">{name}</option>{/each}
 		</select>
-		<button class="act">Add</button>
+		<button class="btn preset-outlined-primary-500">Add</button>
 	</form>
 	<p class="small">
 		Where a step stands in a visit follows from the rules, which speak of the words beside it; where no rule speaks,
@@ -77,32 +77,32 @@
 	li {
 		display: flex;
 		justify-content: space-between;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
 		border-bottom: 1px solid var(--rule);
 	}
 	.acts {
 		display: flex;
-		gap: 4px;
+		gap: 0.25rem;
 		flex: none;
 	}
 	.acts a,
 	.say a {
 		display: inline-block;
-		padding: 10px 8px;
+		padding: 0.625rem 0.5rem;
 	}
 	.add {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
-		margin: 12px 0;
+		margin: 0.75rem 0;
 	}
 	.add select {
 		flex: 1;
 		min-width: 12em;
 	}
-	.add .act {
-		min-height: 44px;
+	.add .btn {
+		min-height: 2.75rem;
 	}
 </style>

@@ -21,7 +21,7 @@
 <div class="choose">
 	<label
 		><span class="small">This one</span><select
-			class="input-line"
+			class="select"
 			value={a}
 			onchange={(e) => oncompare('a', e.currentTarget.value)}
 			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
@@ -29,7 +29,7 @@
 	>
 	<label
 		><span class="small">beside</span><select
-			class="input-line"
+			class="select"
 			value={b}
 			onchange={(e) => oncompare('b', e.currentTarget.value)}
 			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
@@ -44,7 +44,7 @@
 	<!-- by keyboard a wide table is scrolled from here -->
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" tabindex="0" role="region" aria-label="Settings side by side">
-		<table>
+		<table class="table">
 			<thead
 				><tr
 					><th>Where</th><th>Setting</th><th>{sides.find((s) => s.key === a)?.title}</th><th
@@ -70,26 +70,26 @@
 	.choose {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 12px;
+		gap: 0.75rem;
 		align-items: end;
-		margin: 10px 0 6px;
+		margin: 0.625rem 0 0.375rem;
 	}
 	.choose label {
 		display: grid;
-		max-width: 340px;
+		max-width: 21.25rem;
 	}
 	.choose .tick {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 36px;
+		min-height: 2.25rem;
 	}
 	.scroll {
 		overflow-x: auto;
 	}
 	.value {
 		white-space: pre-line;
-		max-width: 320px;
+		max-width: 20rem;
 	}
 	.differs .value {
 		font-weight: 600;

@@ -30,7 +30,7 @@
 	{#each ['new', 'changed', 'same', 'refused'] as const as verdict (verdict)}{#if count(verdict)}<b>{count(verdict)}</b>
 			{words[verdict]} &nbsp;{/if}{/each}
 </p>
-<table>
+<table class="table">
 	<thead><tr><th class="number">Row</th><th>Which</th><th></th><th>What, or why not</th></tr></thead>
 	<tbody>
 		{#each ordered as line (line.line)}
@@ -59,7 +59,7 @@
 
 <style>
 	.sum {
-		margin: 12px 0 6px;
+		margin: 0.75rem 0 0.375rem;
 	}
 	td.refused {
 		color: var(--danger);

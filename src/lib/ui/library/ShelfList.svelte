@@ -64,12 +64,12 @@
 	<div class="search">
 		<label class="words">
 			<span class="small">Search <kbd aria-hidden="true">/</kbd></span>
-			<input class="input-line" type="search" bind:value={search} bind:this={searchBox} aria-keyshortcuts="/" />
+			<input class="input" type="search" bind:value={search} bind:this={searchBox} aria-keyshortcuts="/" />
 		</label>
 		{#if kind.filter && choices.length > 1}
 			<label>
 				<span class="small">{kind.fields[kind.filter]?.label}</span>
-				<select class="input-line" bind:value={filterText}>
+				<select class="select" bind:value={filterText}>
 					<option value="">all</option>
 					{#each choices as choice (choice)}<option>{choice}</option>{/each}
 				</select>
@@ -83,7 +83,7 @@
 		</p>
 	</div>
 	<div class="scroll">
-		<table bind:this={table}>
+		<table class="table" bind:this={table}>
 			<thead>
 				<tr>
 					{#each kind.columns as field (field)}
@@ -142,31 +142,31 @@
 	.search {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 12px;
+		gap: 0.75rem;
 		align-items: end;
-		margin: 12px 0 8px;
+		margin: 0.75rem 0 0.5rem;
 	}
 	.search label {
 		display: grid;
 		gap: 2px;
 	}
 	.words {
-		flex: 0 1 280px;
+		flex: 0 1 17.5rem;
 	}
 	.search .tick {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 36px;
+		min-height: 2.25rem;
 	}
 	.search p {
 		margin-left: auto;
 	}
 	kbd {
-		font: 600 12px var(--text);
+		font: 600 0.75rem var(--text);
 		border: 1px solid var(--ink-3);
 		border-radius: 3px;
-		padding: 0 5px;
+		padding: 0 0.3125rem;
 	}
 	.scroll {
 		overflow-x: auto;
@@ -175,7 +175,7 @@
 		font: inherit;
 		color: inherit;
 		text-align: inherit;
-		min-height: 28px;
+		min-height: 1.75rem;
 		cursor: pointer;
 	}
 	th button:hover {
@@ -183,8 +183,8 @@
 	}
 	td.doubt {
 		color: var(--ochre);
-		font-size: 13px;
-		max-width: 320px;
+		font-size: 0.8125rem;
+		max-width: 20rem;
 	}
 	.ended td {
 		color: var(--ink-3);
@@ -203,13 +203,13 @@
 	}
 	.empty {
 		display: grid;
-		gap: 10px;
-		margin-top: 14px;
-		max-width: 640px;
+		gap: 0.625rem;
+		margin-top: 0.875rem;
+		max-width: 40rem;
 	}
 	.empty ul {
 		columns: 2;
 		color: var(--ink-2);
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 </style>

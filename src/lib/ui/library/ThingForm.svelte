@@ -99,8 +99,10 @@
 	}}
 >
 	{#if held}<p class="say ask held">
-			What you typed here before is still here, not kept. <button type="button" class="act plain" onclick={startOver}
-				>Start over</button
+			What you typed here before is still here, not kept. <button
+				type="button"
+				class="btn preset-outlined-surface-500"
+				onclick={startOver}>Start over</button
 			>
 		</p>{/if}
 	<div class="fields">
@@ -148,7 +150,7 @@
 						<select
 							id={name}
 							{name}
-							class="input-line"
+							class="select"
 							aria-invalid={why !== null}
 							aria-describedby={described}
 							value={draft.texts[name] ?? ''}
@@ -165,7 +167,7 @@
 							id={name}
 							{name}
 							rows="3"
-							class="input-line"
+							class="textarea"
 							aria-invalid={why !== null}
 							aria-describedby={described}
 							value={draft.texts[name] ?? ''}
@@ -175,7 +177,7 @@
 						<input
 							id={name}
 							{name}
-							class="input-line"
+							class="input"
 							autocomplete="off"
 							aria-invalid={why !== null}
 							aria-describedby={described}
@@ -192,7 +194,7 @@
 		{/each}
 	</div>
 	<div class="end">
-		<button class="act main" disabled={isSending}>{isSending ? 'Saving' : 'Save'}</button>
+		<button class="btn preset-filled-primary-500" disabled={isSending}>{isSending ? 'Saving' : 'Save'}</button>
 		<p role="alert" class:why={whole.length}>{whole.join(' ') || serverSaid || ''}</p>
 	</div>
 </form>
@@ -201,8 +203,8 @@
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(2, minmax(0, 1fr));
-		gap: 14px 26px;
-		margin-top: 16px;
+		gap: 0.875rem 1.625rem;
+		margin-top: 1rem;
 	}
 	.field.wide {
 		grid-column: 1 / -1;
@@ -215,27 +217,27 @@
 	legend small {
 		font-weight: 400;
 	}
-	.input-line {
-		min-height: 40px;
+	:is(.input, .select, .textarea) {
+		min-height: 2.5rem;
 		margin-top: 2px;
 	}
-	.wrong .input-line {
+	.wrong :is(.input, .select, .textarea) {
 		border-color: var(--danger);
 	}
 	.several {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 4px 18px;
-		max-height: 220px;
+		gap: 0.25rem 1.125rem;
+		max-height: 13.75rem;
 		overflow-y: auto;
-		padding: 4px 0;
+		padding: 0.25rem 0;
 	}
 	.several label {
 		font-weight: 400;
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 32px;
+		min-height: 2rem;
 	}
 	.why {
 		color: var(--danger);
@@ -247,23 +249,23 @@
 	}
 	.held {
 		display: flex;
-		gap: 12px;
+		gap: 0.75rem;
 		align-items: center;
-		margin-top: 12px;
+		margin-top: 0.75rem;
 	}
 	.end {
 		display: flex;
-		gap: 14px;
+		gap: 0.875rem;
 		align-items: center;
-		margin-top: 18px;
+		margin-top: 1.125rem;
 	}
 	@media (max-width: 640px) {
 		.fields {
 			grid-template-columns: 1fr;
 		}
-		.input-line {
-			min-height: 48px;
-			font-size: 17px;
+		:is(.input, .select, .textarea) {
+			min-height: 3rem;
+			font-size: 1.0625rem;
 		}
 	}
 </style>

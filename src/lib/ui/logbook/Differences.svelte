@@ -15,8 +15,8 @@
 </script>
 
 <script lang="ts">
-	import { sayPlace } from '$lib/core/interpret';
-	import { sayTime, sayValue } from '$lib/core/wording';
+	import { sayPlace, sayWritten } from '$lib/core/interpret';
+	import { sayTime } from '$lib/core/wording';
 	import { instantOf } from '$lib/core/logbook';
 
 	let { conflicts, writer, me, own, onstrike }: Props = $props();
@@ -34,11 +34,13 @@
 			<ul>
 				{#each entries as entry (entry.id)}
 					<li>
-						<b>{sayValue(entry.value, timeZone)}</b><small
+						<b>{sayWritten(path, entry.value, timeZone)}</b><small
 							>{initialsOf(entry.by)}, {sayTime(instantOf(entry.at), timeZone)}</small
 						>
-						{#if entry.by === me}<button type="button" class="act plain" onclick={() => onstrike(path, entry.id)}
-								>mine was a slip</button
+						{#if entry.by === me}<button
+								type="button"
+								class="btn preset-outlined-surface-500"
+								onclick={() => onstrike(path, entry.id)}>mine was a slip</button
 							>{/if}
 					</li>
 				{/each}
@@ -49,28 +51,28 @@
 
 <style>
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	section {
-		padding: 8px 0;
+		padding: 0.5rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	ul {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(120px, 1fr));
-		gap: 8px;
+		grid-template-columns: repeat(auto-fit, minmax(7.5rem, 1fr));
+		gap: 0.5rem;
 	}
 	li {
 		display: grid;
 		gap: 2px;
-		padding: 6px 10px;
+		padding: 0.375rem 0.625rem;
 		border: 1.5px solid var(--ink-3);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 	}
 	b {
-		font-size: 20px;
+		font-size: 1.25rem;
 	}
-	.act {
-		min-height: 44px;
+	.btn {
+		min-height: 2.75rem;
 	}
 </style>

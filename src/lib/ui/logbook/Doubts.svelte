@@ -25,7 +25,7 @@
 	<p class="say {weightOf(flag)}">
 		{flagSentence(flag, saidIn(card))}
 		{#if meant}
-			<button type="button" class="act plain" onclick={() => onretype(flag, meant)}
+			<button type="button" class="btn preset-outlined-surface-500" onclick={() => onretype(flag, meant)}
 				>Strike it and keep {writeNumber(meant.value)} {units[meant.unit].symbol}</button
 			>
 		{/if}
@@ -34,11 +34,11 @@
 
 <style>
 	.say {
-		margin-top: 10px;
+		margin-top: 0.625rem;
 	}
-	.act {
+	.btn {
 		display: block;
-		min-height: 48px;
-		margin-top: 6px;
+		min-height: 3rem;
+		margin-top: 0.375rem;
 	}
 </style>

@@ -13,7 +13,11 @@
 	const settled = $derived(props.refused.length ? `${props.refused.length} refused` : done);
 </script>
 
-<button type="button" class="act plain kept-note" aria-haspopup="dialog" onclick={() => (isOpen = true)}
+<button
+	type="button"
+	class="kept-note btn preset-outlined-surface-500"
+	aria-haspopup="dialog"
+	onclick={() => (isOpen = true)}
 	>{#if props.refused.length || !unsent}{settled}{:else}{unsent} kept<span class="wide">&nbsp;here, not sent</span
 		>{/if}</button
 >
@@ -44,7 +48,7 @@
 	.kept-note {
 		position: relative;
 		white-space: nowrap;
-		min-height: 44px;
-		font-size: 15px;
+		min-height: 2.75rem;
+		font-size: 0.9375rem;
 	}
 </style>

@@ -57,9 +57,12 @@
 				</ul>
 			{/if}
 			<p class="buttons">
-				{#if standing === 'signed-out'}<a class="act main" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a
-					>{:else}<button type="button" class="act main" onclick={onsend}>Send now</button>{/if}
-				<Dialog.CloseTrigger class="act plain">Close</Dialog.CloseTrigger>
+				{#if standing === 'signed-out'}<a
+						class="btn preset-filled-primary-500"
+						href="/sign-in?to=/sample"
+						data-sveltekit-reload>Sign in</a
+					>{:else}<button type="button" class="btn preset-filled-primary-500" onclick={onsend}>Send now</button>{/if}
+				<Dialog.CloseTrigger class="btn preset-outlined-surface-500">Close</Dialog.CloseTrigger>
 			</p>
 		</Dialog.Content>
 	</Dialog.Positioner>
@@ -70,15 +73,15 @@
 		display: block;
 	}
 	li {
-		padding: 6px 0;
+		padding: 0.375rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	.buttons {
 		display: flex;
-		gap: 10px;
+		gap: 0.625rem;
 	}
-	.buttons :global(.act) {
-		min-height: 48px;
-		padding-inline: 20px;
+	.buttons :global(.btn) {
+		min-height: 3rem;
+		padding-inline: 1.25rem;
 	}
 </style>

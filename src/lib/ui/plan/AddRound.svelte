@@ -63,14 +63,14 @@
 		}}
 	>
 		<label
-			>Circuit <select class="input-line" bind:value={circuitId}
+			>Circuit <select class="select" bind:value={circuitId}
 				>{#each board.facts.circuits as circuit (circuit.id)}<option value={circuit.id}>{circuit.name}</option
 					>{/each}</select
 			></label
 		>
-		<label>Day <input class="input-line" type="date" min={dateOf(today)} bind:value={date} required /></label>
+		<label>Day <input class="input" type="date" min={dateOf(today)} bind:value={date} required /></label>
 		<label
-			>What for <select class="input-line" bind:value={purpose}
+			>What for <select class="select" bind:value={purpose}
 				><option value="grab">samples</option><option value="storm">after a storm</option></select
 			></label
 		>
@@ -82,31 +82,31 @@
 				</p>
 				{#each breaches as breach, i (i)}<p class="say spoils">{sayBreach(breach, nameOf)}</p>{/each}
 				{#if breaches.length}
-					<label>Why it goes all the same <input class="input-line" bind:value={despite} maxlength="300" /></label>
+					<label>Why it goes all the same <input class="input" bind:value={despite} maxlength="300" /></label>
 				{/if}
 			{/if}
 		</div>
-		<button class="act main" disabled={!mayAdd || isSending}>Add it</button>
+		<button class="btn preset-filled-primary-500" disabled={!mayAdd || isSending}>Add it</button>
 	</form>
 </details>
 
 <style>
 	summary {
 		cursor: pointer;
-		min-height: 32px;
+		min-height: 2rem;
 		font-weight: 650;
 	}
 	form {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px 14px;
+		gap: 0.5rem 0.875rem;
 		align-items: end;
-		margin: 6px 0 12px;
+		margin: 0.375rem 0 0.75rem;
 	}
 	.said {
 		width: 100%;
 		display: grid;
-		gap: 6px;
+		gap: 0.375rem;
 	}
 	.said label {
 		display: grid;

@@ -63,9 +63,9 @@
 	{/if}
 	{#if isTyped && mayPlan}
 		<form method="POST" action="?/rain" class="read" use:enhance>
-			<label>Day <input class="input-line" type="date" name="day" value={date} max={date} required /></label>
-			<label>Rain, mm <input class="input-line" name="rain_mm" inputmode="decimal" required /></label>
-			<button class="act">Save it</button>
+			<label>Day <input class="input" type="date" name="day" value={date} max={date} required /></label>
+			<label>Rain, mm <input class="input" name="rain_mm" inputmode="decimal" required /></label>
+			<button class="btn preset-outlined-primary-500">Save it</button>
 			{#if refused}<p class="say spoils" role="alert">{refused}</p>{/if}
 		</form>
 	{/if}
@@ -83,7 +83,7 @@
 							.join(' and ')}.</span
 					>
 					{#if mayPlan}<button
-							class="act"
+							class="btn preset-outlined-primary-500"
 							type="button"
 							aria-label="Plan a storm round: {circuitName(offer.circuitId)}"
 							onclick={() => ontake(offer.circuitId, offer.go!)}>Plan it</button
@@ -112,7 +112,7 @@
 	.read {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px 14px;
+		gap: 0.5rem 0.875rem;
 		align-items: end;
 	}
 	.bars {
@@ -120,10 +120,10 @@
 		display: flex;
 		align-items: end;
 		gap: 3px;
-		height: 54px;
+		height: 3.375rem;
 		border-bottom: 1px solid var(--ink);
-		margin: 8px 0 4px;
-		max-width: 360px;
+		margin: 0.5rem 0 0.25rem;
+		max-width: 22.5rem;
 	}
 	.bars i {
 		flex: 1;
@@ -134,22 +134,22 @@
 		background: var(--water);
 	}
 	.bars i.silent {
-		background: repeating-linear-gradient(135deg, var(--rule) 0 2px, transparent 2px 6px);
+		background: repeating-linear-gradient(135deg, var(--rule) 0 2px, transparent 2px 0.375rem);
 	}
 	.bars span {
 		position: absolute;
 		inset-inline: 0;
 		border-top: 1px dashed var(--ink-2);
 	}
-	.offer .act {
+	.offer .btn {
 		white-space: nowrap;
 	}
 	.offer {
 		display: flex;
-		gap: 10px;
+		gap: 0.625rem;
 		justify-content: space-between;
 		align-items: center;
-		padding: 6px 0;
+		padding: 0.375rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 </style>

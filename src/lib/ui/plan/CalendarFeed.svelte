@@ -21,7 +21,7 @@
 					else.
 				</p>
 				<input
-					class="input-line"
+					class="input"
 					readonly
 					value={address}
 					aria-label="Address of the calendar feed"
@@ -32,7 +32,9 @@
 			{/if}
 			{#if mayPlan}
 				<form method="POST" action="?/feed" use:enhance>
-					<button class="act plain">{address ? 'Make a new address; the old one ends' : 'Make the address'}</button>
+					<button class="btn preset-outlined-surface-500"
+						>{address ? 'Make a new address; the old one ends' : 'Make the address'}</button
+					>
 				</form>
 			{/if}
 		</div>
@@ -51,11 +53,11 @@
 	.panel {
 		position: absolute;
 		z-index: 5;
-		width: min(420px, 84vw);
+		width: min(26.25rem, 84vw);
 		background: var(--page);
 		border: 1px solid var(--ink);
-		padding: 12px 14px;
+		padding: 0.75rem 0.875rem;
 		display: grid;
-		gap: 8px;
+		gap: 0.5rem;
 	}
 </style>

@@ -16,7 +16,8 @@
 </script>
 
 <script lang="ts">
-	import { sayMinute } from '$lib/core/interpret';
+	import { sayMinute, sayWait } from '$lib/core/interpret';
+	import { waitsOf } from '$lib/core/schedule';
 
 	let { question, plan, names, lab, now_min, mayMove, onstart, onorder }: Props = $props();
 
@@ -26,6 +27,7 @@
 	let width = $state(760);
 	let pulled = $state<{ index: number; x: number; y: number; start_min: number } | null>(null);
 
+	const waits = $derived(waitsOf(question, plan));
 	const bottles = $derived(plan.stops.filter((s) => s.bottle_min !== null));
 	const deadline = $derived(plan.firstBottle_min === null ? null : plan.firstBottle_min + question.holding_min);
 	const first_min = $derived(Math.floor((Math.min(plan.start_min, now_min ?? Infinity) - 10) / 60) * 60);
@@ -87,16 +89,14 @@
 			{@const from = i === 0 ? plan.start_min : plan.stops[i - 1]!.leave_min}
 			<text x="0" y={y + 15} class="name">{names[stop.id]}</text>
 			<path d="M{X(from)} {i === 0 ? y + 2 : y - ROW + 18}L{X(stop.arrive_min)} {y + 10}" class="road" />
-			{#if stop.begin_min > stop.arrive_min}<path
-					d="M{X(stop.arrive_min)} {y + 10}H{X(stop.begin_min)}"
-					class="wait"
-				/>{/if}
+			{@const wait = waits.find((w) => w.id === stop.id)}
+			{#if wait}<path d="M{X(wait.from_min)} {y + 10}H{X(wait.until_min)}" class="wait" />{/if}
 			<g
 				role="button"
 				tabindex={mayMove ? 0 : -1}
 				class:movable={mayMove}
 				aria-label="{names[stop.id]}, {sayMinute(stop.begin_min)} to {sayMinute(stop.leave_min)}, stop {i + 1} of {plan
-					.stops.length}"
+					.stops.length}{wait ? `. ${sayWait(wait)}` : ''}"
 				onpointerdown={(e) => onpointerdown(e, i)}
 				{onpointermove}
 				onpointerup={() => (pulled = null)}
@@ -167,11 +167,11 @@
 		stroke: var(--rule);
 	}
 	.small {
-		font-size: 12.5px;
+		font-size: 0.7813rem;
 		fill: var(--ink-2);
 	}
 	.name {
-		font-size: 14px;
+		font-size: 0.875rem;
 		font-weight: 600;
 	}
 	.road {

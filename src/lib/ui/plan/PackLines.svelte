@@ -36,10 +36,10 @@
 	fieldset {
 		border: 0;
 		padding: 0;
-		margin: 18px 0 0;
+		margin: 1.125rem 0 0;
 	}
 	legend {
-		font: 600 18px var(--head);
+		font: 600 1.125rem var(--head);
 		border-bottom: 2px solid var(--ink);
 		width: 100%;
 		padding-bottom: 2px;
@@ -49,30 +49,30 @@
 	}
 	legend small {
 		float: right;
-		font: 15px var(--text);
+		font: 0.9375rem var(--text);
 	}
 	label {
 		display: grid;
-		grid-template-columns: 34px 74px 1fr auto;
-		gap: 8px;
+		grid-template-columns: 2.125rem 4.625rem 1fr auto;
+		gap: 0.5rem;
 		align-items: center;
-		min-height: 56px;
-		padding: 4px 0;
+		min-height: 3.5rem;
+		padding: 0.25rem 0;
 		border-bottom: 1px solid var(--rule);
 		cursor: pointer;
 	}
 	input {
-		width: 28px;
-		height: 28px;
+		width: 1.75rem;
+		height: 1.75rem;
 	}
 	.count {
-		font-size: 19px;
+		font-size: 1.1875rem;
 		font-weight: 650;
 		text-align: right;
 	}
 	.what small {
 		display: block;
-		font-size: 14px;
+		font-size: 0.875rem;
 		line-height: 1.25;
 	}
 	.in .what,
@@ -86,8 +86,8 @@
 		text-decoration: none;
 	}
 	.by {
-		font-size: 14px;
+		font-size: 0.875rem;
 		color: var(--ink-2);
-		min-width: 24px;
+		min-width: 1.5rem;
 	}
 </style>

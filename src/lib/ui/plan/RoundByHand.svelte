@@ -52,7 +52,7 @@
 {#if labs.length > 1}
 	<label class="lab"
 		>Hands in at <select
-			class="input-line"
+			class="select"
 			value={labId ?? ''}
 			onchange={(e) => onchange({ change: 'lab', labId: e.currentTarget.value || null })}
 			><option value="">where its circuit does</option>{#each labs as lab (lab.id)}<option value={lab.id}
@@ -63,7 +63,7 @@
 {/if}
 <details>
 	<summary>Duplicates and blanks: {quality.length}</summary>
-	<table>
+	<table class="table">
 		<thead
 			><tr
 				><th>Site</th>{#each kinds as kind (kind)}<th>{kind}</th>{/each}</tr
@@ -92,22 +92,22 @@
 <style>
 	summary {
 		cursor: pointer;
-		min-height: 32px;
+		min-height: 2rem;
 	}
 	.choices {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 2px 18px;
-		margin: 4px 0 8px;
+		gap: 2px 1.125rem;
+		margin: 0.25rem 0 0.5rem;
 	}
 	label {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 32px;
+		min-height: 2rem;
 	}
 	.lab {
-		margin: 4px 0;
+		margin: 0.25rem 0;
 	}
 	.lab select {
 		width: auto;

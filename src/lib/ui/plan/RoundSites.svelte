@@ -32,8 +32,11 @@
 			A round goes to one site at least. To give it up, take it off the season.
 		</p>{/if}
 	<p>
-		<button type="button" class="act main" disabled={!isChanged || picked.length === 0} onclick={() => onkeep(picked)}
-			>Save these {picked.length}</button
+		<button
+			type="button"
+			class="btn preset-filled-primary-500"
+			disabled={!isChanged || picked.length === 0}
+			onclick={() => onkeep(picked)}>Save these {picked.length}</button
 		>
 	</p>
 </details>
@@ -41,19 +44,19 @@
 <style>
 	summary {
 		cursor: pointer;
-		min-height: 32px;
+		min-height: 2rem;
 	}
 	.sites {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 2px 16px;
-		margin: 4px 0 8px;
+		gap: 2px 1rem;
+		margin: 0.25rem 0 0.5rem;
 	}
 	label {
 		display: flex;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		min-height: 32px;
+		min-height: 2rem;
 	}
 	.other {
 		color: var(--ink-2);

@@ -32,7 +32,7 @@
 				{saySamplerNeed(need, siteName(need.task.siteId), today, need.nearest ? roundName(need.nearest.roundId) : '')}
 			</p>
 			{#if trip && mayPlan}
-				<button class="act" type="button" onclick={() => ontrip(trip, need.task.siteId)}
+				<button class="btn preset-outlined-primary-500" type="button" onclick={() => ontrip(trip, need.task.siteId)}
 					>Send {trip.crew.map(nameOf).join(' and ')} on {sayPlanDay(trip.day)}</button
 				>
 			{:else if !trip}<p class="small">Nobody who could go is free in that time.</p>{/if}
@@ -57,13 +57,13 @@
 
 <style>
 	.need {
-		padding: 6px 0 8px;
+		padding: 0.375rem 0 0.5rem;
 		border-bottom: 1px solid var(--rule);
 		display: grid;
-		gap: 6px;
+		gap: 0.375rem;
 		justify-items: start;
 	}
 	section > .small {
-		margin-top: 8px;
+		margin-top: 0.5rem;
 	}
 </style>

@@ -202,7 +202,7 @@
 	.legend svg {
 		display: inline;
 		vertical-align: -2px;
-		margin-left: 8px;
+		margin-left: 0.5rem;
 	}
 	.week {
 		stroke: var(--rule);
@@ -219,16 +219,16 @@
 	}
 	.word,
 	.quality {
-		font-size: 12.5px;
+		font-size: 0.7813rem;
 		fill: var(--ink-2);
 	}
 	.now {
-		font-size: 12px;
+		font-size: 0.75rem;
 		font-weight: 650;
 		fill: var(--water);
 	}
 	.site {
-		font-size: 14px;
+		font-size: 0.875rem;
 		font-weight: 600;
 	}
 	.grip {
@@ -299,7 +299,7 @@
 		stroke: var(--danger);
 	}
 	.said {
-		min-height: 22px;
-		margin-top: 4px;
+		min-height: 1.375rem;
+		margin-top: 0.25rem;
 	}
 </style>

@@ -34,10 +34,20 @@
 <p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
 {#if mayPlan}
 	<p class="undo">
-		<button class="act plain" type="button" disabled={undo === null} aria-keyshortcuts="Control+Z" onclick={onundo}
+		<button
+			class="btn preset-outlined-surface-500"
+			type="button"
+			disabled={undo === null}
+			aria-keyshortcuts="Control+Z"
+			onclick={onundo}
 			>Undo{#if undo !== null}<small>{undo}</small>{/if}</button
 		>
-		<button class="act plain" type="button" disabled={redo === null} aria-keyshortcuts="Control+Y" onclick={onredo}
+		<button
+			class="btn preset-outlined-surface-500"
+			type="button"
+			disabled={redo === null}
+			aria-keyshortcuts="Control+Y"
+			onclick={onredo}
 			>Redo{#if redo !== null}<small>{redo}</small>{/if}</button
 		>
 	</p>
@@ -47,11 +57,11 @@
 	.undo {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px;
-		margin: 8px 0;
+		gap: 0.5rem;
+		margin: 0.5rem 0;
 	}
 	small {
-		margin-left: 8px;
+		margin-left: 0.5rem;
 		font-weight: 400;
 	}
 </style>

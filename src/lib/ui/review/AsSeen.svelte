@@ -86,22 +86,22 @@
 
 <style>
 	h2 {
-		margin-top: 18px;
+		margin-top: 1.125rem;
 	}
 	dl {
 		display: grid;
-		grid-template-columns: minmax(120px, auto) 1fr;
-		gap: 2px 14px;
-		margin-top: 6px;
+		grid-template-columns: minmax(7.5rem, auto) 1fr;
+		gap: 2px 0.875rem;
+		margin-top: 0.375rem;
 	}
 	dt {
 		color: var(--ink-2);
 	}
 	.photos {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-		gap: 10px;
-		margin-top: 8px;
+		grid-template-columns: repeat(auto-fill, minmax(11.25rem, 1fr));
+		gap: 0.625rem;
+		margin-top: 0.5rem;
 	}
 	img {
 		width: 100%;

@@ -9,6 +9,8 @@
 		device: string;
 		path: string;
 		text: string;
+		/** A signature, drawn. */
+		drawing: string | null;
 		op: 'set' | 'add' | 'strike';
 		/** The line that struck or replaced this one. */
 		outBy: string | null;
@@ -47,6 +49,9 @@
 					<small
 						>{out.op === 'strike' ? 'struck' : 'replaced'} by {initialsOf(out.by)} {sayTime(out.at_ms, timeZone)}</small
 					>
+				{:else if line.drawing}<svg viewBox="0 0 300 100" class="signature" role="img" aria-label={line.text}
+						><path d={line.drawing} /></svg
+					>
 				{:else}{line.op === 'add' ? '+' : ''}{line.text}{/if}
 				{#if line.isRival}
 					<strong>one of two values</strong>
@@ -57,12 +62,12 @@
 							<input
 								id="why-{line.id}"
 								name="reason"
-								class="input-line"
+								class="input"
 								maxlength="500"
 								placeholder="why it is struck"
 								required
 							/>
-							<button class="act">Strike this one</button>
+							<button class="btn preset-outlined-primary-500">Strike this one</button>
 							{#if refused?.at === line.id}<span role="alert">{refused.why}</span>{/if}
 						</form>
 					{/if}
@@ -73,13 +78,24 @@
 </ol>
 
 <style>
+	.signature {
+		display: inline-block;
+		width: 9rem;
+		height: 3rem;
+		vertical-align: middle;
+	}
+	.signature path {
+		fill: none;
+		stroke: var(--ink);
+		stroke-width: 3;
+	}
 	li {
 		display: grid;
-		grid-template-columns: 92px minmax(0, 1fr);
-		gap: 10px;
+		grid-template-columns: 5.75rem minmax(0, 1fr);
+		gap: 0.625rem;
 		padding: 3px 0;
 		border-bottom: 1px solid var(--rule);
-		font-size: 14px;
+		font-size: 0.875rem;
 	}
 	.who {
 		color: var(--ink-2);
@@ -89,18 +105,18 @@
 	}
 	.path {
 		color: var(--ink-2);
-		margin-right: 8px;
+		margin-right: 0.5rem;
 	}
 	s {
 		color: var(--ink-3);
 	}
 	strong {
 		color: var(--ochre);
-		margin-left: 8px;
+		margin-left: 0.5rem;
 	}
 	form {
 		display: flex;
-		gap: 6px;
-		margin: 4px 0;
+		gap: 0.375rem;
+		margin: 0.25rem 0;
 	}
 </style>

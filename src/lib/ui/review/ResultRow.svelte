@@ -109,7 +109,7 @@
 				<span class="visually-hidden">Reason, for {name}</span>
 				<input
 					name="reason.{row}"
-					class="input-line"
+					class="input"
 					maxlength="500"
 					placeholder="why"
 					value={typed?.reason ?? ''}
@@ -126,12 +126,12 @@
 	th,
 	td {
 		vertical-align: top;
-		padding: 10px 8px;
+		padding: 0.625rem 0.5rem;
 		border-bottom: 1px solid var(--rule);
 	}
 	th {
 		color: var(--ink);
-		font-size: 15px;
+		font-size: 0.9375rem;
 		font-weight: 650;
 		text-align: left;
 	}
@@ -140,11 +140,11 @@
 		font-weight: 400;
 	}
 	.other th {
-		padding-left: 18px;
+		padding-left: 1.125rem;
 		font-weight: 500;
 	}
 	.figure b {
-		font-size: 20px;
+		font-size: 1.25rem;
 		font-weight: 650;
 		white-space: nowrap;
 	}
@@ -152,48 +152,48 @@
 		display: block;
 	}
 	details {
-		font-size: 14px;
+		font-size: 0.875rem;
 	}
 	summary {
 		cursor: pointer;
 		color: var(--water);
 		width: fit-content;
-		padding: 4px 0;
+		padding: 0.25rem 0;
 	}
 	.working {
 		overflow-wrap: anywhere;
 		font-variant-numeric: tabular-nums;
 	}
 	.flags {
-		min-width: 180px;
+		min-width: 11.25rem;
 	}
 	.flags p + p {
-		margin-top: 6px;
+		margin-top: 0.375rem;
 	}
 	fieldset {
 		display: flex;
-		gap: 2px 10px;
-		font-size: 15px;
+		gap: 2px 0.625rem;
+		font-size: 0.9375rem;
 	}
 	fieldset label {
 		display: flex;
 		white-space: nowrap;
 		align-items: center;
-		gap: 5px;
-		min-height: 28px;
+		gap: 0.3125rem;
+		min-height: 1.75rem;
 		cursor: pointer;
 	}
 	/* a reason is asked for where one is needed, and no scripts are */
 	.reason {
 		display: none;
-		margin-top: 4px;
+		margin-top: 0.25rem;
 	}
 	.judge:has(input[type='radio']:checked:not([value='accept'])) .reason {
 		display: block;
 	}
-	.reason .input-line {
+	.reason .input {
 		width: 100%;
-		padding: 4px 8px;
+		padding: 0.25rem 0.5rem;
 	}
 	.wrong {
 		color: var(--danger);
@@ -209,17 +209,17 @@
 		}
 		th,
 		td {
-			padding: 4px 0;
+			padding: 0.25rem 0;
 			border: 0;
 		}
 		fieldset {
 			flex-wrap: wrap;
 		}
 		fieldset label {
-			min-height: 44px;
+			min-height: 2.75rem;
 		}
-		.reason .input-line {
-			min-height: 44px;
+		.reason .input {
+			min-height: 2.75rem;
 		}
 	}
 </style>

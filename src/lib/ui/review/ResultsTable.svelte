@@ -32,7 +32,7 @@
 			count(formElement);
 		}}
 >
-	<table>
+	<table class="table">
 		<thead
 			><tr
 				><th>Result</th><th>Figure</th><th>Flags and review</th>{#if mayJudge}<th>Judgement</th>{/if}</tr
@@ -42,9 +42,13 @@
 	</table>
 	{#if mayJudge}
 		<p class="acts">
-			<button class="act main">Save {chosen === 0 ? 'what is judged' : counted(chosen, 'judgement')}</button>
+			<button class="btn preset-filled-primary-500"
+				>Save {chosen === 0 ? 'what is judged' : counted(chosen, 'judgement')}</button
+			>
 			{#if undoubted > 0}
-				<button class="act" formaction="?/acceptUndoubted#results">Accept the {undoubted} without flags</button>
+				<button class="btn preset-outlined-primary-500" formaction="?/acceptUndoubted#results"
+					>Accept the {undoubted} without flags</button
+				>
 			{/if}
 			<span class="wrong" role="alert">{why}</span>
 		</p>
@@ -58,9 +62,9 @@
 	.acts {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
-		padding: 10px 0;
+		padding: 0.625rem 0;
 	}
 	.wrong {
 		color: var(--danger);
@@ -74,8 +78,8 @@
 		tbody {
 			display: block;
 		}
-		.act {
-			min-height: 44px;
+		.btn {
+			min-height: 2.75rem;
 		}
 	}
 </style>

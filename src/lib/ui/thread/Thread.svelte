@@ -18,7 +18,13 @@
 		current?: string | null;
 		width?: number;
 	}
-	const words: Record<BeadState, string> = { done: 'done', due: 'due', late: 'late', here: 'someone is there now' };
+	const words: Record<BeadState, string> = {
+		done: 'done',
+		due: 'due',
+		late: 'late',
+		here: 'someone is there now',
+		new: 'not sampled yet'
+	};
 </script>
 
 <script lang="ts">
@@ -55,6 +61,8 @@
 						d="M{bead.x} {bead.y - 8}a8 8 0 0 1 0 16z"
 						class="half"
 					/>
+				{:else if site.state === 'new'}
+					<circle cx={bead.x} cy={bead.y} r="8" class="new" />
 				{:else}
 					<circle cx={bead.x} cy={bead.y} r="8" class="done" />
 				{/if}
@@ -82,7 +90,7 @@
 		stroke-linecap: round;
 	}
 	.name {
-		font: italic 13.5px var(--head);
+		font: italic 0.8438rem var(--head);
 		fill: var(--water-2);
 	}
 	a {
@@ -96,7 +104,7 @@
 		fill-opacity: 0.6;
 	}
 	.site {
-		font-size: 14px;
+		font-size: 0.875rem;
 		font-weight: 650;
 	}
 	a:hover .site,
@@ -104,7 +112,7 @@
 		text-decoration: underline;
 	}
 	.say-line {
-		font-size: 13px;
+		font-size: 0.8125rem;
 		fill: var(--ink-2);
 	}
 	.attention {
@@ -114,6 +122,12 @@
 		fill: var(--ink);
 		stroke: var(--page);
 		stroke-width: 2;
+	}
+	.new {
+		fill: var(--page);
+		stroke: var(--ink-3);
+		stroke-width: 1.5;
+		stroke-dasharray: 3 3;
 	}
 	.due {
 		fill: var(--page);

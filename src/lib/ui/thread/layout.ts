@@ -21,7 +21,7 @@ export interface SiteIn {
 }
 
 /** done: sampled in this period. due: wants sampling. late: overdue. here: someone is there now. */
-export type BeadState = 'done' | 'due' | 'late' | 'here';
+export type BeadState = 'done' | 'due' | 'late' | 'here' | 'new';
 
 export interface Box {
 	x: number;

@@ -43,35 +43,35 @@
 		display: flex;
 		justify-content: space-between;
 		align-items: center;
-		padding: 6px 14px;
+		padding: 0.375rem 0.875rem;
 		background: var(--paper);
 		border-bottom: 1px solid var(--rule);
 	}
 	h1 {
-		font-size: 20px;
+		font-size: 1.25rem;
 	}
 	main {
-		max-width: 640px;
+		max-width: 40rem;
 		margin: 0 auto;
-		padding: 16px;
+		padding: 1rem;
 	}
 	.round {
 		display: block;
-		padding: 12px 0;
-		min-height: 60px;
+		padding: 0.75rem 0;
+		min-height: 3.75rem;
 		border-bottom: 1px solid var(--rule);
 		color: var(--ink);
 		text-decoration: none;
 	}
 	.round b {
-		font: 600 20px var(--head);
+		font: 600 1.25rem var(--head);
 		color: var(--water);
 	}
 	.round small {
 		display: block;
-		font-size: 15px;
+		font-size: 0.9375rem;
 	}
 	.small {
-		margin-top: 18px;
+		margin-top: 1.125rem;
 	}
 </style>

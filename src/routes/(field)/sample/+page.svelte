@@ -151,7 +151,7 @@
 	{#if app.newVersion.isReady}
 		<p class="say">
 			<b>A new version is ready.</b> What you wrote stays.
-			<button type="button" class="act" onclick={app.newVersion.take}>Load it now</button>
+			<button type="button" class="btn preset-outlined-primary-500" onclick={app.newVersion.take}>Load it now</button>
 		</p>
 	{/if}
 	{#if !app.isOpen}
@@ -168,7 +168,7 @@
 				Sign in once, with a network. Then sites, method cards and instruments are packed, and everything works without
 				one.
 			</p>
-			<p><a class="act main big" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a></p>
+			<p><a class="big btn preset-filled-primary-500" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a></p>
 		{:else if app.sync.standing === 'trouble'}
 			<p>The server does not answer as it should. It is tried again by itself.</p>
 		{:else}
@@ -192,12 +192,14 @@
 						<li>
 							<div><b>{place.name}</b><small>{place.barred || place.about}</small></div>
 							{#if visit}
-								<a class="act" class:main={!visit.isLeft} href="/sample/{visit.id}"
+								<a
+									class={['btn', !visit.isLeft ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
+									href="/sample/{visit.id}"
 									>{visit.isLeft ? 'Done' : 'Go on'}<span class="visually-hidden"> at {place.name}</span></a
 								>
 							{:else}
 								<button
-									class="act"
+									class="btn preset-outlined-primary-500"
 									disabled={starting !== ''}
 									onclick={() => open(siteId, round.id, round.cardVersionId)}
 									>Start<span class="visually-hidden"> at {place.name}</span></button
@@ -223,7 +225,7 @@
 								{sayTime(visit.at_ms, satchel.program.timeZone)}, opened by {app.initialsOf(visit.by)}</small
 							>
 						</div>
-						<a class="act" href="/sample/{visit.id}">Open</a>
+						<a class="btn preset-outlined-primary-500" href="/sample/{visit.id}">Open</a>
 					</li>
 				{/each}
 			</ul>
@@ -239,7 +241,7 @@
 			{#if cards.length > 1}
 				<label class="card"
 					>Card
-					<select class="input-line" value={cardId} onchange={(e) => (chosenCardId = e.currentTarget.value)}>
+					<select class="select" value={cardId} onchange={(e) => (chosenCardId = e.currentTarget.value)}>
 						{#each cards as { id, card } (id)}<option value={id}>{card.title}, version {card.version}</option>{/each}
 					</select></label
 				>
@@ -249,7 +251,7 @@
 					<li>
 						<div><b>{place.name}</b><small>{place.barred || place.about}</small></div>
 						<button
-							class="act"
+							class="btn preset-outlined-primary-500"
 							disabled={starting !== ''}
 							aria-label="Start at {place.name}"
 							onclick={() => open(place.id)}>Start</button
@@ -279,14 +281,14 @@
 		>
 			<label
 				>A bottle’s label, scanned or typed <input
-					class="input-line"
+					class="input"
 					bind:value={typedLabel}
 					autocapitalize="characters"
 					autocomplete="off"
 					placeholder="QU1-260515-B"
 				/></label
 			>
-			<button class="act">Open it</button>
+			<button class="btn preset-outlined-primary-500">Open it</button>
 			<p role="status" class:say={labelSaid} class="ask">{labelSaid}</p>
 		</form>
 		<p class="small foot">
@@ -305,48 +307,48 @@
 		display: flex;
 		justify-content: space-between;
 		align-items: center;
-		gap: 10px;
-		padding: 6px 14px;
+		gap: 0.625rem;
+		padding: 0.375rem 0.875rem;
 		background: var(--paper);
 		border-bottom: 1px solid var(--rule);
 	}
 	.top h1 {
-		font-size: 20px;
+		font-size: 1.25rem;
 	}
 	.top small {
 		display: block;
 	}
 	main {
-		max-width: 640px;
+		max-width: 40rem;
 		margin: 0 auto;
-		padding: 16px 16px 40px;
+		padding: 1rem 1rem 2.5rem;
 	}
 	h2 {
-		font-size: 22px;
-		margin-top: 18px;
+		font-size: 1.375rem;
+		margin-top: 1.125rem;
 	}
 	li {
 		display: flex;
 		justify-content: space-between;
 		align-items: center;
-		gap: 12px;
-		padding: 8px 0;
+		gap: 0.75rem;
+		padding: 0.5rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	li small {
 		display: block;
-		font-size: 15px;
+		font-size: 0.9375rem;
 	}
-	li .act {
+	li .btn {
 		display: grid;
 		place-items: center;
-		min-width: 92px;
-		min-height: 48px;
+		min-width: 5.75rem;
+		min-height: 3rem;
 		padding-block: 0;
 	}
 	summary {
 		display: flex;
-		min-height: 48px;
+		min-height: 3rem;
 		align-items: center;
 		cursor: pointer;
 	}
@@ -357,34 +359,34 @@
 		content: '';
 	}
 	.card select {
-		min-height: 48px;
-		font-size: 17px;
-		margin-bottom: 6px;
+		min-height: 3rem;
+		font-size: 1.0625rem;
+		margin-bottom: 0.375rem;
 	}
 	.big {
-		margin-top: 14px;
-		min-height: 52px;
-		padding-inline: 28px;
-		padding-top: 12px;
+		margin-top: 0.875rem;
+		min-height: 3.25rem;
+		padding-inline: 1.75rem;
+		padding-top: 0.75rem;
 	}
 	.label {
 		display: grid;
 		grid-template-columns: 1fr auto;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: end;
-		margin-top: 20px;
+		margin-top: 1.25rem;
 	}
 	.label input {
-		min-height: 48px;
+		min-height: 3rem;
 		width: 100%;
 	}
-	.label .act {
-		min-height: 48px;
+	.label .btn {
+		min-height: 3rem;
 	}
 	.label p {
 		grid-column: 1 / -1;
 	}
 	.foot {
-		margin-top: 24px;
+		margin-top: 1.5rem;
 	}
 </style>

@@ -22,11 +22,11 @@
 
 <style>
 	.page {
-		padding: 14px 26px 30px;
-		max-width: 820px;
+		padding: 0.875rem 1.625rem 1.875rem;
+		max-width: 51.25rem;
 	}
 	li {
-		padding: 4px 0;
+		padding: 0.25rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 </style>

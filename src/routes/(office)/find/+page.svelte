@@ -15,9 +15,9 @@
 	<form method="get">
 		<label
 			>A site, a person, a day, a bottle’s label, a round, a card
-			<input class="input-line" type="search" name="q" maxlength="80" value={data.asked} bind:this={field} /></label
+			<input class="input" type="search" name="q" maxlength="80" value={data.asked} bind:this={field} /></label
 		>
-		<button class="act main">Find</button>
+		<button class="btn preset-filled-primary-500">Find</button>
 	</form>
 	{#each data.groups as group (group.heading)}
 		<section aria-label={group.heading}>
@@ -41,32 +41,32 @@
 
 <style>
 	.page {
-		max-width: 760px;
+		max-width: 47.5rem;
 	}
 	form {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) auto;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: end;
-		margin-bottom: 14px;
+		margin-bottom: 0.875rem;
 	}
 	input,
 	button {
-		min-height: 44px;
+		min-height: 2.75rem;
 	}
 	label {
 		display: grid;
-		gap: 6px;
-		margin-top: 8px;
+		gap: 0.375rem;
+		margin-top: 0.5rem;
 	}
 	section {
-		margin-top: 16px;
+		margin-top: 1rem;
 	}
 	li {
 		display: flex;
 		justify-content: space-between;
-		gap: 14px;
-		padding: 8px 0;
+		gap: 0.875rem;
+		padding: 0.5rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 </style>

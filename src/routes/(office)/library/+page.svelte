@@ -21,7 +21,7 @@
 			</h2>
 			<p>{next.about}</p>
 			<p>
-				<a class="act main" href={newHref(next)}>{nextActs[next.name] ?? `Add a ${next.one}`}</a>
+				<a class="btn preset-filled-primary-500" href={newHref(next)}>{nextActs[next.name] ?? `Add a ${next.one}`}</a>
 			</p>
 		</section>
 	{:else}
@@ -50,33 +50,33 @@
 
 <style>
 	.page {
-		max-width: 1040px;
+		max-width: 65rem;
 	}
 	.lead {
-		margin-top: 8px;
+		margin-top: 0.5rem;
 		color: var(--ink-2);
 	}
 	.next {
 		border-left: 4px solid var(--water);
 		background: var(--page);
-		padding: 12px 16px;
-		margin: 14px 0;
+		padding: 0.75rem 1rem;
+		margin: 0.875rem 0;
 		display: grid;
-		gap: 6px;
+		gap: 0.375rem;
 	}
 	ol {
-		margin-top: 12px;
+		margin-top: 0.75rem;
 	}
 	li {
 		display: grid;
-		grid-template-columns: 40px 170px 1fr 130px;
-		gap: 12px;
+		grid-template-columns: 2.5rem 10.625rem 1fr 8.125rem;
+		gap: 0.75rem;
 		align-items: baseline;
-		padding: 9px 0;
+		padding: 0.5625rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	.count {
-		font: 600 21px var(--head);
+		font: 600 1.3125rem var(--head);
 		text-align: right;
 		color: var(--ink-2);
 	}
@@ -93,7 +93,7 @@
 	}
 	@media (max-width: 640px) {
 		li {
-			grid-template-columns: 40px 1fr;
+			grid-template-columns: 2.5rem 1fr;
 			row-gap: 2px;
 		}
 		li .small,

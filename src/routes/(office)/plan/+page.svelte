@@ -130,7 +130,8 @@
 		<a href="/plan/season.ics" download>Calendar file</a>
 		<a href="/plan/season.pdf">Season sheet</a>
 		<CalendarFeed address={data.feed} mayPlan={data.mayPlan} />
-		{#if next}<a class="act main" href="/plan/rounds/{next.id}">Plan the day: {next.name}, {sayPlanDay(next.day)}</a
+		{#if next}<a class="btn preset-filled-primary-500" href="/plan/rounds/{next.id}"
+				>Plan the day: {next.name}, {sayPlanDay(next.day)}</a
 			>{/if}
 	</header>
 	{#if facts.circuits.length === 0}
@@ -168,7 +169,7 @@
 							<p class="say ask">Refused: {current.refusedBecause}</p>
 							{#if data.mayPlan && current.day >= data.today}<p class="acts">
 									<button
-										class="act plain"
+										class="btn preset-outlined-surface-500"
 										type="button"
 										onclick={() => void change({ change: 'lift', roundId: current.id })}>Lift the refusal</button
 									>
@@ -181,12 +182,13 @@
 							</p>{/if}
 						{#if !current.isProposed && current.state === 'planned'}
 							<p class="acts">
-								<a class="act" href="/plan/rounds/{current.id}">Plan the day</a>
+								<a class="btn preset-outlined-primary-500" href="/plan/rounds/{current.id}">Plan the day</a>
 								{#if data.mayPlan}
-									<button class="act plain" type="button" onclick={() => (refusing = !refusing)}>Refuse the date</button
+									<button class="btn preset-outlined-surface-500" type="button" onclick={() => (refusing = !refusing)}
+										>Refuse the date</button
 									>
 									<button
-										class="act plain"
+										class="btn preset-outlined-surface-500"
 										type="button"
 										onclick={() => void change({ change: 'remove', roundId: current.id })}>Take it off</button
 									>
@@ -203,13 +205,13 @@
 							>
 								<label
 									>Why, so that the next planner knows <input
-										class="input-line"
+										class="input"
 										bind:value={reason}
 										required
 										maxlength="300"
 									/></label
 								>
-								<button class="act main">Refuse {sayPlanDay(current.day)}</button>
+								<button class="btn preset-filled-primary-500">Refuse {sayPlanDay(current.day)}</button>
 							</form>
 						{/if}
 					{:else}
@@ -222,14 +224,21 @@
 						<p class="acts">
 							{#if work}
 								<progress value={share} max="1" aria-label="Proposing"></progress>
-								<button class="act plain" type="button" onclick={stop}>Stop</button>
+								<button class="btn preset-outlined-surface-500" type="button" onclick={stop}>Stop</button>
 							{:else if proposal}
-								<button class="act main" type="button" disabled={proposed.length === 0} onclick={() => void take()}
-									>Take these {proposed.length} rounds</button
+								<button
+									class="btn preset-filled-primary-500"
+									type="button"
+									disabled={proposed.length === 0}
+									onclick={() => void take()}>Take these {proposed.length} rounds</button
 								>
-								<button class="act plain" type="button" onclick={() => (proposal = null)}>Leave it</button>
+								<button class="btn preset-outlined-surface-500" type="button" onclick={() => (proposal = null)}
+									>Leave it</button
+								>
 							{:else}
-								<button class="act main" type="button" onclick={() => void proposeRest()}>Propose the rest</button>
+								<button class="btn preset-filled-primary-500" type="button" onclick={() => void proposeRest()}
+									>Propose the rest</button
+								>
 							{/if}
 						</p>
 					{/if}
@@ -289,54 +298,54 @@
 
 <style>
 	.page {
-		padding: 14px 26px 30px;
+		padding: 0.875rem 1.625rem 1.875rem;
 	}
 	.top {
 		display: flex;
 		flex-wrap: wrap;
 		align-items: baseline;
-		gap: 14px;
+		gap: 0.875rem;
 		border-bottom: 2px solid var(--ink);
-		padding-bottom: 8px;
-		margin-bottom: 12px;
+		padding-bottom: 0.5rem;
+		margin-bottom: 0.75rem;
 	}
-	.top .act {
+	.top .btn {
 		margin-left: auto;
 	}
 	.below {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
-		gap: 10px 34px;
-		margin-top: 10px;
+		grid-template-columns: repeat(auto-fit, minmax(20rem, 1fr));
+		gap: 0.625rem 2.125rem;
+		margin-top: 0.625rem;
 	}
 	.plan {
 		display: grid;
-		gap: 18px;
+		gap: 1.125rem;
 		align-content: start;
 	}
 	.acts {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.say {
-		margin: 6px 0;
+		margin: 0.375rem 0;
 	}
 	.refuse {
 		display: grid;
-		gap: 8px;
+		gap: 0.5rem;
 	}
 	progress {
-		width: 160px;
+		width: 10rem;
 	}
 	.lead {
 		max-width: 62ch;
 	}
 	@media (max-width: 700px) {
 		.page {
-			padding: 10px 14px 24px;
+			padding: 0.625rem 0.875rem 1.5rem;
 		}
 	}
 </style>

@@ -14,7 +14,7 @@
 	{#if data.visits.length}
 		<p class="lead">{results} results of {data.visits.length} visits await review. The oldest come first.</p>
 		<div class="scroll">
-			<table>
+			<table class="table">
 				<thead
 					><tr
 						><th>Visit</th><th>Site</th><th>Crew</th><th class="number">results</th><th class="number">doubts</th><th
@@ -45,10 +45,10 @@
 
 <style>
 	.page {
-		max-width: 980px;
+		max-width: 61.25rem;
 	}
 	.lead {
-		margin: 8px 0 12px;
+		margin: 0.5rem 0 0.75rem;
 	}
 	.scroll {
 		overflow-x: auto;

@@ -10,7 +10,7 @@
 	<h1 class="ruled">Sites</h1>
 	{#if data.sites.length}
 		<div class="scroll">
-			<table>
+			<table class="table">
 				<thead><tr><th>Site</th><th>Stream</th><th class="number">km above its mouth</th><th>Last seen</th></tr></thead>
 				<tbody>
 					{#each data.sites as site (site.id)}
@@ -33,28 +33,28 @@
 				</p>
 				<label
 					>Sites
-					<select class="input-line" name="site" multiple size="6">
+					<select class="select" name="site" multiple size="6">
 						{#each data.sites as site (site.id)}<option value={site.code}>{site.name}</option>{/each}
 					</select></label
 				>
 				<label
 					>Measured
-					<select class="input-line" name="parameter" multiple size="6">
+					<select class="select" name="parameter" multiple size="6">
 						{#each data.parameters as { code, name } (code)}<option value={code}>{name}</option>{/each}
 					</select></label
 				>
-				<label>From <input class="input-line" type="date" name="from" /></label>
-				<label>To <input class="input-line" type="date" name="to" /></label>
+				<label>From <input class="input" type="date" name="from" /></label>
+				<label>To <input class="input" type="date" name="to" /></label>
 				{#if data.mayChooseAll}
 					<label
 						>Of each visit
-						<select class="input-line" name="which">
+						<select class="select" name="which">
 							<option value="reported">the figure that is reported</option>
 							<option value="all">every figure, however it was found</option>
 						</select></label
 					>
 				{/if}
-				<button class="act main">Download CSV</button>
+				<button class="btn preset-filled-primary-500">Download CSV</button>
 			</form>
 		</details>
 	{:else}
@@ -64,17 +64,17 @@
 
 <style>
 	.page {
-		max-width: 900px;
+		max-width: 56.25rem;
 	}
 	.scroll {
 		overflow-x: auto;
 	}
 	details {
-		margin-top: 18px;
+		margin-top: 1.125rem;
 	}
 	summary {
-		min-height: 44px;
-		padding-top: 10px;
+		min-height: 2.75rem;
+		padding-top: 0.625rem;
 		cursor: pointer;
 	}
 	summary h2 {
@@ -82,10 +82,10 @@
 	}
 	form {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-		gap: 12px 20px;
+		grid-template-columns: repeat(auto-fit, minmax(13.75rem, 1fr));
+		gap: 0.75rem 1.25rem;
 		align-items: end;
-		margin-top: 8px;
+		margin-top: 0.5rem;
 	}
 	.lead {
 		grid-column: 1 / -1;
@@ -93,6 +93,6 @@
 	select,
 	input,
 	button {
-		min-height: 44px;
+		min-height: 2.75rem;
 	}
 </style>

@@ -58,7 +58,10 @@ export const load: PageServerLoad = async ({ locals }) => {
 		rail: lanesOf(items, now_ms, timeZone),
 		streams: network.streams,
 		sites,
-		sitesInAll: facts.sites.length
+		sitesInAll: facts.sites.length,
+		/** A program that has neither been sampled nor planned has all of its work before it in the library. */
+		isBeginning: facts.rounds.length === 0 && facts.sites.every((s) => s.lastGrab_ms === null),
+		mayKeep: can(member, 'keep-library')
 	};
 };
 
@@ -68,5 +71,6 @@ function sayStanding(stands: Standing): string | null {
 		const { crew, done, asked } = stands.open;
 		return `${crew.map((n) => n.split(' ')[0]).join(' and ')}, step ${Math.min(done + 1, asked)} of ${asked}`;
 	}
-	return stands.grab?.state === 'late' ? `late: day ${stands.grab.daysSince}` : null;
+	if (stands.grab === null) return 'not sampled yet';
+	return stands.grab.state === 'late' ? `late: day ${stands.grab.daysSince}` : null;
 }

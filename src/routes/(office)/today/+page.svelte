@@ -31,7 +31,10 @@
 		<p class="small">{sayDay(data.now_ms, data.program.timeZone, true)} · {data.program.name}</p>
 		{#if data.sites.length}
 			<Thread streams={data.streams} sites={data.sites} />
-			<p class="small key">Full: done this month. Half: due. Diamond: late. Ring with a dot: someone is there now.</p>
+			<p class="small key">
+				Full: done this month. Half: due. Diamond: late. Ring with a dot: someone is there now. Broken ring: not sampled
+				yet.
+			</p>
 			{#if data.sitesInAll > data.sites.length}
 				<p class="small">
 					Drawn are the {data.sites.length} of {data.sitesInAll} sites that ask for something first.
@@ -58,8 +61,12 @@
 						<li class={item.when}>
 							<span class="when">{when(item)}</span>
 							<p>{item.deed[0]}<b>{item.deed[1]}</b>{item.deed[2]}<small>{item.reason}</small></p>
-							{#if item.act}<a class="act" class:main={item.kind === 'bottle' && i === 0} href={item.act.href}
-									>{item.act.word}<span class="visually-hidden"> {item.deed[1]}</span></a
+							{#if item.act}<a
+									class={[
+										'btn',
+										item.kind === 'bottle' && i === 0 ? 'preset-filled-primary-500' : 'preset-outlined-primary-500'
+									]}
+									href={item.act.href}>{item.act.word}<span class="visually-hidden"> {item.deed[1]}</span></a
 								>{:else}<span></span>{/if}
 						</li>
 					{/each}
@@ -69,37 +76,60 @@
 					</p>{/if}
 			{/if}
 		{/each}
-		{#if data.parts.every((p) => p.items.length === 0)}<p>Nothing is due. A good day to clean the probes.</p>{/if}
+		{#if data.isBeginning}
+			<p class="say">
+				<b>The program is being set up.</b>
+				{#if data.mayKeep}
+					The library asks for one thing after the other: streams and sites, people, a lab, a card. Then the season can
+					be planned, and what is due stands here.
+				{:else}
+					As soon as rounds are planned, what is due stands here.
+				{/if}
+			</p>
+			{#if data.mayKeep}
+				<p class="acts">
+					<a class="btn preset-filled-primary-500" href="/library">What comes next</a>
+					{#if data.sites.length}<a class="btn preset-outlined-primary-500" href="/plan">Plan the season</a>{/if}
+				</p>
+			{/if}
+		{:else if data.parts.every((p) => p.items.length === 0)}
+			<p>Nothing is due. A good day to clean the probes.</p>
+		{/if}
 	</section>
 </div>
 
 <style>
+	.acts {
+		display: flex;
+		gap: 0.5rem;
+		margin-top: 0.75rem;
+	}
 	.top {
 		background: var(--page);
 		border-bottom: 1px solid var(--rule);
-		padding: 8px 22px 8px;
+		padding: 0.5rem 1.375rem 0.5rem;
 	}
 	.spread {
 		display: grid;
-		grid-template-columns: minmax(0, 560px) minmax(0, 1fr);
+		grid-template-columns: minmax(0, 35rem) minmax(0, 1fr);
 		flex: 1;
 	}
 	.thread {
 		border-right: 1px solid var(--rule);
-		padding: 16px 12px 16px 22px;
+		padding: 1rem 0.75rem 1rem 1.375rem;
 	}
 	.todo {
-		padding: 16px 26px 24px;
-		max-width: 660px;
+		padding: 1rem 1.625rem 1.5rem;
+		max-width: 41.25rem;
 	}
 	h2 {
-		margin-top: 16px;
+		margin-top: 1rem;
 	}
 	li {
 		display: grid;
-		grid-template-columns: 82px 1fr auto;
-		gap: 3px 12px;
-		padding: 9px 0;
+		grid-template-columns: 5.125rem 1fr auto;
+		gap: 3px 0.75rem;
+		padding: 0.5625rem 0;
 		border-bottom: 1px solid var(--rule);
 		align-items: start;
 	}
@@ -116,7 +146,7 @@
 		display: block;
 	}
 	.key {
-		margin-top: 4px;
+		margin-top: 0.25rem;
 	}
 	@media (max-width: 1000px) {
 		.spread {
@@ -125,14 +155,14 @@
 		.thread {
 			border-right: 0;
 			order: 2;
-			padding-inline: 14px;
+			padding-inline: 0.875rem;
 			border-top: 1px solid var(--rule);
 		}
 		.todo {
-			padding-inline: 14px;
+			padding-inline: 0.875rem;
 		}
 		.top {
-			padding-inline: 14px;
+			padding-inline: 0.875rem;
 		}
 	}
 </style>

@@ -15,7 +15,7 @@ export interface Standing {
 	open: OpenVisit | null;
 }
 
-/** Where each site stands today: someone there now, late, due, or done for this period. Keyed by the site's code. */
+/** Where each site stands today: someone there now, late, due, not sampled yet, or done. Keyed by the site's code. */
 export function standings(facts: ProgramFacts, now_ms: number): Map<string, Standing> {
 	const openAt = new Map([...facts.openVisits].reverse().map((v) => [v.site, v]));
 	return new Map(
@@ -29,11 +29,12 @@ export function standings(facts: ProgramFacts, now_ms: number): Map<string, Stan
 
 function beadState(isOpen: boolean, grab: GrabWindow | null): BeadState {
 	if (isOpen) return 'here';
-	if (grab === null || grab.state === 'late') return 'late';
+	if (grab === null) return 'new';
+	if (grab.state === 'late') return 'late';
 	return grab.state === 'due' ? 'due' : 'done';
 }
 
-const pressing: Record<BeadState, number> = { here: 0, late: 1, due: 2, done: 3 };
+const pressing: Record<BeadState, number> = { here: 0, late: 1, due: 2, new: 3, done: 4 };
 
 /** The sites that are drawn, retired ones left out: all of them, or of very many those that ask for something first. */
 export function drawn<S extends { code: string }>(

@@ -33,35 +33,35 @@
 	<h1 class="ruled">Visits</h1>
 	<form method="get">
 		<label
-			>Site <select name="site" class="input-line" value={asked.site}
+			>Site <select name="site" class="select" value={asked.site}
 				><option value="">all</option>{#each data.sites as site (site.code)}<option value={site.code}
 						>{site.name}</option
 					>{/each}</select
 			></label
 		>
-		<label>From <input type="date" name="from" class="input-line" value={asked.from ?? ''} /></label>
-		<label>To <input type="date" name="to" class="input-line" value={asked.to ?? ''} /></label>
+		<label>From <input type="date" name="from" class="input" value={asked.from ?? ''} /></label>
+		<label>To <input type="date" name="to" class="input" value={asked.to ?? ''} /></label>
 		<label
-			>Crew <select name="crew" class="input-line" value={asked.crew}
+			>Crew <select name="crew" class="select" value={asked.crew}
 				><option value="">all</option>{#each data.people as person (person.initials)}<option value={person.initials}
 						>{person.name}</option
 					>{/each}</select
 			></label
 		>
 		<label
-			>Standing <select name="state" class="input-line" value={asked.state}
+			>Standing <select name="state" class="select" value={asked.state}
 				>{#each Object.entries(stateWords) as [state, word] (state)}<option value={state}>{word}</option>{/each}</select
 			></label
 		>
-		<button class="act main">Show</button>
-		{#if pageAt(1) !== '/visits?page=1'}<a class="act plain" href="/visits">All visits</a>{/if}
+		<button class="btn preset-filled-primary-500">Show</button>
+		{#if pageAt(1) !== '/visits?page=1'}<a class="btn preset-outlined-surface-500" href="/visits">All visits</a>{/if}
 	</form>
 	<p role="status" class="small">
 		{counted(inAll, 'visit')}{pages > 1 ? `, page ${asked.page} of ${pages}` : ''}.
 	</p>
 	{#if data.visits.length}
 		<div class="scroll">
-			<table>
+			<table class="table">
 				<thead
 					><tr><th>Visit</th><th>Site</th><th>Crew</th><th>Card</th><th>Standing</th><th class="number">flags</th></tr
 					></thead
@@ -86,8 +86,8 @@
 		</div>
 		{#if pages > 1}
 			<nav class="pages" aria-label="Pages">
-				{#if asked.page > 1}<a class="act" href={pageAt(asked.page - 1)}>Newer</a>{/if}
-				{#if asked.page < pages}<a class="act" href={pageAt(asked.page + 1)}>Older</a>{/if}
+				{#if asked.page > 1}<a class="btn preset-outlined-primary-500" href={pageAt(asked.page - 1)}>Newer</a>{/if}
+				{#if asked.page < pages}<a class="btn preset-outlined-primary-500" href={pageAt(asked.page + 1)}>Older</a>{/if}
 			</nav>
 		{/if}
 	{:else}
@@ -101,25 +101,25 @@
 
 <style>
 	.page {
-		max-width: 1080px;
+		max-width: 67.5rem;
 	}
 	form {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px 14px;
+		gap: 0.5rem 0.875rem;
 		align-items: end;
-		margin: 10px 0;
+		margin: 0.625rem 0;
 	}
 	label {
 		display: grid;
 		gap: 2px;
-		font-size: 14px;
+		font-size: 0.875rem;
 	}
-	.input-line,
-	.act {
-		min-height: 44px;
+	:is(.input, .select),
+	.btn {
+		min-height: 2.75rem;
 	}
-	.act {
+	.btn {
 		display: inline-flex;
 		align-items: center;
 	}
@@ -131,7 +131,7 @@
 	}
 	.pages {
 		display: flex;
-		gap: 10px;
-		margin-top: 12px;
+		gap: 0.625rem;
+		margin-top: 0.75rem;
 	}
 </style>

@@ -59,7 +59,7 @@
 				name={field.name}
 				type={field.type}
 				autocomplete={field.autocomplete}
-				class="input-line"
+				class="input"
 				bind:value={$form[field.name]}
 				aria-invalid={$errors[field.name] ? 'true' : undefined}
 				aria-describedby="{field.name}-error"
@@ -69,6 +69,6 @@
 				{$errors[field.name] ?? field.help}
 			</p>
 		{/each}
-		<button class="act main" disabled={$submitting}>{$submitting ? 'Beginning' : 'Begin'}</button>
+		<button class="btn preset-filled-primary-500" disabled={$submitting}>{$submitting ? 'Beginning' : 'Begin'}</button>
 	</form>
 </PublicPage>

@@ -19,7 +19,7 @@
 			name="email"
 			type="email"
 			autocomplete="username"
-			class="input-line"
+			class="input"
 			bind:value={$form.email}
 			aria-invalid={$errors.email ? 'true' : undefined}
 			aria-describedby="email-error"
@@ -32,7 +32,7 @@
 			name="password"
 			type="password"
 			autocomplete="current-password"
-			class="input-line"
+			class="input"
 			bind:value={$form.password}
 			aria-invalid={$errors.password ? 'true' : undefined}
 			aria-describedby="password-error"
@@ -40,7 +40,9 @@
 		/>
 		<p id="password-error" class="wrong" role="alert">{$errors.password ?? ''}</p>
 		<input type="hidden" name="to" value={$form.to} />
-		<button class="act main" disabled={$submitting}>{$submitting ? 'Signing in' : 'Sign in'}</button>
+		<button class="btn preset-filled-primary-500" disabled={$submitting}
+			>{$submitting ? 'Signing in' : 'Sign in'}</button
+		>
 	</form>
 
 	{#if data.demo}
@@ -54,7 +56,9 @@
 							<input type="hidden" name="email" value={person.email} />
 							<input type="hidden" name="password" value={data.demo.password} />
 							<input type="hidden" name="to" value={$form.to} />
-							<button class="act plain">{person.name}<span class="small">{person.role}</span></button>
+							<button class="btn preset-outlined-surface-500"
+								>{person.name}<span class="small">{person.role}</span></button
+							>
 						</form>
 					</li>
 				{/each}
@@ -65,12 +69,12 @@
 
 <style>
 	section {
-		margin-top: 36px;
+		margin-top: 2.25rem;
 	}
 	ul {
 		display: grid;
-		gap: 6px;
-		margin-top: 10px;
+		gap: 0.375rem;
+		margin-top: 0.625rem;
 	}
 	li form {
 		margin: 0;
@@ -79,6 +83,6 @@
 		display: flex;
 		justify-content: space-between;
 		align-items: center;
-		min-height: 44px;
+		min-height: 2.75rem;
 	}
 </style>

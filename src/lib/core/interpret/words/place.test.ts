@@ -1,15 +1,65 @@
-import { expect, it } from 'vitest';
-import { sayPlace } from './place';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { SheetSchema } from '../../logbook/sheet';
+import { branchWords } from '../../subjects/places';
+import { sayPlace, sayWritten } from './place';
 
-it.each([
-	['readings/conductivity/main', 'Conductivity, as read: main'],
-	['readings/dissolved-oxygen/left-of-middle', 'Dissolved oxygen: left of middle'],
-	['gaugings/main/verticals/018f3b1c-0000-7000-8000-000000000001/depth_m', 'flow: vertical, depth'],
-	['gaugings/repeat/edges/startDistance_m', 'flow, repeat: first edge'],
-	['conditions/weather', 'Weather now'],
-	['conditions/growth/grey', 'Growing on the bed: grey threads'],
-	['bottles/bacteria-blank/filledAt', 'bottle bacteria blank, time of filling'],
-	['conditions', 'conditions'],
-	['arrival/access', 'arrival, how it was sampled'],
-	['custody/018f3b1c-0000-7000-8000-000000000001/temperature_C', 'custody, temperature']
-])('%s is said as %s', (path, said) => expect(sayPlace(path)).toBe(said));
+const MADE_UP = '018f3b1c-0000-7000-8000-000000000001';
+
+describe('a place of the sheet', () => {
+	it.each([
+		['readings/conductivity/main', 'Conductivity, as read: main'],
+		['readings/dissolved-oxygen/left-of-middle', 'Dissolved oxygen: left of middle'],
+		[`gaugings/main/verticals/${MADE_UP}/depth_m`, 'flow: vertical, depth'],
+		['gaugings/repeat/edges/startDistance_m', 'flow, repeat: first edge'],
+		['conditions/weather', 'Weather now'],
+		['conditions/growth/grey', 'Growing on the bed: grey threads'],
+		['bottles/bacteria-blank/filledAt', 'bottle bacteria blank, time of filling'],
+		['titrations/first/mgLPerDrop', 'titration, first bottle, mg/L for each drop'],
+		['conditions', 'conditions'],
+		['arrival/access', 'arrival, how it was sampled'],
+		[`arrival/crew/${MADE_UP}/initials`, 'arrival, crew, initials'],
+		[`custody/${MADE_UP}/temperature_C`, 'custody, temperature in the cooler'],
+		['waits/nitrate-strip/least_s', 'clock, nitrate strip, at least, s']
+	])('%s is said as %s', (path, said) => expect(sayPlace(path)).toBe(said));
+
+	/** Every key that a schema names, whatever stands between. */
+	function keysOf(schema: z.ZodType): string[] {
+		const inner = schema instanceof z.ZodOptional ? (schema.unwrap() as z.ZodType) : schema;
+		if (inner.meta()?.['leaf'] !== undefined) return [];
+		if (inner instanceof z.ZodRecord) return keysOf(inner.valueType as z.ZodType);
+		if (!(inner instanceof z.ZodObject)) return [];
+		return Object.entries(inner.shape).flatMap(([key, child]) => [key, ...keysOf(child as z.ZodType)]);
+	}
+
+	it.each(Object.entries(SheetSchema.shape).filter(([branch]) => branch !== 'conditions' && branch !== 'habitat'))(
+		'has words for every key of %s',
+		(branch, schema) => {
+			const { keys } = branchWords[branch as keyof typeof branchWords];
+			expect(keysOf(schema as z.ZodType).filter((key) => keys[key] === undefined)).toEqual([]);
+		}
+	);
+});
+
+describe('what is written at a place', () => {
+	it.each([
+		['arrival/access', 'bank', 'from the bank'],
+		['arrival/confirmedBy', 'photo-point', 'by the photo point'],
+		['gaugings/main/school', 'two-point', /0\.2 and 0\.8/],
+		['bottles/a/role', 'routine', 'sample'],
+		['custody/x/signature', 'M1 1L2 2', 'signed'],
+		['conditions/weather', 'nonsense', 'nonsense'],
+		[
+			'verdicts/ph/readings',
+			{ verdict: 'reject', reason: 'the probe was dry', judged: '7' },
+			'rejected: the probe was dry'
+		],
+		[
+			'arrival/position',
+			{ latitude: 51.5, longitude: -2.25, accuracy_m: 4.6, isSimulated: true },
+			'51.50000°, −2.25000°, within 5 m (simulated)'
+		],
+		['reported/ph', { from: 'readings/ph/main', reason: 'it had settled' }, 'pH: main: it had settled'],
+		['leaving/checked', true, 'yes']
+	])('%s %j is said as %s', (path, value, said) => expect(sayWritten(path, value, 'UTC')).toMatch(said));
+});

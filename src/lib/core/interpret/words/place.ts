@@ -1,58 +1,83 @@
+import { FlumeRating } from '../../discharge';
 import { forms, type FormName } from '../../observations';
 import { isParameterCode, parameterOf, type OwnParameters, type ParameterCode } from '../../quantity';
+import { Position } from '../../subjects/arrival/branch';
+import type { BranchWords } from '../../subjects/branch-words';
+import { branchWords } from '../../subjects/places';
+import { Verdict } from '../../subjects/review/branch';
+import { sayValue } from '../../wording';
 
-const words: Record<string, string> = {
-	distance_m: 'place on the tape',
-	depth_m: 'depth',
-	width_m: 'width of the water',
-	velocity_m_s: 'speed',
-	velocity02_m_s: 'speed at 0.2',
-	velocity06_m_s: 'speed at 0.6',
-	velocity08_m_s: 'speed at 0.8',
-	startDistance_m: 'first edge',
-	endDistance_m: 'far edge',
-	filledAt: 'time of filling',
-	onIceAt: 'time on ice',
-	preservedAt: 'time of the preservative',
-	preservedWith: 'what preserves it',
-	churn_mL: 'what the churn holds',
-	volume_mL: 'volume',
-	atLabAt: 'time at the lab',
-	access: 'how it was sampled',
-	mgLPerDrop: 'mg/L for each drop',
-	at: 'time'
-};
 const isMadeUp = (id: string) => /^[0-9a-f]{8}-[0-9a-f]{4}-/.test(id);
-const spoken = (key: string) =>
-	words[key] ??
-	key
-		.replace(/_m_s$|_m$|_C$|_s$/, '')
-		.replaceAll('-', ' ')
-		.replaceAll(/([a-z])([A-Z])/g, (_, a: string, b: string) => `${a} ${b.toLowerCase()}`);
+/** An id that a card or a person chose: `left-of-middle`. */
+const asWords = (id: string) => id.replaceAll('-', ' ');
+const wordsOf = (branch: string): BranchWords | undefined =>
+	Object.hasOwn(branchWords, branch) ? branchWords[branch as keyof typeof branchWords] : undefined;
 
 /** A place of the sheet in words: `Conductivity, as read: main`, `flow: vertical, depth`, `Weather now`. */
 export function sayPlace(path: string, own?: OwnParameters): string {
 	const nameIn = (code: ParameterCode) => parameterOf(code, own).name;
 	const [branch = '', id = '', ...rest] = path.split('/');
-	if (branch === 'readings' && isParameterCode(id)) return [nameIn(id), ...rest.map(spoken)].join(': ');
+	if (branch === 'readings' && isParameterCode(id)) return [nameIn(id), ...rest.map(asWords)].join(': ');
 	if ((branch === 'reviews' || branch === 'verdicts') && isParameterCode(id))
-		return [`${nameIn(id)}, review`, ...rest].join(' of ');
+		return [`${nameIn(id)}, review`, ...rest.map(asWords)].join(' of ');
 	if (branch === 'reported' && isParameterCode(id)) return `${nameIn(id)}, which one is reported`;
-	if (Object.hasOwn(forms, branch) && id !== '') {
-		const question = forms[branch as FormName].find((q) => q.id === id);
+	if (isForm(branch) && id !== '') {
+		const question = forms[branch].find((q) => q.id === id);
 		const choice = question?.choices.find((c) => c.id === rest[0])?.word;
-		return [question?.ask ?? id, choice].filter(Boolean).join(': ');
+		return [question?.ask ?? asWords(id), choice].filter(Boolean).join(': ');
 	}
-	if (branch === 'titrations') return [`titration, ${id} bottle`, ...rest.map(spoken)].join(', ');
-	if (branch === 'bottles') return [`bottle ${id.replaceAll('-', ' ')}`, ...rest.map(spoken)].join(', ');
+	const { name, keys } = wordsOf(branch) ?? { name: asWords(branch), keys: {} };
 	if (branch === 'gaugings') {
 		const inner = rest
 			.filter((k, i) => k !== 'edges' && !(isMadeUp(k) || (i === 1 && rest[0] === 'verticals')))
-			.map((k) => (k === 'verticals' ? 'vertical' : spoken(k)));
-		return `flow${id === 'main' ? '' : `, ${id}`}: ${inner.join(', ')}`;
+			.map((k) => keys[k] ?? asWords(k));
+		return [id === 'main' ? name : `${name}, ${asWords(id)}`, inner.join(', ')].filter(Boolean).join(': ');
 	}
-	return [branch, id, ...rest]
-		.filter((k) => k && !isMadeUp(k))
-		.map(spoken)
-		.join(', ');
+	if (branch === 'titrations' && id !== '')
+		return [`${name}, ${id} bottle`, ...rest.map((k) => keys[k] ?? k)].join(', ');
+	const inner = [id, ...rest]
+		.filter((k) => k !== '' && !isMadeUp(k))
+		.map((k) => keys[k] ?? (isParameterCode(k) ? nameIn(k) : asWords(k)));
+	// bottles and plates bear their own name at once after what they are
+	return branch === 'bottles'
+		? [[name, inner[0]].filter(Boolean).join(' '), ...inner.slice(1)].join(', ')
+		: [name, ...inner].join(', ');
 }
+
+const isForm = (branch: string): branch is FormName => Object.hasOwn(forms, branch);
+
+const verdictWords = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' };
+
+/** What was written at a place, in words: a choice by its word, a position by its figures, a verdict with its reason. */
+export function sayWritten(path: string, value: unknown, timeZone: string): string {
+	const [branch = '', id = '', ...rest] = path.split('/');
+	const key = rest.at(-1) ?? id;
+	if (branch === 'opening') return 'visit opened';
+	if (value === null || value === undefined) return '';
+	if (key === 'signature') return 'signed';
+	if (key === 'sha256') return 'kept with the visit';
+	if (typeof value === 'string') {
+		if (isForm(branch))
+			return forms[branch].find((q) => q.id === id)?.choices.find((c) => c.id === value)?.word ?? value;
+		const chosen = wordsOf(branch)?.values?.[key]?.[value];
+		if (chosen !== undefined) return chosen;
+		if (key === 'duplicateOf' || key === 'bottle') return asWords(value);
+	}
+	const verdict = Verdict.safeParse(value);
+	if (verdict.success) return [verdictWords[verdict.data.verdict], verdict.data.reason].filter(Boolean).join(': ');
+	const position = Position.safeParse(value);
+	if (position.success) return sayPosition(position.data);
+	const rating = FlumeRating.safeParse(value);
+	if (rating.success) return rating.data.name;
+	if (branch === 'reported' && typeof value === 'object') {
+		const { from, reason } = value as { from: string; reason: string };
+		return `${sayPlace(from)}: ${reason}`;
+	}
+	return sayValue(value, timeZone);
+}
+
+const sayPosition = ({ latitude, longitude, accuracy_m, isSimulated }: Position): string =>
+	`${latitude.toFixed(5)}°, ${longitude.toFixed(5)}°, within ${Math.round(accuracy_m)} m${isSimulated ? ' (simulated)' : ''}`.replaceAll(
+		'-',
+		'−'
+	);

@@ -1,4 +1,4 @@
-import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet } from '../../schedule';
+import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet, Wait } from '../../schedule';
 import { isParameterCode, parameterOf } from '../../quantity';
 import { sayDay, sayDuration } from '../../wording';
 import { inSentence } from '../../wording';
@@ -114,6 +114,12 @@ export function sayRemedy(remedy: Remedy, nameOf: (siteId: string) => string): s
 		case 'leave-out':
 			return `Leave out ${nameOf(remedy.id)}: ${left}.`;
 	}
+}
+
+/** Why a crew stands at a site without beginning, and how long. */
+export function sayWait({ from_min, until_min, because }: Wait): string {
+	const why = because === 'dark' ? 'it is dark until then' : 'it may be visited from then on';
+	return `Waits ${sayMinutes(until_min - from_min)} until ${sayMinute(until_min)}: ${why}.`;
 }
 
 /** What is wrong with a piece of gear, and what to do. */

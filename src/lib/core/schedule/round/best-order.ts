@@ -1,4 +1,5 @@
 import { byBetterDay, followOrder, type DayPlan, type RoundQuestion } from './day';
+import { withoutFirstWait } from './waits';
 
 /** Up to this many stops every order is weighed. */
 export const EXACT_STOPS = 12;
@@ -16,7 +17,7 @@ export interface BestDay {
 
 /**
  * The order and the start with the most slack, over all orders of up to 12 stops and the starts that are `step_min`
- * apart. Null where no order meets every window. Beyond 12 stops: insertion, then exchanges, which is said by
+ * apart, left no earlier than the first site can be begun. Null where no order meets every window. Beyond 12 stops: insertion, then exchanges, which is said by
  * `isExact`.
  *
  * Method: dynamic programming over sets of stops (Held and Karp 1962), carrying for each set and last stop every
@@ -41,7 +42,8 @@ export function bestDay(question: RoundQuestion): BestDay | null {
 				const plan = followOrder(question, order, start);
 				if (plan && (best === null || byBetterDay(plan, best) < 0)) best = plan;
 			}
-	return best && { plan: best, isExact: stopsBeforeBottles(question) <= MOST_BEFORE_BOTTLES };
+	if (best === null) return null;
+	return { plan: withoutFirstWait(question, best), isExact: stopsBeforeBottles(question) <= MOST_BEFORE_BOTTLES };
 }
 
 /** How many stops can come before the first bottle on a day on which that bottle's clock matters. */
@@ -150,7 +152,7 @@ function nearlyBest(question: RoundQuestion): BestDay | null {
 			}
 		}
 	}
-	return best && { plan: best, isExact: false };
+	return best && { plan: withoutFirstWait(question, best), isExact: false };
 }
 
 function* neighbours(order: readonly number[]): Generator<number[]> {

@@ -8,6 +8,8 @@ import {
 	ifLeftOut,
 	remedies,
 	restOfDay,
+	waitsOf,
+	withoutFirstWait,
 	type DayPlan,
 	type RoundQuestion
 } from '..';
@@ -211,6 +213,46 @@ describe('the day that an order comes to', () => {
 		const question = day(3, 150);
 		const far = { ...question, stops: question.stops.map((s) => (s.id === 's1' ? { ...s, visit_min: 90 } : s)) };
 		expect(ifLeftOut(far)[0]!.id).toBe('s1');
+	});
+});
+
+describe('a wait', () => {
+	const tidal = {
+		...day(3),
+		stops: day(3).stops.map((s, i) => (i === 0 ? { ...s, open: { from_min: 600, to_min: 660 } } : s))
+	};
+
+	it('is seen with its reason: the window of a site, or the dark', () => {
+		expect(waitsOf(tidal, followOrder(tidal, [0, 1, 2], 480)!)).toEqual([
+			{ id: 's0', from_min: 490, until_min: 600, because: 'window' }
+		]);
+		const dark = { ...day(2), light: { from_min: 500, to_min: 1200 } };
+		expect(waitsOf(dark, followOrder(dark, [0, 1], 480)!)).toEqual([
+			{ id: 's0', from_min: 490, until_min: 500, because: 'dark' }
+		]);
+		expect(waitsOf(dark, followOrder(dark, [0, 1], 500)!)).toEqual([]);
+	});
+
+	it('at the first site is slept through: the day leaves later, and nothing else moves', () => {
+		const early = followOrder(tidal, [0, 1, 2], 480)!;
+		const later = withoutFirstWait(tidal, early);
+		expect(later.start_min).toBe(590);
+		expect(waitsOf(tidal, later)).toEqual([]);
+		expect({ ...later, start_min: 0, stops: later.stops.slice(1) }).toEqual({
+			...early,
+			start_min: 0,
+			stops: early.stops.slice(1)
+		});
+	});
+
+	it('is never at the first site of the best day', () => {
+		fc.assert(
+			fc.property(rounds(5, true), (question) => {
+				const best = bestDay(question);
+				expect(best === null || waitsOf(question, best.plan).every((w) => w.id !== best.plan.stops[0]!.id)).toBe(true);
+			}),
+			{ numRuns: 60 }
+		);
 	});
 });
 

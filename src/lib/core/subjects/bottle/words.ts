@@ -1,3 +1,4 @@
+import type { BranchWords } from '../branch-words';
 import type { BottleKind, Technique } from './branch';
 
 /** How a bottle was filled, in words. */
@@ -30,3 +31,51 @@ export const bottleKindWords = {
 	nutrients: 'nutrients, kept by a preservative',
 	fresh: 'nutrients, nothing added'
 } as const satisfies Record<BottleKind, string>;
+
+/** How the places of a sheet that this subject owns are said in the logbook. */
+export const bottlePlaces: BranchWords = {
+	name: 'bottle',
+	keys: {
+		label: 'label',
+		kind: 'what it is for',
+		role: 'role',
+		duplicateOf: 'duplicate of',
+		technique: 'how it was filled',
+		rinses: 'rinses',
+		water: 'water in it',
+		parts: 'vertical of the composite',
+		velocity_m_s: 'velocity',
+		depth_m: 'depth',
+		volume_mL: 'volume',
+		isTaken: 'taken',
+		churn_mL: 'what the churn holds',
+		splitOrder: 'which one out of the churn',
+		filledAt: 'time of filling',
+		preservedAt: 'time of the preservative',
+		preservedWith: 'preservative',
+		filteredAt: 'time of filtering',
+		onIceAt: 'time on ice',
+		atLabAt: 'time at the lab',
+		platedAt: 'time of the last plate',
+		results: 'result'
+	},
+	values: {
+		kind: bottleKindWords,
+		technique: techniqueWords,
+		role: { routine: 'sample', duplicate: 'duplicate', blank: 'blank' },
+		water: { stream: 'the stream’s', deionised: 'deionised water', sterile: 'sterile buffered water' }
+	}
+};
+
+export const custodyPlaces: BranchWords = {
+	name: 'custody',
+	keys: {
+		from: 'given by',
+		to: 'taken by',
+		at: 'time',
+		seal: 'seal',
+		temperature_C: 'temperature in the cooler',
+		signature: 'signature',
+		note: 'note'
+	}
+};

@@ -1,3 +1,4 @@
+import type { BranchWords } from '../branch-words';
 import type { Arithmetic, GaugingMethod, VelocityPointMethod } from './branch';
 
 /** How a flow is measured, in words. */
@@ -22,3 +23,54 @@ export const arithmeticWords = {
 	'mean-section': 'mean-section',
 	'mean-depth': 'mean depth × width × mean velocity'
 } as const satisfies Record<Arithmetic, string>;
+
+/** How the places of a sheet that this subject owns are said in the logbook. */
+export const gaugingPlaces: BranchWords = {
+	name: 'flow',
+	keys: {
+		instrument: 'instrument',
+		method: 'method',
+		school: 'velocity point method',
+		arithmetic: 'discharge arithmetic',
+		because: 'why another way',
+		wettedWidth_m: 'width of the water',
+		bankfullWidth_m: 'bankfull width',
+		tapeSag_m: 'sag of the tape',
+		sweepVelocity_m_s: 'velocity of the sweep',
+		floats: 'float',
+		length_m: 'length of the reach',
+		coefficient: 'coefficient',
+		depth_m: 'depth',
+		averaging: 'averaging',
+		runs: 'run',
+		time_s: 'time',
+		areas: 'mark',
+		area_m2: 'area',
+		width_m: 'width of the water',
+		depths: 'depth',
+		flume: 'flume',
+		rating: 'rating',
+		head_m: 'head',
+		tailDepth_m: 'depth below it',
+		isLevelAlong: 'level along',
+		isLevelAcross: 'level across',
+		isTight: 'no water round or under it',
+		fills: 'fill of the bucket',
+		volume_L: 'volume',
+		edges: 'edge',
+		startDistance_m: 'first edge',
+		endDistance_m: 'far edge',
+		startDepth_m: 'depth at the first edge',
+		endDepth_m: 'depth at the far edge',
+		startVelocityFraction: 'share of the velocity at the first edge',
+		endVelocityFraction: 'share of the velocity at the far edge',
+		verticals: 'vertical',
+		distance_m: 'place on the tape',
+		velocity_m_s: 'velocity',
+		velocity02_m_s: 'velocity at 0.2',
+		velocity06_m_s: 'velocity at 0.6',
+		velocity08_m_s: 'velocity at 0.8',
+		points: 'points'
+	},
+	values: { method: gaugingWords, school: pointMethodWords, arithmetic: arithmeticWords }
+};

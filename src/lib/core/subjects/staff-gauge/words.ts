@@ -1,3 +1,4 @@
+import type { BranchWords } from '../branch-words';
 import type { LevelSpoiler } from './branch';
 
 /** What was seen at the board, in words. */
@@ -8,3 +9,9 @@ export const levelSpoilerWords = {
 	ice: 'ice on the water',
 	debris: 'something hangs on the board'
 } as const satisfies Record<LevelSpoiler, string>;
+
+/** How the places of a sheet that this subject owns are said in the logbook. */
+export const staffPlaces: BranchWords = {
+	name: 'staff gauge',
+	keys: { spoilers: 'in the way', ...levelSpoilerWords }
+};

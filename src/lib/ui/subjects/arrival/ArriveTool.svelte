@@ -235,55 +235,55 @@
 
 <style>
 	.known {
-		margin-bottom: 10px;
+		margin-bottom: 0.625rem;
 	}
 	.known summary {
-		min-height: 44px;
-		padding: 10px 0;
+		min-height: 2.75rem;
+		padding: 0.625rem 0;
 		cursor: pointer;
 	}
 	.known dl {
 		display: grid;
 		grid-template-columns: auto 1fr;
-		gap: 4px 12px;
+		gap: 0.25rem 0.75rem;
 	}
 	.known dt {
 		color: var(--ink-2);
 	}
 	.hazards {
-		margin-bottom: 10px;
+		margin-bottom: 0.625rem;
 	}
 	.danger {
 		display: grid;
 		grid-template-columns: auto 1fr;
-		gap: 8px;
-		padding: 8px 10px;
+		gap: 0.5rem;
+		padding: 0.5rem 0.625rem;
 		border: 2px solid var(--danger);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 		background: var(--danger-3);
 	}
 	.trial {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 10px;
+		gap: 0.625rem;
 	}
 	.say {
-		margin: 10px 0;
+		margin: 0.625rem 0;
 	}
 	h2 {
-		margin: 14px 0 6px;
+		margin: 0.875rem 0 0.375rem;
 	}
 	:global(.ways) {
 		display: grid;
 		grid-template-columns: repeat(3, 1fr);
-		gap: 6px;
+		gap: 0.375rem;
 	}
 	:global(.way) {
 		display: grid;
 		place-items: center;
-		min-height: 52px;
+		min-height: 3.25rem;
 		border: 1.5px solid var(--ink-3);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 		font-weight: 600;
 		cursor: pointer;
 		background: var(--page);
@@ -300,9 +300,9 @@
 	}
 	.reason {
 		display: block;
-		margin-top: 12px;
+		margin-top: 0.75rem;
 	}
 	.more {
-		margin-top: 18px;
+		margin-top: 1.125rem;
 	}
 </style>

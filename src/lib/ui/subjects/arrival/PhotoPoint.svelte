@@ -43,8 +43,8 @@
 	</div>
 	<p role="status" class="small">{said}</p>
 	<p class="row">
-		{#if isLive}<button type="button" class="act main" onclick={take}>Take it</button>{/if}
-		<label class="act plain"
+		{#if isLive}<button type="button" class="btn preset-filled-primary-500" onclick={take}>Take it</button>{/if}
+		<label class="btn preset-outlined-surface-500"
 			>Choose a photo<input
 				type="file"
 				accept="image/*"
@@ -52,7 +52,7 @@
 				onchange={(e) => e.currentTarget.files?.[0] && onpicture(e.currentTarget.files[0])}
 			/></label
 		>
-		<button type="button" class="act plain" onclick={onclose}>Close</button>
+		<button type="button" class="btn preset-outlined-surface-500" onclick={onclose}>Close</button>
 	</p>
 </div>
 
@@ -69,30 +69,30 @@
 	}
 	img {
 		width: 100%;
-		max-height: 240px;
+		max-height: 15rem;
 		object-fit: cover;
 		display: block;
 	}
 	.isLive video {
-		height: 240px;
+		height: 15rem;
 	}
 	/* the picture of last time lies over what the camera sees */
 	.isLive img {
 		position: absolute;
 		inset: 0;
-		height: 240px;
+		height: 15rem;
 		opacity: 0.45;
 		pointer-events: none;
 	}
 	.row {
 		display: flex;
-		gap: 8px;
-		margin: 6px 0 12px;
+		gap: 0.5rem;
+		margin: 0.375rem 0 0.75rem;
 	}
-	.row .act {
+	.row .btn {
 		display: grid;
 		place-items: center;
-		min-height: 48px;
+		min-height: 3rem;
 		position: relative;
 	}
 	label:focus-within {

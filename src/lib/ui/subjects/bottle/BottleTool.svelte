@@ -144,7 +144,7 @@
 <label class="bottle-code">
 	<span>Code on the label</span>
 	<input
-		class="input-line"
+		class="input"
 		autocomplete="off"
 		autocapitalize="characters"
 		maxlength="80"
@@ -153,8 +153,11 @@
 		onchange={keepLabel}
 	/>
 </label>
-<button type="button" class="act plain scan" aria-expanded={scanning} onclick={() => (scanning = !scanning)}
-	>Scan the label</button
+<button
+	type="button"
+	class="scan btn preset-outlined-surface-500"
+	aria-expanded={scanning}
+	onclick={() => (scanning = !scanning)}>Scan the label</button
 >
 {#if scanning}
 	{#await import('./ScanLabel.svelte') then { default: ScanLabel }}<ScanLabel
@@ -182,8 +185,10 @@
 		{#if bottle.filteredAt}
 			<p class="done">Filtered at {sayTime(Date.parse(bottle.filteredAt), writer.timeZone)}.</p>
 		{:else if !isOnPaper}
-			<button type="button" class="act big" onclick={() => writer.set(at('filteredAt'), stamp(writer))}
-				>Filtered just now, the part for phosphate</button
+			<button
+				type="button"
+				class="big btn preset-outlined-primary-500"
+				onclick={() => writer.set(at('filteredAt'), stamp(writer))}>Filtered just now, the part for phosphate</button
 			>
 		{:else}<TimeField {writer} path={at('filteredAt')} label="Filtered at" />{/if}
 	{/if}
@@ -196,7 +201,7 @@
 				)}.
 			</p>
 		{:else if !isOnPaper}
-			<button type="button" class="act main big" onclick={() => preserve(preserved)}
+			<button type="button" class="big btn preset-filled-primary-500" onclick={() => preserve(preserved)}
 				>{capitalised(preserved)} is in, cap on, mixed</button
 			>
 		{/if}
@@ -207,7 +212,9 @@
 				ontap={(p) => preserve(p as Preservative)}
 			/>
 		{:else}
-			<button type="button" class="act plain big" onclick={() => (isOther = true)}>Something else went in</button>
+			<button type="button" class="big btn preset-outlined-surface-500" onclick={() => (isOther = true)}
+				>Something else went in</button
+			>
 		{/if}
 		{#if otherPreservative(bottle.preservedWith, preserved)}<p class="say spoils" role="alert">
 				<b>The card asks for {preserved}.</b> Take another bottle.
@@ -221,8 +228,10 @@
 			</p>{/if}
 		{#if !isOnPaper}<button
 				type="button"
-				class="act big"
-				class:main={!preserved || bottle.preservedAt}
+				class={[
+					'big btn',
+					!preserved || bottle.preservedAt ? 'preset-filled-primary-500' : 'preset-outlined-primary-500'
+				]}
 				onclick={() => writer.set(at('onIceAt'), stamp(writer))}>It is on ice now</button
 			>{/if}
 	{/if}
@@ -241,7 +250,9 @@
 			oncancel={() => (striking = false)}
 		/>
 	{:else}
-		<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike the time of filling</button>
+		<button type="button" class="big btn preset-outlined-surface-500" onclick={() => (striking = true)}
+			>Strike the time of filling</button
+		>
 	{/if}
 {:else}
 	{#if role === 'blank'}
@@ -264,7 +275,9 @@
 	{#if isOnPaper}
 		<TimeField {writer} path={at('filledAt')} label="Filled at" ontime={(at_iso) => fill(at_iso)} />
 	{:else}
-		<button type="button" class="act main big" disabled={!canFill} onclick={() => fill()}>Filled just now</button>
+		<button type="button" class="big btn preset-filled-primary-500" disabled={!canFill} onclick={() => fill()}
+			>Filled just now</button
+		>
 		<p class="small">
 			{kind === 'bacteria'
 				? `The clock of ${holding_h} h starts when you tap.`
@@ -289,8 +302,10 @@
 	{#if kind !== 'bacteria'}
 		<p class="rinse">
 			<span>Rinsed {rinsed} of {rinses} times</span>
-			<button type="button" class="act plain" onclick={() => writer.set(at('rinses'), Math.min(10, rinsed + 1))}
-				>Rinsed once more</button
+			<button
+				type="button"
+				class="btn preset-outlined-surface-500"
+				onclick={() => writer.set(at('rinses'), Math.min(10, rinsed + 1))}>Rinsed once more</button
 			>
 		</p>
 	{/if}
@@ -309,7 +324,7 @@
 		Not planned here today:
 		{#each unplanned as extra (extra)}<button
 				type="button"
-				class="act plain extra"
+				class="extra btn preset-outlined-surface-500"
 				onclick={() => writer.set(`bottles/${idOf(extra)}/role`, extra)}
 				>add {extra === 'blank' ? 'a blank' : 'a duplicate'}</button
 			>{/each}
@@ -321,50 +336,50 @@
 		font-weight: 600;
 	}
 	.bottle-code input {
-		font-size: 20px;
-		min-height: 52px;
+		font-size: 1.25rem;
+		min-height: 3.25rem;
 		font-weight: 600;
 	}
 	.scan {
-		min-height: 48px;
-		margin-top: 6px;
+		min-height: 3rem;
+		margin-top: 0.375rem;
 	}
 	.big {
 		width: 100%;
-		min-height: 60px;
-		font-size: 19px;
-		margin: 12px 0 6px;
+		min-height: 3.75rem;
+		font-size: 1.1875rem;
+		margin: 0.75rem 0 0.375rem;
 	}
 	.say {
-		margin: 12px 0;
+		margin: 0.75rem 0;
 	}
 	.done {
 		font-weight: 600;
 	}
 	.guide {
-		margin-top: 12px;
+		margin-top: 0.75rem;
 		border-top: 1px solid var(--rule);
 	}
 	.guide summary {
-		min-height: 48px;
-		padding-top: 12px;
+		min-height: 3rem;
+		padding-top: 0.75rem;
 		font-weight: 600;
 		cursor: pointer;
 	}
 	.guide ol {
-		margin: 0 0 12px 20px;
+		margin: 0 0 0.75rem 1.25rem;
 		list-style: decimal;
 		display: grid;
-		gap: 4px;
+		gap: 0.25rem;
 	}
 	.rinse {
 		display: flex;
 		justify-content: space-between;
 		align-items: center;
 	}
-	.rinse .act,
+	.rinse .btn,
 	.extra {
-		min-height: 48px;
-		margin-left: 6px;
+		min-height: 3rem;
+		margin-left: 0.375rem;
 	}
 </style>

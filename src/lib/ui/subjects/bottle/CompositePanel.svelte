@@ -93,7 +93,7 @@
 			<li>
 				<button
 					type="button"
-					class="act plain open"
+					class="open btn preset-outlined-surface-500"
 					aria-expanded={open === part.id}
 					onclick={() => (open = open === part.id ? null : part.id)}
 				>
@@ -103,8 +103,7 @@
 				</button>
 				<button
 					type="button"
-					class="act"
-					class:main={wasTaken(part.id)}
+					class={['btn', wasTaken(part.id) ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
 					aria-pressed={wasTaken(part.id)}
 					onclick={() => take(part.id)}
 					>{wasTaken(part.id) ? 'taken' : 'take'}<span class="visually-hidden">
@@ -145,18 +144,18 @@
 
 <style>
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	li {
 		display: flex;
 		flex-wrap: wrap;
 		justify-content: space-between;
-		gap: 6px;
-		padding: 4px 0;
+		gap: 0.375rem;
+		padding: 0.25rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
-	li .act {
-		min-height: 48px;
+	li .btn {
+		min-height: 3rem;
 	}
 	.open {
 		border: 0;
@@ -166,7 +165,7 @@
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px;
+		gap: 0.5rem;
 		width: 100%;
 	}
 </style>

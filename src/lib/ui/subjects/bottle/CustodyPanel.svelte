@@ -81,16 +81,9 @@
 	<datalist id="custody-people"
 		>{#each people as person (person.id)}<option value={person.name}></option>{/each}</datalist
 	>
+	<label>Taken by <input class="input" list="custody-people" bind:value={to} aria-describedby="custody-wrong" /></label>
 	<label
-		>Taken by <input class="input-line" list="custody-people" bind:value={to} aria-describedby="custody-wrong" /></label
-	>
-	<label
-		>Seal number <input
-			class="input-line"
-			bind:value={seal}
-			autocomplete="off"
-			aria-describedby="custody-wrong"
-		/></label
+		>Seal number <input class="input" bind:value={seal} autocomplete="off" aria-describedby="custody-wrong" /></label
 	>
 	{#if signature}
 		<svg viewBox="0 0 300 100" role="img" aria-label="Signature written"><path d={signature} /></svg>
@@ -99,23 +92,25 @@
 	{/if}
 	<p id="custody-wrong" class="wrong" role="alert">{wrong}</p>
 	<p class="row">
-		<button type="button" class="act main" onclick={give}>Handed over now</button>
-		<button type="button" class="act plain" onclick={() => (isOpen = false)}>Not yet</button>
+		<button type="button" class="btn preset-filled-primary-500" onclick={give}>Handed over now</button>
+		<button type="button" class="btn preset-outlined-surface-500" onclick={() => (isOpen = false)}>Not yet</button>
 	</p>
 {:else}
-	<button type="button" class="act plain" onclick={() => (isOpen = true)}>Hand the bottles over</button>
+	<button type="button" class="btn preset-outlined-surface-500" onclick={() => (isOpen = true)}
+		>Hand the bottles over</button
+	>
 {/if}
 
 <style>
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	li {
-		padding: 6px 0;
+		padding: 0.375rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	svg {
-		max-width: 220px;
+		max-width: 13.75rem;
 	}
 	path {
 		fill: none;
@@ -124,18 +119,18 @@
 	}
 	label {
 		display: block;
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	input {
-		min-height: 48px;
+		min-height: 3rem;
 	}
-	.act {
-		min-height: 48px;
-		margin-top: 6px;
+	.btn {
+		min-height: 3rem;
+		margin-top: 0.375rem;
 	}
 	.row {
 		display: flex;
-		gap: 8px;
+		gap: 0.5rem;
 	}
 	.wrong {
 		color: var(--danger);

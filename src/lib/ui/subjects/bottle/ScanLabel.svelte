@@ -50,7 +50,7 @@
 		{said || (isLive ? 'Hold the square of the label into the picture.' : 'Waiting for the camera.')}
 	</p>
 	<p class="row">
-		<label class="act plain"
+		<label class="btn preset-outlined-surface-500"
 			>Photo of the label<input
 				type="file"
 				accept="image/*"
@@ -59,7 +59,7 @@
 				onchange={(e) => fromFile(e.currentTarget)}
 			/></label
 		>
-		<button type="button" class="act plain" onclick={onclose}>Close</button>
+		<button type="button" class="btn preset-outlined-surface-500" onclick={onclose}>Close</button>
 	</p>
 </div>
 
@@ -71,16 +71,16 @@
 		object-fit: cover;
 	}
 	.isLive {
-		height: 220px;
+		height: 13.75rem;
 	}
 	.row {
 		display: flex;
-		gap: 8px;
+		gap: 0.5rem;
 	}
-	.row .act {
+	.row .btn {
 		display: grid;
 		place-items: center;
-		min-height: 48px;
+		min-height: 3rem;
 		position: relative;
 	}
 	.row label:focus-within {

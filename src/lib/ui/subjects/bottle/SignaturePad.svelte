@@ -53,9 +53,17 @@
 	<path d={path} class="ink" />
 </svg>
 <p>
-	<button type="button" class="act plain" disabled={strokes.length === 0} onclick={() => (strokes = [])}>Wipe</button>
-	<button type="button" class="act" disabled={strokes.length === 0} onclick={() => onsigned(path)}
-		>That is my signature</button
+	<button
+		type="button"
+		class="btn preset-outlined-surface-500"
+		disabled={strokes.length === 0}
+		onclick={() => (strokes = [])}>Wipe</button
+	>
+	<button
+		type="button"
+		class="btn preset-outlined-primary-500"
+		disabled={strokes.length === 0}
+		onclick={() => onsigned(path)}>That is my signature</button
 	>
 </p>
 
@@ -63,7 +71,7 @@
 	svg {
 		width: 100%;
 		border: 1.5px solid var(--ink-3);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 		background: var(--page);
 		touch-action: none;
 	}
@@ -79,10 +87,10 @@
 	}
 	p {
 		display: flex;
-		gap: 8px;
-		margin-top: 6px;
+		gap: 0.5rem;
+		margin-top: 0.375rem;
 	}
-	.act {
-		min-height: 48px;
+	.btn {
+		min-height: 3rem;
 	}
 </style>

@@ -49,6 +49,6 @@
 
 <style>
 	.spoilers {
-		margin-top: 16px;
+		margin-top: 1rem;
 	}
 </style>

@@ -71,7 +71,7 @@
 
 <p class="left" role="status">{left === 0 ? 'All answered.' : `${left} of ${questions.length} still to answer.`}</p>
 {#if sameOf.length}
-	<button type="button" class="act same" onclick={() => void writer.setAll(same)}
+	<button type="button" class="same btn preset-outlined-primary-500" onclick={() => void writer.setAll(same)}
 		>As last time: {sameOf.map((q) => inSentence(q.ask)).join(', ')}
 		<small>what changes with the weather is asked anew</small></button
 	>
@@ -85,8 +85,10 @@
 			chips={usualFirst(q, usual[q.id]).map((c) => ({ ...c, isOn: chosen(q, answers).some((on) => on.id === c.id) }))}
 			ontap={(choice) => tap(q, choice)}
 		/>
-		{#if isAnswered(q, answers)}<button type="button" class="act plain done" onclick={() => (opened = null)}
-				>That is all</button
+		{#if isAnswered(q, answers)}<button
+				type="button"
+				class="done btn preset-outlined-surface-500"
+				onclick={() => (opened = null)}>That is all</button
 			>{/if}
 	{/each}
 {/each}
@@ -95,7 +97,7 @@
 	{#each questions.filter((q) => !open.includes(q)) as q (q.id)}
 		<p class="said">
 			<span>{q.ask}: <b>{said(q)}</b> <small>{answeredBy(q)}</small></span>
-			<button type="button" class="act plain" onclick={() => (opened = q.id)}
+			<button type="button" class="btn preset-outlined-surface-500" onclick={() => (opened = q.id)}
 				>change<span class="visually-hidden"> {q.ask}</span></button
 			>
 		</p>
@@ -108,32 +110,32 @@
 		font-weight: 600;
 	}
 	h2 {
-		margin: 14px 0 10px;
+		margin: 0.875rem 0 0.625rem;
 	}
 	.said {
 		display: flex;
 		justify-content: space-between;
 		align-items: center;
-		gap: 10px;
+		gap: 0.625rem;
 		border-bottom: 1px solid var(--rule);
 	}
-	.said .act {
+	.said .btn {
 		border: 0;
 		text-decoration: underline;
-		min-height: 48px;
+		min-height: 3rem;
 		font-weight: 400;
 	}
 	.same {
 		width: 100%;
-		min-height: 52px;
-		margin-top: 8px;
+		min-height: 3.25rem;
+		margin-top: 0.5rem;
 	}
 	.same small {
 		display: block;
 		font-weight: 400;
 	}
 	.done {
-		min-height: 44px;
-		margin: -6px 0 14px;
+		min-height: 2.75rem;
+		margin: -0.375rem 0 0.875rem;
 	}
 </style>

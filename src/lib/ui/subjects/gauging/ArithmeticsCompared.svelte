@@ -22,7 +22,7 @@
 
 {#if arithmetics.length}
 	<h2>The same water, other ways</h2>
-	<table>
+	<table class="table">
 		<thead class="visually-hidden"><tr><th>arithmetic</th><th>discharge, {units[unit].symbol}</th></tr></thead>
 		<tbody>
 			{#each arithmetics as { arithmetic, discharge_m3_s } (arithmetic)}
@@ -45,6 +45,6 @@
 
 <style>
 	h2 {
-		margin-top: 16px;
+		margin-top: 1rem;
 	}
 </style>

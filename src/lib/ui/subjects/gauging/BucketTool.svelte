@@ -35,7 +35,7 @@
 <label
 	>The bucket holds, L
 	<input
-		class="input-line"
+		class="input"
 		inputmode="decimal"
 		value={typed ?? String(last_L)}
 		oninput={(e) => (typed = e.currentTarget.value)}
@@ -54,9 +54,9 @@
 
 <style>
 	input {
-		font-size: 22px;
-		min-height: 52px;
-		max-width: 160px;
+		font-size: 1.375rem;
+		min-height: 3.25rem;
+		max-width: 10rem;
 	}
 	.wrong {
 		color: var(--danger);

@@ -137,7 +137,7 @@
 
 <style>
 	svg {
-		scroll-margin-top: 84px; /* the figure stands still above it */
+		scroll-margin-top: 5.25rem; /* the figure stands still above it */
 		display: block;
 	}
 	.handle {
@@ -175,7 +175,7 @@
 		fill: var(--ink-2);
 	}
 	.depth {
-		font-size: 12px;
+		font-size: 0.75rem;
 	}
 	.water {
 		stroke: var(--water);
@@ -193,9 +193,9 @@
 		margin-top: 2px;
 	}
 	.empty {
-		padding: 22px 14px;
+		padding: 1.375rem 0.875rem;
 		border: 1.5px dashed var(--ink-3);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 		color: var(--ink-2);
 	}
 </style>

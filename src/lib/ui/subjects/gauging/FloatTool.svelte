@@ -19,6 +19,7 @@
 	import { limitsOf } from '$lib/core/method';
 	import { inPlaceUnit } from '$lib/core/quantity';
 	import { mean } from '$lib/core/statistics';
+	import { capitalised } from '$lib/core/wording';
 	import Chips from '../../entry/Chips.svelte';
 	import MeasureField from '../../entry/MeasureField.svelte';
 	import { depthsAcross, sectionAtMark } from '$lib/core/subjects/gauging/float-area';
@@ -57,7 +58,7 @@
 	{@const section = sectionAtMark(floats?.areas?.[mark] ?? {})}
 	<fieldset>
 		<legend
-			>{mark} mark{#if section}<b>{section.area_m2.toFixed(2)} m²</b>{/if}</legend
+			>{capitalised(mark)} mark{#if section}<b>{section.area_m2.toFixed(2)} m²</b>{/if}</legend
 		>
 		<div class="pair">
 			<MeasureField
@@ -107,23 +108,23 @@
 
 <style>
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px;
-		margin-bottom: 10px;
+		gap: 0.5rem;
+		margin-bottom: 0.625rem;
 	}
 	fieldset {
-		margin-top: 10px;
+		margin-top: 0.625rem;
 	}
 	legend b {
-		margin-left: 10px;
+		margin-left: 0.625rem;
 	}
 	summary {
 		cursor: pointer;
-		min-height: 44px;
+		min-height: 2.75rem;
 		display: flex;
 		align-items: center;
 		color: var(--water);

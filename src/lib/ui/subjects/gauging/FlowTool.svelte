@@ -304,7 +304,7 @@
 
 	<section class="typing">
 		<div class="rows">
-			<table style:--columns={fields.length + 1}>
+			<table class="table" style:--columns={fields.length + 1}>
 				<thead>
 					<tr
 						>{#each fields as { field, word } (field)}<th class="number">{word}</th>{/each}<th class="number">share</th
@@ -348,11 +348,14 @@
 		</div>
 		<p class="spacing">
 			{#if entry.spacing !== null}
-				<button type="button" class="act" aria-pressed="true" onclick={() => (entry.spacing = null)}
-					>every {writeNumber(entry.spacing)} {units.tape}: stop</button
+				<button
+					type="button"
+					class="btn preset-outlined-primary-500"
+					aria-pressed="true"
+					onclick={() => (entry.spacing = null)}>every {writeNumber(entry.spacing)} {units.tape}: stop</button
 				>
 			{:else if spacing > 0}
-				<button type="button" class="act plain" onclick={keepSpacing}
+				<button type="button" class="btn preset-outlined-surface-500" onclick={keepSpacing}
 					>Go on every {writeNumber(spacing)} {units.tape}</button
 				>
 			{/if}
@@ -371,13 +374,13 @@
 		{#if standing && !painted.current.isTyping}
 			{#if striking}<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />{:else}<button
 					type="button"
-					class="act plain strike"
+					class="strike btn preset-outlined-surface-500"
 					onclick={() => (striking = true)}>Strike this figure</button
 				>{/if}
 		{/if}
 		<label class="measured-with small">
 			measured with
-			<select class="input-line" value={meter} onchange={(e) => setMeter(e.currentTarget.value)}>
+			<select class="select" value={meter} onchange={(e) => setMeter(e.currentTarget.value)}>
 				{#if meter === ''}<option value="">say which meter</option>{/if}
 				{#each meters as code (code)}<option>{code}</option>{/each}
 			</select>
@@ -405,31 +408,31 @@
 	/* the answer stands still while the table under it grows */
 	.figures {
 		position: sticky;
-		top: -12px;
+		top: -0.75rem;
 		z-index: 3;
 		background: var(--page);
 		display: flex;
 		align-items: flex-end;
-		gap: 18px;
-		min-height: 50px;
+		gap: 1.125rem;
+		min-height: 3.125rem;
 	}
 	.side b {
 		display: block;
-		font-size: 19px;
+		font-size: 1.1875rem;
 		font-weight: 650;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.advice {
-		margin: 4px 0 2px;
-		padding: 4px 10px;
-		font-size: 15px;
+		margin: 0.25rem 0 2px;
+		padding: 0.25rem 0.625rem;
+		font-size: 0.9375rem;
 		line-height: 1.3;
 	}
 	.rows {
 		contain: content; /* what changes in here moves nothing else */
-		max-height: 210px;
+		max-height: 13.125rem;
 		overflow-y: auto;
 	}
 	/* rows of their own, so that those out of sight need neither be laid out nor painted */
@@ -453,7 +456,7 @@
 	tbody tr {
 		border-bottom: 1px solid var(--rule);
 		content-visibility: auto;
-		contain-intrinsic-size: auto 45px;
+		contain-intrinsic-size: auto 2.8125rem;
 	}
 	tr.struck-row {
 		grid-template-columns: 1fr;
@@ -465,10 +468,10 @@
 	/* in the field the hand stays where it is: figures and keys keep their place at the foot */
 	.typing {
 		position: sticky;
-		bottom: -20px; /* over the padding of the page that it scrolls in */
+		bottom: -1.25rem; /* over the padding of the page that it scrolls in */
 		background: var(--page);
 		z-index: 2;
-		padding: 4px 0 6px;
+		padding: 0.25rem 0 0.375rem;
 	}
 	thead {
 		position: sticky;
@@ -477,24 +480,24 @@
 		z-index: 1;
 	}
 	th {
-		padding-inline: 4px;
+		padding-inline: 0.25rem;
 	}
 	.cell {
 		display: block;
 		width: 100%;
-		min-width: 44px;
-		min-height: 44px;
+		min-width: 2.75rem;
+		min-height: 2.75rem;
 		border: 0;
 		background: transparent;
 		color: var(--ink);
 		text-align: right;
-		font-size: 18px;
-		padding: 0 6px;
+		font-size: 1.125rem;
+		padding: 0 0.375rem;
 		cursor: pointer;
 	}
 	.cell#flow-cell {
 		border: 2px solid var(--water);
-		border-radius: 4px;
+		border-radius: 0.25rem;
 		background: var(--page);
 		font-weight: 650;
 		cursor: text;
@@ -503,40 +506,40 @@
 		background: var(--ochre-3);
 	}
 	.share {
-		padding-right: 8px;
+		padding-right: 0.5rem;
 		color: var(--ink-2);
 	}
 	.struck-row td {
-		padding: 2px 8px;
+		padding: 2px 0.5rem;
 	}
-	.spacing .act {
-		min-height: 44px;
-		margin-top: 4px;
+	.spacing .btn {
+		min-height: 2.75rem;
+		margin-top: 0.25rem;
 	}
 	.hundredths {
 		display: flex;
 		align-items: center;
-		gap: 10px;
-		min-height: 48px;
+		gap: 0.625rem;
+		min-height: 3rem;
 	}
 	.hundredths input {
-		width: 22px;
-		height: 22px;
+		width: 1.375rem;
+		height: 1.375rem;
 	}
 	.strike {
-		min-height: 48px;
-		margin-top: 8px;
+		min-height: 3rem;
+		margin-top: 0.5rem;
 	}
 	.measured-with {
 		display: grid;
 		grid-template-columns: auto 1fr;
 		align-items: center;
-		gap: 8px;
-		margin-top: 10px;
+		gap: 0.5rem;
+		margin-top: 0.625rem;
 	}
 	.measured-with select {
-		min-height: 44px;
-		font-size: 16px;
+		min-height: 2.75rem;
+		font-size: 1rem;
 	}
 	@media (max-width: 640px) {
 		.figures {
@@ -552,21 +555,21 @@
 	}
 	@media (max-height: 700px) {
 		.rows {
-			max-height: 165px;
+			max-height: 10.3125rem;
 		}
 	}
 	@media (min-width: 900px) {
 		.gauge {
 			display: grid;
-			grid-template-columns: minmax(0, 1fr) 360px;
+			grid-template-columns: minmax(0, 1fr) 22.5rem;
 			grid-template-rows: auto 1fr;
-			gap: 0 28px;
+			gap: 0 1.75rem;
 		}
 		.picture {
 			grid-row: span 2;
 		}
 		.rows {
-			max-height: 320px;
+			max-height: 20rem;
 		}
 		.typing {
 			position: static;

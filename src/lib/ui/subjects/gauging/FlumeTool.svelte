@@ -81,7 +81,7 @@
 	ontap={tap}
 />
 {#if left_s === null}
-	<button type="button" class="act main big" onclick={start}>It is in: let it settle</button>
+	<button type="button" class="big btn preset-filled-primary-500" onclick={start}>It is in: let it settle</button>
 {:else if left_s > 0}
 	<p class="say" role="timer" aria-label="flume settles">
 		<b>{sayClock(Math.ceil(left_s))}</b> until the pool above has come to its level.
@@ -105,16 +105,16 @@
 <style>
 	.big {
 		width: 100%;
-		min-height: 56px;
-		font-size: 18px;
+		min-height: 3.5rem;
+		font-size: 1.125rem;
 	}
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px;
-		margin-top: 10px;
+		gap: 0.5rem;
+		margin-top: 0.625rem;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 </style>

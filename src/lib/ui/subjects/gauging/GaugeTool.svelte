@@ -113,7 +113,7 @@
 		{#if !isAsAsked}
 			<WordsField {writer} path="{base}/because" label="Why not as the card asks" />
 		{/if}
-		<button type="button" class="act main" onclick={() => (isChoosing = false)}>Done</button>
+		<button type="button" class="btn preset-filled-primary-500" onclick={() => (isChoosing = false)}>Done</button>
 	</section>
 {/if}
 {#key `${id} ${method} ${school}`}
@@ -185,36 +185,36 @@
 	.how {
 		display: flex;
 		justify-content: space-between;
-		gap: 10px;
+		gap: 0.625rem;
 		width: 100%;
-		min-height: 44px;
+		min-height: 2.75rem;
 		align-items: center;
 		text-align: left;
-		font-size: 15px;
+		font-size: 0.9375rem;
 		line-height: 1.2;
 		color: var(--ink-2);
 		cursor: pointer;
 	}
-	.choose .act {
-		min-height: 48px;
-		margin-top: 10px;
+	.choose .btn {
+		min-height: 3rem;
+		margin-top: 0.625rem;
 	}
 	.choose {
-		padding: 8px 0 14px;
+		padding: 0.5rem 0 0.875rem;
 		border-bottom: 2px solid var(--ink);
-		margin-bottom: 10px;
+		margin-bottom: 0.625rem;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.widths summary {
-		min-height: 48px;
-		padding-top: 12px;
+		min-height: 3rem;
+		padding-top: 0.75rem;
 		cursor: pointer;
 	}
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px;
+		gap: 0.5rem;
 	}
 </style>

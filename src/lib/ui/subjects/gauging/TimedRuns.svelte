@@ -46,7 +46,7 @@
 				<span>{word} {i + 1}</span> <b>{run.time_s.toFixed(1)} s</b>
 				<button
 					type="button"
-					class="act plain"
+					class="btn preset-outlined-surface-500"
 					onclick={() => writer.strike(`${base}/${run.id}/time_s`, 'this run does not count')}
 					>strike<span class="visually-hidden"> {word} {i + 1}</span></button
 				>
@@ -57,8 +57,10 @@
 {#if typedId !== null && !runs.some((r) => r.id === typedId)}
 	<MeasureField {writer} path="{base}/{typedId}/time_s" label="Time of a {word}, s" placed={null} />
 {:else}
-	<button type="button" class="act plain" onclick={() => ((typedId = newId()), void onrun?.(typedId))}
-		>Type a time</button
+	<button
+		type="button"
+		class="btn preset-outlined-surface-500"
+		onclick={() => ((typedId = newId()), void onrun?.(typedId))}>Type a time</button
 	>
 {/if}
 
@@ -69,8 +71,8 @@
 		align-items: center;
 		border-bottom: 1px solid var(--rule);
 	}
-	.act {
-		min-height: 48px;
-		margin-top: 4px;
+	.btn {
+		min-height: 3rem;
+		margin-top: 0.25rem;
 	}
 </style>

@@ -76,12 +76,14 @@
 			}}
 			oncancel={() => (striking = false)}
 		/>
-	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this figure</button>{/if}
+	{:else}<button type="button" class="big btn preset-outlined-surface-500" onclick={() => (striking = true)}
+			>Strike this figure</button
+		>{/if}
 	{#if step.waste}<p class="say ask">{step.waste}</p>{/if}
 {:else if isOnPaper}
 	<p>The colour that the sheet says:</p>
 {:else if stage === null || gone_s === null}
-	<button type="button" class="act main big" onclick={start}
+	<button type="button" class="big btn preset-filled-primary-500" onclick={start}
 		>{step.begins ? startWords[step.begins] : 'Start the clock'}</button
 	>
 	<p class="small">
@@ -113,7 +115,7 @@
 			isReady
 		/>
 	{/if}
-	<button type="button" class="act plain big" onclick={again}>Dip a fresh one</button>
+	<button type="button" class="big btn preset-outlined-surface-500" onclick={again}>Dip a fresh one</button>
 {/if}
 
 {#if !kept && (startedAt !== undefined || isOnPaper)}
@@ -147,37 +149,37 @@
 <style>
 	.big {
 		width: 100%;
-		min-height: 60px;
-		font-size: 19px;
-		margin: 8px 0;
+		min-height: 3.75rem;
+		font-size: 1.1875rem;
+		margin: 0.5rem 0;
 	}
 	.chart li button {
 		display: grid;
-		grid-template-columns: 110px 1fr;
+		grid-template-columns: 6.875rem 1fr;
 		width: 100%;
-		min-height: 48px;
+		min-height: 3rem;
 		align-items: center;
 		text-align: left;
 		border-bottom: 1px solid var(--rule);
-		font-size: 18px;
+		font-size: 1.125rem;
 		color: var(--ink);
 		cursor: pointer;
 	}
 	.chart .between button {
-		font-size: 15px;
+		font-size: 0.9375rem;
 		color: var(--ink-2);
-		padding-left: 18px;
-		min-height: 44px;
+		padding-left: 1.125rem;
+		min-height: 2.75rem;
 	}
 	.other {
 		display: block;
-		min-height: 48px;
-		padding-top: 12px;
+		min-height: 3rem;
+		padding-top: 0.75rem;
 	}
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 </style>

@@ -119,7 +119,7 @@
 				: `dry on ${sayDay(Date.parse(one.wetAt!) + drying_days * DAY_ms, writer.timeZone)}; before that only back into this water.`}
 			{#if !one.disinfectedAt}<button
 					type="button"
-					class="act plain inline"
+					class="btn inline preset-outlined-surface-500"
 					onclick={() => writer.set(`gear/${id}/disinfectedAt`, stamp(writer))}>Disinfected</button
 				>{/if}
 		</p>
@@ -135,7 +135,9 @@
 
 {#if isOnPaper && !isCopyDone}
 	<TimeField {writer} path="leaving/at" label="They left at, as the sheet says" />
-	<button type="button" class="act main big" disabled={leftAt === undefined} onclick={onleave}>My copy is whole</button>
+	<button type="button" class="big btn preset-filled-primary-500" disabled={leftAt === undefined} onclick={onleave}
+		>My copy is whole</button
+	>
 {:else if leftAt}
 	<p class="say">
 		<b>Left at {sayTime(Date.parse(leftAt), writer.timeZone)}.</b> The visit is whole; what is not sent yet goes when there
@@ -151,30 +153,30 @@
 
 <style>
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	li {
-		padding: 8px 0;
+		padding: 0.5rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	li a {
 		font-weight: 600;
 		display: inline-block;
-		min-height: 28px;
+		min-height: 1.75rem;
 	}
 	.looks {
-		margin-top: 16px;
+		margin-top: 1rem;
 	}
 	.inline {
-		min-height: 44px;
+		min-height: 2.75rem;
 	}
 	.big {
 		width: 100%;
-		min-height: 60px;
-		font-size: 19px;
-		margin-top: 16px;
+		min-height: 3.75rem;
+		font-size: 1.1875rem;
+		margin-top: 1rem;
 	}
 	.say {
-		margin-top: 12px;
+		margin-top: 0.75rem;
 	}
 </style>

@@ -35,7 +35,7 @@
 </p>
 <label
 	>Site
-	<select class="input-line" bind:value={siteId}>
+	<select class="select" bind:value={siteId}>
 		<option value="">choose</option>
 		{#each sites as place (place.id)}<option value={place.id}>{place.name}</option>{/each}
 	</select></label
@@ -43,7 +43,7 @@
 <div class="pair">
 	<label
 		>Day <input
-			class="input-line"
+			class="input"
 			type="date"
 			max={today}
 			value={day}
@@ -52,7 +52,7 @@
 	>
 	<label
 		>Begun at <input
-			class="input-line"
+			class="input"
 			inputmode="decimal"
 			placeholder="9:05"
 			autocomplete="off"
@@ -62,25 +62,25 @@
 	>
 </div>
 <p id="paper-wrong" class="wrong" role="alert">{wrong}</p>
-<button type="button" class="act main" onclick={start}>Type it in</button>
+<button type="button" class="btn preset-filled-primary-500" onclick={start}>Type it in</button>
 
 <style>
 	label {
 		display: block;
-		margin-top: 8px;
+		margin-top: 0.5rem;
 	}
 	select,
 	input {
-		min-height: 48px;
+		min-height: 3rem;
 	}
 	.pair {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px;
+		gap: 0.5rem;
 	}
-	.act {
-		min-height: 48px;
-		margin: 8px 0 14px;
+	.btn {
+		min-height: 3rem;
+		margin: 0.5rem 0 0.875rem;
 	}
 	.wrong {
 		color: var(--danger);

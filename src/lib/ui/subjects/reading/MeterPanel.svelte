@@ -57,7 +57,7 @@
 </script>
 
 {#if !isOn}
-	<button type="button" class="act plain on" onclick={() => (isOn = true)}
+	<button type="button" class="on btn preset-outlined-surface-500" onclick={() => (isOn = true)}
 		>Listen to the meter{meter.isSimulated ? ' (simulated)' : ''}</button
 	>
 {:else}
@@ -73,39 +73,44 @@
 			{:else if isSilent || seen.state === 'silent'}<b>Nothing comes.</b> Look at the cable and the battery.
 			{:else}<b>Wait.</b> It still moves; {Math.round(seen.share * rest.for_s)} of {rest.for_s} s still.{/if}
 		</p>
-		<button type="button" class="act" class:main={seen.state === 'now'} disabled={last === null} onclick={take}
-			>{seen.state === 'now' ? `Take it for ${place}` : `Take it all the same for ${place}`}</button
+		<button
+			type="button"
+			class={['btn', seen.state === 'now' ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
+			disabled={last === null}
+			onclick={take}>{seen.state === 'now' ? `Take it for ${place}` : `Take it all the same for ${place}`}</button
 		>
-		<button type="button" class="act plain" onclick={() => ((isOn = false), (heard = []))}>Stop listening</button>
+		<button type="button" class="btn preset-outlined-surface-500" onclick={() => ((isOn = false), (heard = []))}
+			>Stop listening</button
+		>
 	</section>
 {/if}
 
 <style>
 	.on {
-		min-height: 48px;
+		min-height: 3rem;
 		width: 100%;
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	section {
-		margin: 8px 0;
-		padding: 8px 12px;
+		margin: 0.5rem 0;
+		padding: 0.5rem 0.75rem;
 		border: 2px dashed var(--ink-3);
-		border-radius: 5px;
+		border-radius: 0.3125rem;
 	}
 	section.now {
 		border: 3px solid var(--water);
 	}
 	.display b {
-		font: 600 38px/1.1 var(--head);
+		font: 600 2.375rem/1.1 var(--head);
 	}
 	.display small {
 		float: right;
 		border: 1px solid var(--ink-3);
-		padding: 0 6px;
+		padding: 0 0.375rem;
 	}
 	svg {
 		width: 100%;
-		height: 40px;
+		height: 2.5rem;
 	}
 	polyline {
 		fill: none;
@@ -113,8 +118,8 @@
 		stroke-width: 1.6;
 		vector-effect: non-scaling-stroke;
 	}
-	.act {
-		min-height: 48px;
-		margin-top: 6px;
+	.btn {
+		min-height: 3rem;
+		margin-top: 0.375rem;
 	}
 </style>

@@ -166,7 +166,7 @@
 {#if readable.length > 1}
 	<label class="instrument small">
 		read in
-		<select class="input-line" value={entry.unit} onchange={(e) => (entry.unit = e.currentTarget.value as Unit)}>
+		<select class="select" value={entry.unit} onchange={(e) => (entry.unit = e.currentTarget.value as Unit)}>
 			{#each readable as code (code)}<option value={code}>{units[code].symbol}</option>{/each}
 		</select>
 	</label>
@@ -174,7 +174,7 @@
 {#if instruments.length}
 	<label class="instrument small">
 		read with
-		<select class="input-line" bind:value={instrument}>
+		<select class="select" bind:value={instrument}>
 			{#each instruments as code (code)}<option>{code}</option>{/each}
 			<option value="">another, not listed</option>
 		</select>
@@ -186,7 +186,9 @@
 	{#if striking}
 		<StrikeReason onstrike={strike} oncancel={() => (striking = false)} />
 	{:else}
-		<button type="button" class="act plain strike" onclick={() => (striking = true)}>Strike this figure</button>
+		<button type="button" class="strike btn preset-outlined-surface-500" onclick={() => (striking = true)}
+			>Strike this figure</button
+		>
 	{/if}
 {/if}
 
@@ -194,7 +196,7 @@
 	.slots {
 		display: grid;
 		grid-template-columns: repeat(var(--n), minmax(0, 1fr));
-		gap: 8px;
+		gap: 0.5rem;
 	}
 	.slots small {
 		display: block;
@@ -205,14 +207,14 @@
 		content: attr(data-by);
 		display: block;
 		text-align: right;
-		font-size: 13px;
+		font-size: 0.8125rem;
 		color: var(--ink-2);
 	}
 	.slots label {
 		display: block;
 		border: 1.5px solid var(--ink-3);
-		border-radius: 5px;
-		padding: 6px 8px;
+		border-radius: 0.3125rem;
+		padding: 0.375rem 0.5rem;
 		background: var(--page);
 	}
 	.slots label.active {
@@ -224,7 +226,7 @@
 		border: 0;
 		background: transparent;
 		padding: 0;
-		font-size: 26px;
+		font-size: 1.625rem;
 		font-weight: 600;
 		color: var(--ink);
 	}
@@ -236,22 +238,22 @@
 		color: var(--ink-2);
 	}
 	.said {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 		min-height: 0;
 	}
 	.instrument {
 		display: grid;
 		grid-template-columns: auto 1fr;
 		align-items: center;
-		gap: 8px;
-		margin: 8px 0;
+		gap: 0.5rem;
+		margin: 0.5rem 0;
 	}
 	.instrument select {
-		min-height: 44px;
-		font-size: 16px;
+		min-height: 2.75rem;
+		font-size: 1rem;
 	}
 	.strike {
-		margin-top: 8px;
-		min-height: 48px;
+		margin-top: 0.5rem;
+		min-height: 3rem;
 	}
 </style>

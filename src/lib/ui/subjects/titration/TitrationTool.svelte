@@ -110,15 +110,19 @@
 	<h2>Is there a bubble under the stopper?</h2>
 	<p class="small">Turn the bottle over and look against the sky.</p>
 	<p class="row">
-		<button type="button" class="act main big" onclick={() => writer.set(at('hasBubble'), false)}>No bubble</button>
-		<button type="button" class="act big" onclick={() => writer.set(at('hasBubble'), true)}>A bubble</button>
+		<button type="button" class="big btn preset-filled-primary-500" onclick={() => writer.set(at('hasBubble'), false)}
+			>No bubble</button
+		>
+		<button type="button" class="big btn preset-outlined-primary-500" onclick={() => writer.set(at('hasBubble'), true)}
+			>A bubble</button
+		>
 	</p>
 	{#if bottle?.hasBubble}<p class="say spoils" role="alert">
 			<b>Start again.</b> Pour it out downstream, fill it anew under water, look again.
 		</p>{/if}
 {:else if stage === 'fix'}
 	<p>Reagent one, reagent two, both under the surface; stopper, turn it over twenty times.</p>
-	<button type="button" class="act main big" onclick={fix}>Fixed just now</button>
+	<button type="button" class="big btn preset-filled-primary-500" onclick={fix}>Fixed just now</button>
 {:else if stage === 'acid'}
 	{#if settled_s !== null && settled_s > 0}
 		<Countdown
@@ -126,13 +130,17 @@
 			big={sayClock(Math.ceil(settled_s))}
 			words="until the floc has settled; half the bottle clear"
 		/>
-		<button type="button" class="act big" onclick={() => writer.set(at('acidAt'), stamp(writer))}
-			>Acid is in all the same</button
+		<button
+			type="button"
+			class="big btn preset-outlined-primary-500"
+			onclick={() => writer.set(at('acidAt'), stamp(writer))}>Acid is in all the same</button
 		>
 	{:else}
 		<p class="say" role="status"><b>The floc has settled.</b> Acid in, stopper, turn it until it is clear amber.</p>
-		<button type="button" class="act main big" onclick={() => writer.set(at('acidAt'), stamp(writer))}
-			>Acid is in, clear amber</button
+		<button
+			type="button"
+			class="big btn preset-filled-primary-500"
+			onclick={() => writer.set(at('acidAt'), stamp(writer))}>Acid is in, clear amber</button
 		>
 	{/if}
 	<p class="small">
@@ -156,10 +164,13 @@
 		hasPoint={false}
 	/>
 	<p class="row">
-		<button type="button" class="act big" disabled={counted === 0} onclick={() => count(counted - 1)}
-			>One drop back</button
+		<button
+			type="button"
+			class="big btn preset-outlined-primary-500"
+			disabled={counted === 0}
+			onclick={() => count(counted - 1)}>One drop back</button
 		>
-		<button type="button" class="act main big" disabled={counted === 0} onclick={keep}
+		<button type="button" class="big btn preset-filled-primary-500" disabled={counted === 0} onclick={keep}
 			>Colour gone: keep {counted}</button
 		>
 	</p>
@@ -186,7 +197,8 @@
 			}}
 			oncancel={() => (striking = false)}
 		/>
-	{:else}<button type="button" class="act plain big" onclick={() => (striking = true)}>Strike this titration</button
+	{:else}<button type="button" class="big btn preset-outlined-surface-500" onclick={() => (striking = true)}
+			>Strike this titration</button
 		>{/if}
 	<MeasureField
 		{writer}
@@ -201,22 +213,22 @@
 	.row {
 		display: grid;
 		grid-template-columns: 1fr 1fr;
-		gap: 8px;
+		gap: 0.5rem;
 	}
 	.big {
 		width: 100%;
-		min-height: 60px;
-		font-size: 18px;
-		margin-top: 8px;
+		min-height: 3.75rem;
+		font-size: 1.125rem;
+		margin-top: 0.5rem;
 	}
 	.drop {
 		display: grid;
 		place-items: center;
 		width: 100%;
-		min-height: 150px;
-		margin: 8px 0;
+		min-height: 9.375rem;
+		margin: 0.5rem 0;
 		border: 3px solid var(--water);
-		border-radius: 90px 90px 12px 12px;
+		border-radius: 5.625rem 5.625rem 0.75rem 0.75rem;
 		background: var(--water-4);
 		color: var(--ink);
 		touch-action: manipulation;
@@ -227,9 +239,9 @@
 		background: var(--water-3);
 	}
 	.drop b {
-		font: 600 64px/1 var(--head);
+		font: 600 4rem/1 var(--head);
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 </style>

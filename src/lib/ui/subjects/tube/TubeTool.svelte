@@ -21,8 +21,7 @@
 
 <button
 	type="button"
-	class="act full"
-	class:main={isFull}
+	class={['full btn', isFull ? 'preset-filled-primary-500' : 'preset-outlined-primary-500']}
 	aria-pressed={isFull}
 	onclick={() => !isFull && rest.writer.set(path, { above: tubeLength_cm, unit: 'cm' })}
 >
@@ -44,8 +43,8 @@
 <style>
 	.full {
 		width: 100%;
-		min-height: 60px;
-		font-size: 18px;
+		min-height: 3.75rem;
+		font-size: 1.125rem;
 	}
 	.full small {
 		display: block;
@@ -53,6 +52,6 @@
 		font-weight: 400;
 	}
 	.or {
-		margin: 8px 0 4px;
+		margin: 0.5rem 0 0.25rem;
 	}
 </style>

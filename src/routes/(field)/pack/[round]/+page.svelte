@@ -81,14 +81,14 @@
 		z-index: 5;
 		display: grid;
 		grid-template-columns: auto 1fr auto;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
-		padding: 4px 14px 4px 4px;
+		padding: 0.25rem 0.875rem 0.25rem 0.25rem;
 		background: var(--paper);
 		border-bottom: 1px solid var(--rule);
 	}
 	h1 {
-		font-size: 19px;
+		font-size: 1.1875rem;
 	}
 	.top small {
 		display: block;
@@ -96,24 +96,24 @@
 	.back {
 		display: grid;
 		place-items: center;
-		width: 46px;
-		height: 48px;
-		font-size: 28px;
+		width: 2.875rem;
+		height: 3rem;
+		font-size: 1.75rem;
 		text-decoration: none;
 		color: var(--ink);
 	}
 	main {
-		max-width: 640px;
+		max-width: 40rem;
 		margin: 0 auto;
-		padding: 12px 16px 40px;
+		padding: 0.75rem 1rem 2.5rem;
 	}
 	.so-far b {
-		font: 600 22px var(--head);
+		font: 600 1.375rem var(--head);
 	}
 	.so-far small {
 		display: block;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 </style>

@@ -35,6 +35,6 @@
 
 <style>
 	main {
-		padding: 30px 16px;
+		padding: 1.875rem 1rem;
 	}
 </style>

@@ -21,8 +21,10 @@
 		</div>
 		<div class="deeds">
 			{#if data.mayKeep}
-				<a class="act main" href="/library/{kind.name}/new" aria-keyshortcuts="n">Add {withArticle(kind.one)}</a>
-				<a class="act plain" href="/library/{kind.name}/import">Bring a file in</a>
+				<a class="btn preset-filled-primary-500" href="/library/{kind.name}/new" aria-keyshortcuts="n"
+					>Add {withArticle(kind.one)}</a
+				>
+				<a class="btn preset-outlined-surface-500" href="/library/{kind.name}/import">Bring a file in</a>
 			{/if}
 			{#if data.rows.length}
 				<span class="small">
@@ -41,7 +43,7 @@
 				You can begin with {kind.examples.length} examples. They are invented and marked so: put your authority’s in their
 				place.
 			</p>
-			<button class="act main">Begin with the examples</button>
+			<button class="btn preset-filled-primary-500">Begin with the examples</button>
 		</form>
 	{/if}
 	{#if form?.why}<p class="say spoils" role="alert">{form.why}</p>{/if}
@@ -52,19 +54,19 @@
 
 <style>
 	.page {
-		max-width: 1120px;
+		max-width: 70rem;
 	}
 	header {
 		display: flex;
 		flex-wrap: wrap;
 		justify-content: space-between;
 		align-items: end;
-		gap: 10px;
+		gap: 0.625rem;
 	}
 	.deeds {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px;
+		gap: 0.5rem;
 		align-items: center;
 	}
 </style>

@@ -36,7 +36,7 @@
 						<p class="small">{card.summary}</p>
 					</div>
 					{#if data.mayKeep}<form method="POST" action="?/take">
-							<button class="act" name="code" value={card.code}>Take it into use</button>
+							<button class="btn preset-outlined-primary-500" name="code" value={card.code}>Take it into use</button>
 						</form>{/if}
 				</li>
 			{/each}
@@ -48,18 +48,18 @@
 
 <style>
 	.page {
-		max-width: 1040px;
+		max-width: 65rem;
 	}
 	li {
 		display: grid;
 		grid-template-columns: 1fr auto;
-		gap: 16px;
+		gap: 1rem;
 		align-items: center;
-		padding: 9px 0;
+		padding: 0.5625rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	.shipped {
-		margin-top: 26px;
+		margin-top: 1.625rem;
 	}
 	@media (max-width: 640px) {
 		li {

@@ -140,13 +140,13 @@
 					>{/each}
 			</nav>
 			<a
-				class="act"
+				class="btn preset-outlined-primary-500"
 				href={address({ view: data.view === 'table' ? 'chart' : 'table' })}
 				aria-keyshortcuts="t"
 				data-sveltekit-noscroll>{data.view === 'table' ? 'As a chart' : 'As a table'}</a
 			>
 			<a
-				class="act plain"
+				class="btn preset-outlined-surface-500"
 				href="/sites/{data.site.code}/series.csv?p={data.parameter}&span={data.span.id}"
 				data-sveltekit-reload>CSV of this</a
 			>
@@ -216,31 +216,31 @@
 
 <style>
 	.page {
-		padding: 14px 26px 30px;
-		max-width: 1080px;
+		padding: 0.875rem 1.625rem 1.875rem;
+		max-width: 67.5rem;
 	}
 	.top {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 4px 18px;
+		gap: 0.25rem 1.125rem;
 		align-items: baseline;
 		border-bottom: 2px solid var(--ink);
-		padding-bottom: 6px;
+		padding-bottom: 0.375rem;
 	}
 	.neighbours {
 		margin-left: auto;
 		display: flex;
-		gap: 14px;
+		gap: 0.875rem;
 	}
 	.choices {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 2px 14px;
-		margin-top: 10px;
+		gap: 2px 0.875rem;
+		margin-top: 0.625rem;
 	}
 	.choices a {
-		padding: 4px 0;
-		min-height: 28px;
+		padding: 0.25rem 0;
+		min-height: 1.75rem;
 		text-decoration: none;
 		border-bottom: 3px solid transparent;
 	}
@@ -255,27 +255,27 @@
 	.said {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 12px 30px;
+		gap: 0.75rem 1.875rem;
 		align-items: center;
-		margin: 12px 0 6px;
+		margin: 0.75rem 0 0.375rem;
 	}
 	.bar {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
-		margin-bottom: 6px;
+		margin-bottom: 0.375rem;
 	}
 	.small-choices {
 		margin: 0 auto 0 0;
 	}
 	h2 {
-		margin-top: 20px;
+		margin-top: 1.25rem;
 	}
 	.visits {
 		columns: 2;
-		column-gap: 30px;
-		margin-top: 6px;
+		column-gap: 1.875rem;
+		margin-top: 0.375rem;
 	}
 	.visits li {
 		padding: 3px 0;
@@ -283,7 +283,7 @@
 	}
 	@media (max-width: 640px) {
 		.page {
-			padding-inline: 14px;
+			padding-inline: 0.875rem;
 		}
 		.visits {
 			columns: 1;

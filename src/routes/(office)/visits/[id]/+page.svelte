@@ -76,8 +76,12 @@
 			once both copies are whole.
 		</p>
 		<p class="acts">
-			<a class="act main" href="/sample/{data.visit.id}" data-sveltekit-reload>Type the other copy</a>
-			<a class="act plain" href="?seen" data-sveltekit-reload>I shall not type it: show what is there</a>
+			<a class="btn preset-filled-primary-500" href="/sample/{data.visit.id}" data-sveltekit-reload
+				>Type the other copy</a
+			>
+			<a class="btn preset-outlined-surface-500" href="?seen" data-sveltekit-reload
+				>I shall not type it: show what is there</a
+			>
 		</p>
 	{:else}
 		<p class="lead">
@@ -125,7 +129,7 @@
 					<h2 class="ruled">The section</h2>
 					<CrossSection view={gauging} units={asRead} />
 					<div class="scroll">
-						<table>
+						<table class="table">
 							<thead
 								><tr
 									><th class="number">tape, {asRead.tape}</th><th class="number">depth, {asRead.tape}</th><th
@@ -167,7 +171,9 @@
 							<input type="hidden" name="entryId" value={line.entryId} />
 							<p class="small">
 								{line.path}: {line.reason} ({initialsOf(line.by)}, {sayDay(Date.parse(line.at), timeZone, true)})
-								{#if data.maySetAside}<button class="act plain" name="back" value="yes">Take it back</button>{/if}
+								{#if data.maySetAside}<button class="btn preset-outlined-surface-500" name="back" value="yes"
+										>Take it back</button
+									>{/if}
 							</p>
 						</form>
 					{/each}
@@ -180,14 +186,14 @@
 						</p>
 						<form method="POST" action="?/setAside" class="aside" use:enhance>
 							<label
-								>Line <select name="entryId" class="input-line"
+								>Line <select name="entryId" class="select"
 									>{#each data.logbook.filter((l) => l.path !== 'opening') as line (line.id)}<option value={line.id}
 											>{line.path}: {line.text.slice(0, 60)}</option
 										>{/each}</select
 								></label
 							>
-							<label>Why <input name="reason" class="input-line" maxlength="500" required /></label>
-							<button class="act plain">Set it aside</button>
+							<label>Why <input name="reason" class="input" maxlength="500" required /></label>
+							<button class="btn preset-outlined-surface-500">Set it aside</button>
 						</form>
 					</details>
 				{/if}
@@ -199,25 +205,25 @@
 <style>
 	.aside {
 		display: grid;
-		gap: 8px;
-		margin-top: 8px;
+		gap: 0.5rem;
+		margin-top: 0.5rem;
 	}
 	.acts {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px;
-		margin-top: 14px;
+		gap: 0.625rem;
+		margin-top: 0.875rem;
 	}
 	.page {
-		padding: 14px 26px 30px;
+		padding: 0.875rem 1.625rem 1.875rem;
 	}
 	.top {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 4px 18px;
+		gap: 0.25rem 1.125rem;
 		align-items: baseline;
 		border-bottom: 2px solid var(--ink);
-		padding-bottom: 6px;
+		padding-bottom: 0.375rem;
 	}
 	.top > span.small {
 		margin-left: auto;
@@ -225,43 +231,43 @@
 	.queue {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 4px 18px;
+		gap: 0.25rem 1.125rem;
 		width: 100%;
 	}
 	.queue a {
 		display: inline-flex;
 		align-items: center;
-		min-height: 28px;
+		min-height: 1.75rem;
 	}
 	kbd {
-		margin-left: 6px;
+		margin-left: 0.375rem;
 		border: 1px solid var(--ink-3);
-		border-radius: 4px;
-		padding: 0 5px;
-		font: 600 12px var(--text);
+		border-radius: 0.25rem;
+		padding: 0 0.3125rem;
+		font: 600 0.75rem var(--text);
 	}
 	.top h1 a {
 		color: inherit;
 		text-decoration-color: var(--rule);
 	}
 	.lead {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.say {
-		margin: 6px 0;
-		max-width: 760px;
+		margin: 0.375rem 0;
+		max-width: 47.5rem;
 	}
 	.spread {
 		display: grid;
 		grid-template-columns: minmax(0, 2.2fr) minmax(0, 1fr);
-		gap: 0 34px;
+		gap: 0 2.125rem;
 	}
 	h2 {
-		margin-top: 14px;
+		margin-top: 0.875rem;
 	}
 	.scroll {
 		overflow-x: auto;
-		max-width: 520px;
+		max-width: 32.5rem;
 	}
 	@media (max-width: 1150px) {
 		.spread {
@@ -273,7 +279,7 @@
 			display: none;
 		}
 		.page {
-			padding-inline: 14px;
+			padding-inline: 0.875rem;
 		}
 	}
 </style>

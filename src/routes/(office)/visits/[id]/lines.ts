@@ -1,5 +1,5 @@
+import { sayWritten } from '$lib/core/interpret';
 import { instantOf, type Folded } from '$lib/core/logbook';
-import { sayValue } from '$lib/core/wording';
 import type { LogLine } from '$lib/ui/review/Logbook.svelte';
 
 /** All lines of a visit in order, each with what took it out, if anything did. */
@@ -14,7 +14,8 @@ export function logLines({ entries, lines }: Folded, timeZone: string): LogLine[
 		by: e.by,
 		device: e.device,
 		path: e.path,
-		text: e.path === 'opening' ? 'visit opened' : sayValue(e.value, timeZone),
+		text: sayWritten(e.path, e.value, timeZone),
+		drawing: e.path.endsWith('/signature') && typeof e.value === 'string' ? e.value : null,
 		op: e.op,
 		outBy: outBy.get(e.id) ?? null,
 		isRival: rivals.has(e.id)

@@ -22,13 +22,13 @@
 			name="password"
 			type="password"
 			autocomplete="new-password"
-			class="input-line"
+			class="input"
 			bind:value={$form.password}
 			aria-invalid={$errors.password ? 'true' : undefined}
 			aria-describedby="password-error"
 			required
 		/>
 		<p id="password-error" class="wrong" role="alert">{$errors.password ?? ''}</p>
-		<button class="act main" disabled={$submitting}>{$submitting ? 'Saving' : 'Save it'}</button>
+		<button class="btn preset-filled-primary-500" disabled={$submitting}>{$submitting ? 'Saving' : 'Save it'}</button>
 	</form>
 </PublicPage>

@@ -115,7 +115,9 @@
 	<header class="top">
 		<a class="back" href="/sample" aria-label="All visits">‹</a>
 		<div><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></div>
-		<button type="button" class="act plain who" aria-haspopup="dialog" onclick={openPanel}>Who</button>
+		<button type="button" class="who btn preset-outlined-surface-500" aria-haspopup="dialog" onclick={openPanel}
+			>Who</button
+		>
 		<FieldNote {app} />
 	</header>
 	{#if isReady && frame && outcome && ordered && log.card}
@@ -188,7 +190,11 @@
 	{:else if log.entries && !ordered && log.steps.length}
 		<main class="alone">
 			<h1>This visit has no step “{params.step}”</h1>
-			<p><button class="act main" onclick={() => goto(`/sample/${visitId}`)}>Go to the next step</button></p>
+			<p>
+				<button class="btn preset-filled-primary-500" onclick={() => goto(`/sample/${visitId}`)}
+					>Go to the next step</button
+				>
+			</p>
 		</main>
 	{/if}
 </div>
@@ -202,27 +208,27 @@
 	.top {
 		display: grid;
 		grid-template-columns: auto 1fr auto auto;
-		gap: 6px;
+		gap: 0.375rem;
 		align-items: center;
-		padding: 4px 10px 4px 4px;
+		padding: 0.25rem 0.625rem 0.25rem 0.25rem;
 		background: var(--paper);
 		border-bottom: 1px solid var(--rule);
 	}
 	.back {
 		display: grid;
 		place-items: center;
-		width: 46px;
-		height: 48px;
-		font-size: 28px;
+		width: 2.875rem;
+		height: 3rem;
+		font-size: 1.75rem;
 		text-decoration: none;
 		color: var(--ink);
 	}
 	.who {
-		min-height: 44px;
-		font-size: 15px;
+		min-height: 2.75rem;
+		font-size: 0.9375rem;
 	}
 	.top b {
-		font: 600 18px var(--head);
+		font: 600 1.125rem var(--head);
 	}
 	.top small {
 		display: block;
@@ -234,28 +240,28 @@
 		min-height: 0;
 	}
 	main {
-		padding: 12px 14px 20px;
+		padding: 0.75rem 0.875rem 1.25rem;
 		overflow-y: auto;
 		overscroll-behavior: contain;
 	}
 	main > :global(*) {
-		max-width: 592px;
+		max-width: 37rem;
 	}
 	main.wide > :global(*) {
-		max-width: 1052px;
+		max-width: 65.75rem;
 	}
 	.alone {
-		padding: 30px 16px;
+		padding: 1.875rem 1rem;
 	}
 	.tool {
-		margin-top: 12px;
+		margin-top: 0.75rem;
 	}
 	.say {
-		margin-top: 10px;
+		margin-top: 0.625rem;
 	}
 	@media (max-height: 500px) and (min-width: 640px), (min-width: 900px) and (pointer: coarse) {
 		.sheet {
-			grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 300px;
+			grid-template: auto minmax(0, 1fr) / minmax(0, 1fr) 18.75rem;
 		}
 		.sheet > :global(footer) {
 			grid-area: 1 / 2 / 3 / 3;
@@ -263,7 +269,7 @@
 	}
 	@media (min-width: 900px) {
 		main {
-			padding: 20px 34px;
+			padding: 1.25rem 2.125rem;
 		}
 	}
 </style>

@@ -23,8 +23,10 @@
 {#each rung as { id, step, label } (id)}
 	<p class="say ask bell" role="alert">
 		<b>{label}: the time has come.</b>
-		{#if step}<a class="act main" href={hrefOf(step)} onclick={() => app.alarms.hear(id)}>Read it</a>{/if}
-		<button type="button" class="act plain" onclick={() => app.alarms.hear(id)}>OK</button>
+		{#if step}<a class="btn preset-filled-primary-500" href={hrefOf(step)} onclick={() => app.alarms.hear(id)}
+				>Read it</a
+			>{/if}
+		<button type="button" class="btn preset-outlined-surface-500" onclick={() => app.alarms.hear(id)}>OK</button>
 	</p>
 {/each}
 
@@ -33,10 +35,10 @@
 		position: sticky;
 		top: 0;
 		z-index: 4;
-		margin-top: 10px;
+		margin-top: 0.625rem;
 	}
-	.bell .act {
-		min-height: 44px;
-		margin-left: 6px;
+	.bell .btn {
+		min-height: 2.75rem;
+		margin-left: 0.375rem;
 	}
 </style>

@@ -43,8 +43,8 @@
 					written before you take them in.
 				</p>
 				<form method="POST" action="?/late">
-					<button class="act" name="take" value="yes">Take them in</button>
-					<button class="act plain" name="take" value="no">Leave them out</button>
+					<button class="btn preset-outlined-primary-500" name="take" value="yes">Take them in</button>
+					<button class="btn preset-outlined-surface-500" name="take" value="no">Leave them out</button>
 				</form>
 			</section>
 		{/if}
@@ -58,7 +58,7 @@
 					</p>
 					<p>
 						<input
-							class="input-line"
+							class="input"
 							readonly
 							value={form.join}
 							aria-label="Address for choosing a password"
@@ -66,7 +66,9 @@
 						/>
 					</p>
 				{:else}
-					<form method="POST" action="?/join"><button class="act plain">Make a link to choose a password</button></form>
+					<form method="POST" action="?/join">
+						<button class="btn preset-outlined-surface-500">Make a link to choose a password</button>
+					</form>
 				{/if}
 				<ul class="small">
 					{#each data.access as event (event.id)}<li>{sayAccess(event, data.program.timeZone)}</li>{/each}
@@ -76,7 +78,11 @@
 		{#if data.id && kind.name === 'instruments'}
 			<section>
 				<h2>Calibrations</h2>
-				<p><a class="act plain" href="/plan/calibrate/{data.name}">See those of {data.name}, or calibrate it now</a></p>
+				<p>
+					<a class="btn preset-outlined-surface-500" href="/plan/calibrate/{data.name}"
+						>See those of {data.name}, or calibrate it now</a
+					>
+				</p>
 			</section>
 		{/if}
 		{#if data.id}
@@ -85,10 +91,14 @@
 				<form method="POST" action="?/remove" class="remove">
 					{#if sure}
 						<span>Take {title} out of the library? The audit keeps what it was.</span>
-						<button class="act plain">Take it out</button>
-						<button type="button" class="act" onclick={() => (sure = false)}>Leave it</button>
+						<button class="btn preset-outlined-surface-500">Take it out</button>
+						<button type="button" class="btn preset-outlined-primary-500" onclick={() => (sure = false)}
+							>Leave it</button
+						>
 					{:else}
-						<button type="button" class="act plain" onclick={() => (sure = true)}>Take out of the library</button>
+						<button type="button" class="btn preset-outlined-surface-500" onclick={() => (sure = true)}
+							>Take out of the library</button
+						>
 					{/if}
 				</form>
 			{/if}
@@ -106,26 +116,26 @@
 
 <style>
 	.page {
-		max-width: 980px;
+		max-width: 61.25rem;
 	}
 	section {
-		margin-top: 24px;
+		margin-top: 1.5rem;
 		display: grid;
-		gap: 8px;
-		max-width: 640px;
+		gap: 0.5rem;
+		max-width: 40rem;
 	}
 	.remove {
-		margin-top: 20px;
+		margin-top: 1.25rem;
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
 	}
 	dl {
 		display: grid;
-		grid-template-columns: 200px 1fr;
-		gap: 6px 14px;
-		margin: 14px 0;
+		grid-template-columns: 12.5rem 1fr;
+		gap: 0.375rem 0.875rem;
+		margin: 0.875rem 0;
 	}
 	dt {
 		color: var(--ink-2);

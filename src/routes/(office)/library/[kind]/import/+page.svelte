@@ -77,7 +77,7 @@
 			id="text"
 			name="text"
 			rows="4"
-			class="input-line"
+			class="textarea"
 			spellcheck="false"
 			bind:value={text}
 			placeholder={Object.keys(kind.fields).join(',')}></textarea>
@@ -92,12 +92,12 @@
 								>{kind.fields[name]?.label}{kind.fields[name]?.unit ? `, ${kind.fields[name]?.unit}` : ''}</span
 							>
 							{#if options}
-								<select class="input-line" bind:value={defaults[name]}
+								<select class="select" bind:value={defaults[name]}
 									><option value="">leave it, and refuse the row</option>{#each options as option (option)}<option
 											>{option}</option
 										>{/each}</select
 								>
-							{:else}<input class="input-line" bind:value={defaults[name]} />{/if}
+							{:else}<input class="input" bind:value={defaults[name]} />{/if}
 						</label>
 					{/each}
 				</div>
@@ -105,11 +105,15 @@
 		{/if}
 		<input type="hidden" name="defaults" value={JSON.stringify(defaults)} />
 		<div class="deeds">
-			<button class="act" class:main={!writable || form?.written != null} disabled={text === '' || isReading}
-				>{isReading ? 'Reading' : 'Look at it'}</button
+			<button
+				class={[
+					'btn',
+					!writable || form?.written != null ? 'preset-filled-primary-500' : 'preset-outlined-primary-500'
+				]}
+				disabled={text === '' || isReading}>{isReading ? 'Reading' : 'Look at it'}</button
 			>
 			{#if writable && form?.written == null}
-				<button class="act main" name="confirmed" value={form?.fingerprint}
+				<button class="btn preset-filled-primary-500" name="confirmed" value={form?.fingerprint}
 					>Write {writable} {writable === 1 ? 'row' : 'rows'}{refused ? `, leave out ${refused}` : ''}</button
 				>
 			{/if}
@@ -131,28 +135,28 @@
 
 <style>
 	.page {
-		max-width: 980px;
+		max-width: 61.25rem;
 	}
 	form {
 		display: grid;
-		gap: 8px;
-		margin: 14px 0;
+		gap: 0.5rem;
+		margin: 0.875rem 0;
 	}
 	label {
 		font-weight: 600;
 	}
 	.file {
 		display: flex;
-		gap: 12px;
+		gap: 0.75rem;
 		align-items: center;
 	}
 	textarea {
-		font-size: 13px;
+		font-size: 0.8125rem;
 	}
 	fieldset {
 		border-left: 4px solid var(--ochre-2);
 		background: var(--page);
-		padding: 8px 12px;
+		padding: 0.5rem 0.75rem;
 	}
 	legend {
 		font-weight: 600;
@@ -162,12 +166,12 @@
 	.defaults {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px 18px;
+		gap: 0.625rem 1.125rem;
 		clear: both;
 	}
 	.deeds {
 		display: flex;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
 	}
 	.why {

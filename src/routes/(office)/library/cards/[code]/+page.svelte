@@ -24,7 +24,7 @@
 							: `The file changes ${form.preview.changes.length === 1 ? 'one setting' : `${form.preview.changes.length} settings`}. Nothing is kept yet.`}
 					</h2>
 					{#if form.preview.changes.length}
-						<table>
+						<table class="table">
 							<thead><tr><th>Setting</th><th>now</th><th>then</th></tr></thead>
 							<tbody
 								>{#each form.preview.changes as c (c.label)}<tr
@@ -44,8 +44,8 @@
 									name={path}
 									value={text}
 								/>{/each}
-							<button class="act main">Save it as version {form.preview.on + 1}</button>
-							<a class="act plain" href="/library/cards/{data.code}">Leave it</a>
+							<button class="btn preset-filled-primary-500">Save it as version {form.preview.on + 1}</button>
+							<a class="btn preset-outlined-surface-500" href="/library/cards/{data.code}">Leave it</a>
 						</form>
 					{/if}
 				</section>
@@ -97,7 +97,7 @@
 					<label for="file" class="small">Bring settings in from such a CSV, as version {data.version + 1}</label>
 					<input id="file" type="file" name="file" accept=".csv" required />
 					<input type="hidden" name="on" value={data.version} />
-					<button class="act plain">See what it would change</button>
+					<button class="btn preset-outlined-surface-500">See what it would change</button>
 				</form>
 			{/if}
 			<h2 class="ruled order">Order, and why</h2>
@@ -112,39 +112,39 @@
 
 <style>
 	.page {
-		max-width: 1140px;
+		max-width: 71.25rem;
 	}
 	.two {
 		display: grid;
-		grid-template-columns: minmax(0, 1fr) 300px;
-		gap: 34px;
-		margin-top: 12px;
+		grid-template-columns: minmax(0, 1fr) 18.75rem;
+		gap: 2.125rem;
+		margin-top: 0.75rem;
 	}
 	ul li {
 		display: grid;
-		grid-template-columns: 24px 1fr auto;
-		gap: 8px;
-		padding: 5px 0;
+		grid-template-columns: 1.5rem 1fr auto;
+		gap: 0.5rem;
+		padding: 0.3125rem 0;
 		border-bottom: 1px solid var(--rule);
 	}
 	.import {
 		display: grid;
-		gap: 6px;
-		margin: 12px 0;
+		gap: 0.375rem;
+		margin: 0.75rem 0;
 	}
 	.import input[type='file'] {
 		min-width: 0;
 		width: 100%;
 	}
 	.order {
-		margin-top: 22px;
+		margin-top: 1.375rem;
 	}
 	ol {
 		list-style: decimal;
-		padding-left: 22px;
+		padding-left: 1.375rem;
 	}
 	ol li {
-		padding: 4px 0;
+		padding: 0.25rem 0;
 	}
 	@media (max-width: 900px) {
 		.two {

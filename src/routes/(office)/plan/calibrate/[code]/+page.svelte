@@ -78,7 +78,7 @@
 						percent.
 					</p>
 					<p class="acts">
-						<button type="button" class="act plain" onclick={start}
+						<button type="button" class="btn preset-outlined-surface-500" onclick={start}
 							>{since_ms === null ? 'It is in the sleeve now' : 'Start the ten minutes anew'}</button
 						>
 						{#if inSleeve_min !== null}
@@ -86,18 +86,22 @@
 								>{inSleeve_min >= SETTLE_min ? 'Settled.' : `${Math.ceil(SETTLE_min - inSleeve_min)} min to go.`}</span
 							>
 						{/if}
-						{#if data.program.isDemo}<button type="button" class="act plain" onclick={() => (meterOn_ms = Date.now())}
-								>Simulated meter</button
+						{#if data.program.isDemo}<button
+								type="button"
+								class="btn preset-outlined-surface-500"
+								onclick={() => (meterOn_ms = Date.now())}>Simulated meter</button
 							>{/if}
 						{#if shown !== null}
 							<span><b class="figure">{shown.toFixed(1)} %</b> simulated</span>
-							<button type="button" class="act plain" onclick={() => (reading = shown.toFixed(1))}>Take it</button>
+							<button type="button" class="btn preset-outlined-surface-500" onclick={() => (reading = shown.toFixed(1))}
+								>Take it</button
+							>
 						{/if}
 					</p>
 					<div class="fields">
 						<label
 							>Its 100 % is <select
-								class="input-line"
+								class="select"
 								name="percentOf"
 								value={given(due.parameter, 'percentOf') || 'sea-level'}
 								><option value="sea-level">air at sea level</option><option value="local">air where it is</option
@@ -106,7 +110,7 @@
 						>
 						<label
 							>Reading, % <input
-								class="input-line"
+								class="input"
 								name="reading_percent"
 								inputmode="decimal"
 								required
@@ -115,7 +119,7 @@
 						>
 						<label
 							>Temperature in the sleeve, °C <input
-								class="input-line"
+								class="input"
 								name="temperature_C"
 								inputmode="decimal"
 								required
@@ -124,7 +128,7 @@
 						>
 						<label
 							>Pressure here, kPa <input
-								class="input-line"
+								class="input"
 								name="pressure_kPa"
 								inputmode="decimal"
 								value={given(due.parameter, 'pressure_kPa')}
@@ -132,7 +136,7 @@
 						>
 						<label
 							>or height here, m <input
-								class="input-line"
+								class="input"
 								name="elevation_m"
 								inputmode="decimal"
 								value={given(due.parameter, 'elevation_m')}
@@ -140,7 +144,7 @@
 						>
 						<label
 							>Minutes in the sleeve <input
-								class="input-line"
+								class="input"
 								name="settled_min"
 								inputmode="decimal"
 								required
@@ -157,7 +161,7 @@
 						<label
 							>Standard, {due.unitSymbol}
 							<input
-								class="input-line"
+								class="input"
 								name="standard"
 								inputmode="decimal"
 								required
@@ -167,7 +171,7 @@
 						<label
 							>Reading, {due.unitSymbol}
 							<input
-								class="input-line"
+								class="input"
 								name="reading"
 								inputmode="decimal"
 								required
@@ -180,7 +184,7 @@
 					<div class="fields">
 						<label
 							>This one, °C <input
-								class="input-line"
+								class="input"
 								name="reading_C"
 								inputmode="decimal"
 								required
@@ -189,7 +193,7 @@
 						>
 						<label
 							>The other one, °C <input
-								class="input-line"
+								class="input"
 								name="other_C"
 								inputmode="decimal"
 								required
@@ -202,7 +206,7 @@
 					<div class="fields">
 						<label
 							>In buffer 4 <input
-								class="input-line"
+								class="input"
 								name="low"
 								inputmode="decimal"
 								required
@@ -211,7 +215,7 @@
 						>
 						<label
 							>In buffer 7 <input
-								class="input-line"
+								class="input"
 								name="middle"
 								inputmode="decimal"
 								required
@@ -220,7 +224,7 @@
 						>
 						<label
 							>In buffer 10, if there is one <input
-								class="input-line"
+								class="input"
 								name="high"
 								inputmode="decimal"
 								value={given(due.parameter, 'high')}
@@ -228,7 +232,7 @@
 						>
 					</div>
 				{/if}
-				<button class="act main">Judge and keep</button>
+				<button class="btn preset-filled-primary-500">Judge and keep</button>
 			</form>
 		</section>
 	{:else}
@@ -238,22 +242,22 @@
 
 <style>
 	.page {
-		padding: 14px 26px 30px;
-		max-width: 900px;
+		padding: 0.875rem 1.625rem 1.875rem;
+		max-width: 56.25rem;
 	}
 	.top {
 		display: flex;
 		flex-wrap: wrap;
 		align-items: baseline;
-		gap: 14px;
+		gap: 0.875rem;
 		border-bottom: 2px solid var(--ink);
-		padding-bottom: 8px;
+		padding-bottom: 0.5rem;
 	}
 	.top a {
 		margin-left: auto;
 	}
 	section {
-		margin-top: 16px;
+		margin-top: 1rem;
 	}
 	.how {
 		max-width: 62ch;
@@ -261,30 +265,30 @@
 	.acts {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 10px;
+		gap: 0.625rem;
 		align-items: center;
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.fields {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-		gap: 8px 16px;
+		grid-template-columns: repeat(auto-fit, minmax(9.375rem, 1fr));
+		gap: 0.5rem 1rem;
 		align-items: end;
-		margin: 8px 0 12px;
+		margin: 0.5rem 0 0.75rem;
 	}
 	.fields input {
 		width: 100%;
-		min-height: 44px;
+		min-height: 2.75rem;
 	}
 	.figure {
-		font-size: 22px;
+		font-size: 1.375rem;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	@media (max-width: 700px) {
 		.page {
-			padding: 10px 14px 24px;
+			padding: 0.625rem 0.875rem 1.5rem;
 		}
 	}
 </style>

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { sayMinute, sayMinutes, sayPlanDay, sayRemedy } from '$lib/core/interpret';
-	import { followOrder, ifDelayed } from '$lib/core/schedule';
+	import { sayMinute, sayMinutes, sayPlanDay, sayRemedy, sayWait } from '$lib/core/interpret';
+	import { followOrder, ifDelayed, waitsOf, withoutFirstWait } from '$lib/core/schedule';
 	import RoundByHand from '$lib/ui/plan/RoundByHand.svelte';
 	import UndoRedo from '$lib/ui/plan/UndoRedo.svelte';
 	import RoundSites from '$lib/ui/plan/RoundSites.svelte';
@@ -24,6 +24,9 @@
 	const asked = $derived(followOrder(question, shown.order, shown.start_min));
 	/** Where what is asked misses a site's window, the best day is drawn, and it is said. */
 	const plan = $derived(data.rest ? data.rest.plan : (asked ?? data.best?.plan ?? null));
+	const waits = $derived(plan ? waitsOf(question, plan) : []);
+	/** The same day, left so late that nobody waits at the first site. */
+	const unhurried = $derived(plan && !data.rest ? withoutFirstWait(question, plan) : null);
 	const delays = $derived(plan && !data.rest ? ifDelayed(question, plan, DELAY_min) : []);
 	const slack = $derived(plan?.slack.least_min ?? null);
 	const tightest = $derived.by(() => {
@@ -101,6 +104,20 @@
 					onstart={(start_min) => (tried = { order: shown.order, start_min })}
 					onorder={reorder}
 				/>
+				{#each waits as wait (wait.id)}
+					<p class="say ask">
+						<b>{nameOf(wait.id)}.</b>
+						{sayWait(wait)}
+						{#if mayMove && unhurried && wait.id === plan.stops[0]?.id}
+							<button
+								class="btn preset-outlined-primary-500"
+								type="button"
+								onclick={() => (tried = { order: shown.order, start_min: unhurried.start_min })}
+								>Leave at {sayMinute(unhurried.start_min)} instead</button
+							>
+						{/if}
+					</p>
+				{/each}
 				<p class="small">
 					Leaves {round.depot} at {sayMinute(plan.start_min)}. Minutes on site are those of past visits{round.sites.some(
 						(s) => s.visitLearnedFrom === 0
@@ -129,14 +146,22 @@
 				{/if}
 				{#if data.mayTake}
 					<p class="papers">
-						<a class="act" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/labels.pdf?stock=roll">Labels, roll</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=round">Round sheet</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=field">Field sheets</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/paper.pdf?what=custody">Custody form</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
-						<a class="act plain" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
+						<a class="btn preset-outlined-primary-500" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/labels.pdf?stock=roll"
+							>Labels, roll</a
+						>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=round"
+							>Round sheet</a
+						>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=field"
+							>Field sheets</a
+						>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=custody"
+							>Custody form</a
+						>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
+						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
 					</p>
 				{/if}
 			{:else}
@@ -175,7 +200,7 @@
 				</p>
 				{#if mayMove}
 					<button
-						class="act"
+						class="btn preset-outlined-primary-500"
 						type="button"
 						onclick={() => (tried = { order: data.best!.plan.order, start_min: data.best!.plan.start_min })}
 						>Show that order</button
@@ -186,13 +211,17 @@
 			{/if}
 			{#if mayMove && isChanged}
 				<p class="acts">
-					<button class="act main" type="button" onclick={() => void keep()}>Save this order</button>
-					<button class="act plain" type="button" onclick={() => (tried = null)}>Put it back</button>
+					<button class="btn preset-filled-primary-500" type="button" onclick={() => void keep()}
+						>Save this order</button
+					>
+					<button class="btn preset-outlined-surface-500" type="button" onclick={() => (tried = null)}
+						>Put it back</button
+					>
 				</p>
 			{/if}
 			<UndoRedo history={planHistory} mayPlan={data.mayPlan} />
 			{#if delays.length}
-				<table>
+				<table class="table">
 					<thead><tr><th>{DELAY_min} min late at</th><th class="number">slack left</th></tr></thead>
 					<tbody>
 						{#each delays as delay (delay.id)}
@@ -228,24 +257,24 @@
 
 <style>
 	.page {
-		padding: 14px 26px 30px;
+		padding: 0.875rem 1.625rem 1.875rem;
 	}
 	.top {
 		display: flex;
 		flex-wrap: wrap;
 		align-items: baseline;
-		gap: 14px;
+		gap: 0.875rem;
 		border-bottom: 2px solid var(--ink);
-		padding-bottom: 8px;
-		margin-bottom: 12px;
+		padding-bottom: 0.5rem;
+		margin-bottom: 0.75rem;
 	}
 	.top a {
 		margin-left: auto;
 	}
 	.day {
 		display: grid;
-		grid-template-columns: minmax(0, 1fr) minmax(260px, 320px);
-		gap: 26px;
+		grid-template-columns: minmax(0, 1fr) minmax(16.25rem, 20rem);
+		gap: 1.625rem;
 	}
 	.slack small {
 		display: block;
@@ -256,20 +285,20 @@
 	.acts {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px;
-		margin: 8px 0;
+		gap: 0.5rem;
+		margin: 0.5rem 0;
 	}
 	.say {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.papers {
 		display: flex;
 		flex-wrap: wrap;
-		gap: 8px;
-		margin-top: 12px;
+		gap: 0.5rem;
+		margin-top: 0.75rem;
 	}
 	.after {
-		margin: 8px 0;
+		margin: 0.5rem 0;
 	}
 	.bad {
 		color: var(--danger);
@@ -277,14 +306,14 @@
 	}
 	ul {
 		list-style: disc;
-		padding-left: 18px;
+		padding-left: 1.125rem;
 	}
 	@media (max-width: 900px) {
 		.day {
 			grid-template-columns: minmax(0, 1fr);
 		}
 		.page {
-			padding: 10px 14px 24px;
+			padding: 0.625rem 0.875rem 1.5rem;
 		}
 	}
 </style>

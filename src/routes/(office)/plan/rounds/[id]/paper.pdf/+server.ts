@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
-import { followOrder } from '$lib/core/schedule';
+import { followOrder, waitsOf } from '$lib/core/schedule';
 import { sayPlanDay } from '$lib/core/interpret';
 import { orderSteps } from '$lib/core/method';
 import { can } from '$lib/server/access';
@@ -36,6 +36,7 @@ export const GET: RequestHandler = async ({ locals, params, url }) => {
 		lab: round.lab,
 		sites: round.sites,
 		plan,
+		waits: waitsOf(round.question, plan),
 		card: round.card,
 		steps: 'steps' in order ? order.steps : round.card.steps.map((step) => ({ step, because: [] })),
 		labels: labelsOf(round),
