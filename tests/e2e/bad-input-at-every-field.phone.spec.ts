@@ -123,7 +123,7 @@ test('words: too many are told and stay, half of them outlive a reload, none at 
 }) => {
 	const step = await fullVisit(page, 'Tessel 3');
 	await step('conductivity');
-	await page.getByText('Remark', { exact: true }).click();
+	await page.getByText('Remark, photo, sketch', { exact: true }).click();
 	const remark = page.getByLabel(/^What a figure does not say/);
 	const pasted = 'The cable is frayed. '.repeat(100).trim(); // 2099 letters
 	await remark.fill(pasted);

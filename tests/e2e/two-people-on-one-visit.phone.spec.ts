@@ -45,7 +45,7 @@ test('they divide the steps, see each other’s when they meet a network, and ha
 	await other.locator('.slots input').first().focus();
 	await keep(other, '11.4');
 	await expect(other.getByText('Water temperature: 11.4')).toBeVisible();
-	await other.getByText('Remark', { exact: true }).click();
+	await other.getByText('Remark, photo, sketch', { exact: true }).click();
 	await other.getByLabel(/^What a figure does not say/).fill('Read below the spring.');
 	await other.getByLabel(/^What a figure does not say/).blur();
 	for (const page of [other, one]) await page.context().setOffline(false);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { readDay } from './day-text';
 import type { Field, Read } from './field';
 
 /* Dates, times of day, days of the week, hours: their text forms. */
@@ -10,7 +10,6 @@ interface Asked {
 }
 
 const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
-const Day = z.iso.date();
 
 const missing = (label: string): { why: string } => ({ why: `${label} is missing.` });
 const parts = (text: string): string[] =>
@@ -22,15 +21,15 @@ const parts = (text: string): string[] =>
 export function maybeDate({ label, help, isRequired = false }: Asked): Field<string | null> {
 	return {
 		label,
-		help: help ?? 'year-month-day',
+		help: help ?? 'such as 14 May 2026',
 		isRequired,
 		control: 'line',
+		picks: 'day',
 		read: (text) => {
 			const given = text.trim();
 			if (given === '') return isRequired ? missing(label) : { value: null };
-			return Day.safeParse(given).success
-				? { value: given }
-				: { why: `${label}: “${given}” is not a day such as 2026-05-14.` };
+			const read = readDay(given);
+			return 'day' in read ? { value: read.day } : { why: `${label}: ${read.why}.` };
 		},
 		write: (value) => value ?? ''
 	};
@@ -51,22 +50,23 @@ export function maybeDayAndTime({ label, help }: Asked): Field<string | null> {
 		read: (text) => {
 			const given = text.trim().replace('T', ' ');
 			if (given === '') return { value: null };
-			const [day = '', time = '', ...more] = given.split(' ').filter((p) => p !== '');
-			const isGood = more.length === 0 && Day.safeParse(day).success && clockMinute(time) !== null;
-			return isGood
-				? { value: `${day} ${time}` }
+			const [, day = '', time = ''] = /^(.*\S) +(\S+)$/.exec(given) ?? [];
+			const [read, minute] = [readDay(day), clockMinute(time)];
+			return 'day' in read && minute !== null
+				? { value: `${read.day} ${clock(minute)}` }
 				: { why: `${label}: “${given}” is not a day and time such as 2026-05-14 06:20.` };
 		},
 		write: (value) => value ?? ''
 	};
 }
 
-/** Minutes since midnight of a time such as 7:05 or 14:30; null where it is none. 24:00 ends a day. */
+/** Minutes since midnight of a time such as 7:05, 14.30, 0930 or 9; null where it is none. 24:00 ends a day. */
 function clockMinute(text: string): number | null {
-	const match = /^(\d{1,2}):(\d{2})$/.exec(text.trim());
+	const match = /^(\d{1,2})(?:[:.h]?(\d{2}))?$/.exec(text.trim());
 	if (!match) return null;
-	const minute = Number(match[1]) * 60 + Number(match[2]);
-	return Number(match[2]) < 60 && minute <= 1440 ? minute : null;
+	const past = Number(match[2] ?? 0);
+	const minute = Number(match[1]) * 60 + past;
+	return past < 60 && minute <= 1440 ? minute : null;
 }
 
 const clock = (minute: number): string =>
@@ -148,15 +148,17 @@ export interface Span {
 export function spans({ label, help }: Asked): Field<Span[]> {
 	return {
 		label,
-		help: help ?? 'such as 2026-06-01 to 2026-06-14; more after a semicolon',
+		help: help ?? 'such as 1 Jun 2026 to 14 Jun 2026; more after a semicolon',
 		isRequired: false,
 		control: 'line',
 		read: (text) => {
 			const value: Span[] = [];
 			for (const part of parts(text)) {
-				const [from = '', to = from, ...more] = part.split(/ to |\.\./).map((p) => p.trim());
-				if (more.length > 0 || !Day.safeParse(from).success || !Day.safeParse(to).success)
-					return { why: `${label}: “${part.trim()}” is not a stretch such as 2026-06-01 to 2026-06-14.` };
+				const [first = '', last = first, ...more] = part.split(/ to | – |\.\./).map((p) => p.trim());
+				const [begin, end] = [readDay(first), readDay(last)];
+				if (more.length > 0 || !('day' in begin) || !('day' in end))
+					return { why: `${label}: “${part.trim()}” is not a stretch such as 1 Jun 2026 to 14 Jun 2026.` };
+				const [from, to] = [begin.day, end.day];
 				if (to < from) return { why: `${label}: ${from} to ${to} ends before it begins.` };
 				value.push({ from, to });
 			}
@@ -169,15 +171,16 @@ export function spans({ label, help }: Asked): Field<Span[]> {
 export function dates({ label, help }: Asked): Field<string[]> {
 	return {
 		label,
-		help: help ?? 'such as 2026-12-24; 2026-12-25',
+		help: help ?? 'such as 24 Dec 2026; 25 Dec 2026',
 		isRequired: false,
 		control: 'line',
+		picks: 'days',
 		read: (text) => {
-			const given = parts(text).map((p) => p.trim());
-			const bad = given.find((g) => !Day.safeParse(g).success);
+			const read = parts(text).map(readDay);
+			const bad = read.find((r) => 'why' in r);
 			return bad === undefined
-				? { value: [...new Set(given)].sort() }
-				: { why: `${label}: “${bad}” is not a day such as 2026-05-14.` };
+				? { value: [...new Set(read.flatMap((r) => ('day' in r ? [r.day] : [])))].sort() }
+				: { why: `${label}: ${bad.why}.` };
 		},
 		write: (value) => value.join('; ')
 	};
@@ -193,7 +196,7 @@ export interface Hours {
 export function hours({ label, help }: Asked): Field<Hours[]> {
 	return {
 		label,
-		help: help ?? 'such as Mon-Thu 09:00-15:30; Fri 09:00-12:00',
+		help: help ?? 'such as Mon-Thu 9-16; Fri 9:00-12:30',
 		isRequired: false,
 		control: 'lines',
 		read: (text) => {

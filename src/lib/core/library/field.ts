@@ -18,6 +18,8 @@ export interface Field<T> {
 	label: string;
 	/** What is typed into: a line, a few lines, one of some words, several of them. */
 	control: 'line' | 'lines' | 'one' | 'several';
+	/** A calendar stands beside the line: for a day, or to add one to several. */
+	picks?: 'day' | 'days' | undefined;
 	unit?: string | undefined;
 	help?: string | undefined;
 	isRequired: boolean;

@@ -45,6 +45,15 @@ describe('the full visit', () => {
 		}
 		expect(ids.at(-1)).toBe('leave');
 	});
+	it('reads the pad of a strip first that is ready first, wherever the card lists it', () => {
+		const pads = fullVisit.steps.filter((s) => s.id === 'nitrite' || s.id === 'nitrate').reverse();
+		expect(pads.map((s) => s.id)).toEqual(['nitrate', 'nitrite']);
+		const ordered = orderSteps({ steps: pads, rules: [] });
+		expect('steps' in ordered && ordered.steps.map((o) => o.step.id)).toEqual(['nitrite', 'nitrate']);
+		expect('steps' in ordered && ordered.steps[1]!.because).toEqual([
+			'Of the pads of one strip the one that is ready first is read first.'
+		]);
+	});
 	it('tells before a step what ought to come first, and why', () => {
 		const first = comesFirst(step('water-temperature'), fullVisit);
 		expect(first.find((f) => f.step.id === 'air-temperature')!.because).toMatch(/wet thermometer/);

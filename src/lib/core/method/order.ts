@@ -1,4 +1,4 @@
-import type { Step } from '../subjects/steps';
+import { kindOf, type Step } from '../subjects/steps';
 import type { MethodCard, OrderRule } from './card';
 
 export interface OrderedStep {
@@ -62,12 +62,18 @@ interface Before {
 	rule: OrderRule;
 }
 
-const rulesBefore = (step: Step, steps: readonly Step[], rules: readonly OrderRule[]): Before[] =>
-	rules.flatMap((rule) =>
+const rulesBefore = (step: Step, steps: readonly Step[], rules: readonly OrderRule[]): Before[] => [
+	...rules.flatMap((rule) =>
 		pairsOf(rule, steps)
 			.filter((p) => p.then === step)
 			.map((p) => ({ step: p.first, rule }))
-	);
+	),
+	// what the steps themselves say, of pads of one strip
+	...steps.flatMap((first) => {
+		const because = first === step ? null : (kindOf(first).precedes?.(first, step) ?? null);
+		return because === null ? [] : [{ step: first, rule: { first: first.id, then: step.id, because } }];
+	})
+];
 
 /** Every step still waiting has one before it that waits too; following those leads round a circle. */
 function circle(waiting: readonly Step[], before: Map<string, Before[]>): StepOrder {

@@ -39,6 +39,7 @@ export { propose, type Proposal, type ProposeOptions } from './season/propose';
 export { type Blocker, type Unmet } from './season/why-not';
 export {
 	placeQualitySamples,
+	usualRates,
 	type PlannedVisit,
 	type QualityRates,
 	type QualitySample

@@ -50,6 +50,8 @@ export interface StepKind<S extends StepBase> {
 	progress(step: S, seen: Seen): Progress;
 	/** The parameter of its figure; null where it has none. */
 	parameter(step: S): ParameterCode | null;
+	/** Why it comes before another step whatever the card's rules say; null where it need not. */
+	precedes?(step: S, other: StepBase): string | null;
 	/** It is there also when the site was left unsampled. */
 	isAlwaysAsked?: boolean;
 	/** Not asked for on a visit that went so. */

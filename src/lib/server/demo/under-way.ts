@@ -46,6 +46,7 @@ const scenes: readonly Scene[] = [
 			write(second, 14, 'readings/air-temperature/shade', { value: 13.5, unit: 'degC', instrument: 'T-1' });
 			write(first, 17, 'readings/water-temperature/main', { value: 9.8, unit: 'degC', instrument: 'M-1' });
 			wait(write, second, at, 'phosphate', 'Phosphate by colour kit', 46, 630, 1830);
+			wait(write, second, at, 'nitrite', 'Nitrite by strip', 51.5, 45, 105);
 			wait(write, second, at, 'nitrate', 'Nitrate by strip', 51.5, 70, 130);
 		}
 	},

@@ -1,6 +1,6 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { emptyLibrary, kinds, type KindName, type Library, type Row } from '../../core/library';
-import { usualDriveGuess } from '../../core/schedule';
+import { usualDriveGuess, usualRates } from '../../core/schedule';
 import type { Db } from '../db/connect';
 import { member, program, user } from '../db/schema';
 import { USUAL_OVERDUE_h } from '../db/queries/program-facts';
@@ -48,7 +48,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		whoJudges,
 		holidays,
 		paper,
-		telephone
+		telephone,
+		qualityRates = usualRates
 	} = row!.settings;
 	return {
 		id: programId,
@@ -65,7 +66,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		whoJudges: whoJudges ?? 'anyone',
 		holidays: holidays ?? [],
 		paper: paper ?? 'A4',
-		telephone: telephone ?? ''
+		telephone: telephone ?? '',
+		...qualityRates
 	};
 }
 

@@ -19,7 +19,17 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		holidays: string[];
 		paper: PaperSize;
 		telephone: string;
-	} & Record<'detour' | 'speed_km_h' | 'parking_min' | 'storm_mm' | 'stormWithin_h' | 'overdue_h', number>;
+	} & Record<
+		| 'detour'
+		| 'speed_km_h'
+		| 'parking_min'
+		| 'storm_mm'
+		| 'stormWithin_h'
+		| 'overdue_h'
+		| 'duplicateEvery'
+		| 'blankEvery',
+		number
+	>;
 	const [there] = await tx
 		.select({ settings: program.settings })
 		.from(program)
@@ -41,6 +51,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				reportTo: said.reportTo,
 				whoJudges: said.whoJudges,
 				overdue_h: said.overdue_h,
+				qualityRates: { duplicateEvery: said.duplicateEvery, blankEvery: said.blankEvery },
 				holidays: said.holidays,
 				paper: said.paper,
 				telephone: said.telephone

@@ -10,7 +10,7 @@ import {
 } from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
-import { circuit, methodCardVersion, round } from '../db/schema';
+import { circuit, methodCardVersion, program, round } from '../db/schema';
 import type { Changed, PlanChange } from './asked-change';
 import { instantAt } from './local-day';
 import { note, type RoundRow } from './kept-round';
@@ -56,6 +56,7 @@ export async function takeRounds(
 		.where(eq(methodCardVersion.programId, programId));
 	const inUse = (cardId: string) =>
 		versions.filter((v) => v.cardId === cardId).sort((a, b) => b.version - a.version)[0]!.id;
+	const [own] = await tx.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const ordered = [...fresh].sort((a, b) => a.day - b.day);
 	const quality = placeQualitySamples(
 		ordered
@@ -66,7 +67,8 @@ export async function takeRounds(
 					siteId,
 					crew: r.crew
 				}))
-			)
+			),
+		own?.settings.qualityRates
 	);
 	const rows = ordered.map((r) => {
 		const of = circuits.find((c) => c.id === r.circuitId)!;

@@ -1,7 +1,7 @@
 import { changesDrawn, type Threshold } from '$lib/core/interpret';
 import { wayWords } from '$lib/core/wording';
 import type { Way } from '$lib/core/quantity';
-import type { Parameter } from '$lib/core/quantity';
+import { areAlike, type Parameter } from '$lib/core/quantity';
 
 export interface ChartPoint {
 	at_ms: number;
@@ -74,7 +74,10 @@ export function seriesOption({
 		...stretches.map((s) => s.low),
 		highest
 	);
-	const wide = highest > 0 && lowest > 0 && highest / lowest > 60;
+	// counts of bacteria are read by their tens whatever they span; other things where they span much
+	const isCount = areAlike(parameter.unit, 'cfu_100mL');
+	const wide = lowest > 0 && (isCount || highest / lowest > 60);
+	const behind = bands(threshold, colours, { lowest, highest, wide });
 	const good = points.filter((p) => p.status !== 'rejected' && !p.isSimulated);
 	return {
 		animation: false,
@@ -118,7 +121,7 @@ export function seriesOption({
 							data: stretches.map((s) => [s.at_ms, s.middle]),
 							symbol: 'none',
 							lineStyle: { color: colours.water, width: 2 },
-							markArea: bands(threshold, colours, lowest)
+							markArea: behind
 						},
 						{
 							type: 'line',
@@ -135,7 +138,7 @@ export function seriesOption({
 				data: good.map((p) => [p.at_ms, p.value]),
 				symbol: 'none',
 				lineStyle: { color: colours.water, width: 1, opacity: 0.45 },
-				...(stretches.length ? {} : { markArea: bands(threshold, colours, lowest) }),
+				...(stretches.length ? {} : { markArea: behind }),
 				markLine: changesOfWay(good, colours)
 			},
 			marks(
@@ -188,19 +191,32 @@ const marks = (name: string, points: readonly ChartPoint[], symbol: string, fill
 	data: points.map((p) => [p.at_ms, p.value])
 });
 
-/** The bands of a use, each named at its left edge. */
-function bands(threshold: Threshold | null, colours: ChartColours, lowest: number) {
+/** A band that takes less of the drawing's height than this has no room for its name. */
+const LEAST_SHARE = 0.1;
+
+/** The bands of a use, each named at its left edge where there is room. */
+function bands(
+	threshold: Threshold | null,
+	colours: ChartColours,
+	{ lowest, highest, wide }: { lowest: number; highest: number; wide: boolean }
+) {
 	if (!threshold) return undefined;
+	const along = (value: number) => (wide ? Math.log(Math.max(value, lowest)) : value);
+	const shareOf = (from: number, to: number) =>
+		(along(Math.min(to, highest)) - along(Math.max(from, lowest))) / (along(highest) - along(lowest));
 	return {
 		silent: true,
 		label: { position: 'insideTopLeft', color: colours.ink2, fontSize: 12 },
-		data: threshold.bands.map((band, i) => [
-			{
-				name: `${threshold.use}: ${band.word}`,
-				yAxis: i === 0 ? Math.min(band.from, lowest) : band.from,
-				itemStyle: { color: colours[band.state], opacity: 0.55 }
-			},
-			{ yAxis: threshold.bands[i + 1]?.from ?? Infinity }
-		])
+		data: threshold.bands.map((band, i) => {
+			const to = threshold.bands[i + 1]?.from ?? Infinity;
+			return [
+				{
+					name: shareOf(band.from, to) < LEAST_SHARE ? '' : `${threshold.use}: ${band.word}`,
+					yAxis: i === 0 ? Math.min(band.from, lowest) : band.from,
+					itemStyle: { color: colours[band.state], opacity: 0.55 }
+				},
+				{ yAxis: to }
+			];
+		})
 	};
 }

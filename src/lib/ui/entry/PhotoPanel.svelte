@@ -2,7 +2,7 @@
 	import type { StepScreen } from '../subjects/step-screen';
 
 	export interface Props {
-		/** What the pictures of this panel show: "site board". */
+		/** What the pictures of this panel show: "site board", or the step that they belong to. */
 		of: string;
 		/** Kinds taken elsewhere that are looked at here too. */
 		also?: readonly string[];
@@ -11,6 +11,7 @@
 </script>
 
 <script lang="ts">
+	import SketchPad from './SketchPad.svelte';
 	import WordsField from './WordsField.svelte';
 	import { stamp } from './writer';
 
@@ -19,6 +20,8 @@
 
 	let wrong = $state('');
 	let isBusy = $state(false);
+	/** The sheet that is being drawn on: an empty one, or a photo by its address. */
+	let sketch = $state<{ on: string | null } | null>(null);
 	const mine = $derived(
 		Object.entries(screen.sheet.photos ?? {}).filter(
 			([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? ''))
@@ -27,29 +30,33 @@
 
 	async function take(input: HTMLInputElement) {
 		const file = input.files?.[0];
-		if (!file) return;
+		if (file) await keep(file);
+		input.value = '';
+	}
+
+	async function keep(picture: Blob) {
 		wrong = '';
 		isBusy = true;
 		const here = writer;
 		try {
-			const sha256 = await screen.keepPhoto(file);
+			const sha256 = await screen.keepPhoto(picture);
 			const base = `photos/${screen.newId()}`;
 			await here.setAll({ [`${base}/of`]: of, [`${base}/takenAt`]: stamp(here), [`${base}/sha256`]: sha256 });
+			sketch = null;
 		} catch (trouble) {
 			wrong = trouble instanceof Error ? trouble.message : String(trouble);
 		}
 		isBusy = false;
-		input.value = '';
 	}
 </script>
 
 <div class="photos">
 	{#each mine as [id, photo] (id)}
 		<figure>
-			{#await screen.photoAddress(photo.sha256 ?? '') then src}<img
-					{src}
-					alt={photo.caption ?? `Photo: ${photo.of}`}
-				/>{/await}
+			{#await screen.photoAddress(photo.sha256 ?? '') then src}<img {src} alt={photo.caption ?? `Photo: ${photo.of}`} />
+				<button type="button" class="draw btn preset-outlined-surface-500" onclick={() => (sketch = { on: src })}
+					>Draw on it</button
+				>{/await}
 			<figcaption>
 				<WordsField {writer} path={`photos/${id}/caption`} label="What this photo shows" isBare />
 				<button
@@ -70,6 +77,12 @@
 			onchange={(e) => take(e.currentTarget)}
 		/>
 	</label>
+	<button type="button" class="take btn preset-outlined-surface-500" onclick={() => (sketch = { on: null })}
+		>Sketch with a finger</button
+	>
+	{#if sketch}
+		{#key sketch}<SketchPad on={sketch.on} onkeep={keep} oncancel={() => (sketch = null)} />{/key}
+	{/if}
 	{#if wrong}<p class="say ask" role="alert">{wrong}</p>{/if}
 </div>
 
@@ -83,6 +96,10 @@
 	.take:focus-within {
 		outline: 3px solid var(--water-2);
 		outline-offset: 2px;
+	}
+	.draw {
+		min-height: 2.75rem;
+		margin-top: 0.25rem;
 	}
 	img {
 		width: 100%;

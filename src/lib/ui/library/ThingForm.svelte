@@ -14,6 +14,7 @@
 </script>
 
 <script lang="ts">
+	import PickDay from '../kit/PickDay.svelte';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { kindNamed, lookupIn } from '$lib/core/library';
@@ -174,17 +175,29 @@
 							oninput={(e) => type(name, e.currentTarget.value)}
 							onblur={() => draft.leave(name)}></textarea>
 					{:else}
-						<input
-							id={name}
-							{name}
-							class="input"
-							autocomplete="off"
-							aria-invalid={why !== null}
-							aria-describedby={described}
-							value={draft.texts[name] ?? ''}
-							oninput={(e) => type(name, e.currentTarget.value)}
-							onblur={() => draft.leave(name)}
-						/>
+						<div class="line">
+							<input
+								id={name}
+								{name}
+								class="input"
+								autocomplete="off"
+								aria-invalid={why !== null}
+								aria-describedby={described}
+								value={draft.texts[name] ?? ''}
+								oninput={(e) => type(name, e.currentTarget.value)}
+								onblur={() => draft.leave(name)}
+							/>
+							{#if field.picks}
+								<PickDay
+									label={field.label}
+									at={parts(name).at(-1)}
+									onpick={(day) => {
+										type(name, field.picks === 'day' ? day : [...parts(name), day].join('; '));
+										draft.leave(name);
+									}}
+								/>
+							{/if}
+						</div>
 					{/if}
 				{/if}
 				{#if field.help}<p id="{name}-help" class="small">{field.help}</p>{/if}
@@ -200,6 +213,10 @@
 </form>
 
 <style>
+	.line {
+		display: flex;
+		gap: 0.375rem;
+	}
 	.fields {
 		display: grid;
 		grid-template-columns: repeat(2, minmax(0, 1fr));

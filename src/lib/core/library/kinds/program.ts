@@ -60,6 +60,15 @@ export const program = kind({
 			least: 0.5,
 			most: 24
 		}),
+		duplicateEvery: number({
+			label: 'A duplicate in every',
+			unit: 'samples',
+			help: 'placed by the season where fewest have been so far',
+			least: 2,
+			most: 200,
+			whole: true
+		}),
+		blankEvery: number({ label: 'A blank in every', unit: 'samples', least: 2, most: 200, whole: true }),
 		whoJudges: oneOf({
 			label: 'Who judges results',
 			help: 'anyone who reviews, or only others than the crew of the visit',

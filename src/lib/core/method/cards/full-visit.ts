@@ -102,13 +102,34 @@ export const fullVisit: MethodCard = {
 			}))
 		},
 		{
+			id: 'nitrite',
+			tool: 'kit',
+			title: 'Nitrite by strip',
+			how: 'Dip, do not shake, wait lying flat, out of the sun, then hold it beside the chart of your own strips. The blocks here are an example.',
+			tags: ['unhurried', 'in-water'],
+			parameter: 'nitrite',
+			unit: 'mg_L_N',
+			strip: 'nitrogen strip',
+			begins: 'dip',
+			waits: [
+				{ what: 'in the water', for_s: 2 },
+				{ what: 'colour comes', for_s: 43 }
+			],
+			readWithin_s: 60,
+			chart: [0, 0.1, 0.25, 0.6, 1.4].map((value, i) => ({
+				value,
+				word: ['no colour', 'blush', 'rose', 'heather', 'beet'][i]!
+			}))
+		},
+		{
 			id: 'nitrate',
 			tool: 'kit',
 			title: 'Nitrate by strip',
-			how: 'Dip, do not shake, wait lying flat, out of the sun, then hold it beside the chart of your own strips. The blocks here are an example.',
+			how: 'The other pad of the same strip; its colour comes later. The blocks here are an example.',
 			tags: ['unhurried', 'in-water'],
 			parameter: 'nitrate',
 			unit: 'mg_L_N',
+			strip: 'nitrogen strip',
 			begins: 'dip',
 			waits: [
 				{ what: 'in the water', for_s: 2 },
@@ -120,25 +141,6 @@ export const fullVisit: MethodCard = {
 				word: ['no colour', 'blush', 'rose', 'pink', 'heather', 'beet'][i]!
 			})),
 			costIfMissing: 'Nutrients stay unseen: clear water may be rich in them.'
-		},
-		{
-			id: 'nitrite',
-			tool: 'kit',
-			title: 'Nitrite by strip',
-			how: 'A strip of its own, treated the same; its colour comes sooner. The blocks here are an example.',
-			tags: ['unhurried', 'in-water'],
-			parameter: 'nitrite',
-			unit: 'mg_L_N',
-			begins: 'dip',
-			waits: [
-				{ what: 'in the water', for_s: 2 },
-				{ what: 'colour comes', for_s: 43 }
-			],
-			readWithin_s: 60,
-			chart: [0, 0.1, 0.25, 0.6, 1.4].map((value, i) => ({
-				value,
-				word: ['no colour', 'blush', 'rose', 'heather', 'beet'][i]!
-			}))
 		},
 		{
 			id: 'phosphate',

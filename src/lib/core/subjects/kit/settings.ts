@@ -1,4 +1,4 @@
-import { numberSetting, oneOf, pairsSetting, parameterSetting, unitSetting } from '../setting';
+import { numberSetting, oneOf, optional, pairsSetting, parameterSetting, textSetting, unitSetting } from '../setting';
 import type { StepSettings } from '../setting';
 
 const begins = { dip: 'when it is dipped', reagents: 'when the last reagent is in' };
@@ -25,6 +25,7 @@ export const kitSettings: StepSettings<'kit'> = {
 	settings: (step, own) => [
 		parameterSetting('what is read', step.parameter, own, 'kit'),
 		unitSetting('unit', 'chart in', step.unit),
+		optional(textSetting('strip', 'pad of a strip with several: its name', step.strip)),
 		...(step.begins === undefined ? [] : [oneOf('begins', 'its clock starts', step.begins, begins)]),
 		pairsSetting('waits', 'waits, s', ['what', 'for_s'], step.waits),
 		numberSetting('readWithin_s', 'then read within, s', step.readWithin_s),

@@ -16,7 +16,7 @@ import {
 	uuid
 } from 'drizzle-orm/pg-core';
 import { roles, type PaperSize } from '../../../core/library';
-import type { DriveGuess } from '../../../core/schedule';
+import type { DriveGuess, QualityRates } from '../../../core/schedule';
 import { user } from './sign-in';
 
 export const role = pgEnum('role', roles);
@@ -40,6 +40,8 @@ export interface ProgramSettings {
 	reportTo?: string;
 	/** Hours without a word after which a visit counts as overdue. */
 	overdue_h?: number;
+	/** One duplicate and one blank in so many samples; the usual ones where nothing is said. */
+	qualityRates?: QualityRates;
 	/** Who judges a visit's results: anyone who reviews, or only those who were not on it. */
 	whoJudges?: 'anyone' | 'others';
 	/** The secret part of the calendar feed's address. */

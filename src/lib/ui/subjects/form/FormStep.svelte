@@ -1,6 +1,5 @@
 <script lang="ts">
 	import type { StepOf } from '$lib/core/subjects/steps';
-	import PhotoPanel from '../../entry/PhotoPanel.svelte';
 	import type { StepScreen } from '../step-screen';
 	import FormTool from './FormTool.svelte';
 
@@ -14,4 +13,3 @@
 	last={step.form === 'conditions' ? screen.site?.lastVisit?.conditions : undefined}
 	writer={screen.writer}
 />
-<PhotoPanel {screen} of={step.form} />

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { colourPath } from '$lib/core/subjects/kit/step';
-	import type { StepOf } from '$lib/core/subjects/steps';
+	import { colourPath, isOnOneStrip } from '$lib/core/subjects/kit/step';
+	import { stepsOf, type StepOf } from '$lib/core/subjects/steps';
 	import MeansNow from '../../frame/MeansNow.svelte';
 	import { foundAt, type StepScreen } from '../step-screen';
 	import KitTool from './KitTool.svelte';
@@ -10,6 +10,7 @@
 
 <KitTool
 	{step}
+	pads={stepsOf(screen.card, 'kit').filter((other) => isOnOneStrip(step, other))}
 	others={screen.otherWaits}
 	isOnPaper={screen.isOnPaper}
 	writer={screen.writer}

@@ -5,6 +5,8 @@
 
 	export interface Props {
 		step: Extract<Step, { tool: 'kit' }>;
+		/** All pads of its strip, where it is one of several: one dip is the dip of all. */
+		pads: readonly Props['step'][];
 		/** Kits whose time runs beside this one. */
 		others: readonly { id: string; title: string; left_ms: number }[];
 		/** Typed in from paper, where nobody waits for a colour. */
@@ -27,7 +29,7 @@
 	import { stageAt, sayClock } from '../../clocks/stages';
 	import { stamp, valueAt } from '../../entry/writer';
 
-	let { step, others, isOnPaper, writer, hrefOf, onstart }: Props = $props();
+	let { step, pads, others, isOnPaper, writer, hrefOf, onstart }: Props = $props();
 
 	const startWords = { dip: 'Dipped: start the clock', reagents: 'Reagents in: start the clock' } as const;
 
@@ -43,22 +45,35 @@
 	const chart = $derived(chartOf(step.chart, step.unit));
 	let striking = $state(false);
 
+	const dipped = $derived(pads.length ? pads : [step]);
+	const alsoStarted = $derived(dipped.filter((pad) => pad.id !== step.id));
+
 	async function start() {
 		onstart();
-		await writer.setAll({
-			[`${wait}/what`]: step.title,
-			[`${wait}/least_s`]: whole_s,
-			[`${wait}/most_s`]: Math.min(3600, whole_s + step.readWithin_s),
-			[`${wait}/startedAt`]: stamp(writer)
-		});
+		const at = stamp(writer);
+		const clocks = dipped.map((pad) => ({ of: `waits/${pad.id}`, pad, needs_s: colourWait_s(pad) }));
+		await writer.setAll(
+			Object.fromEntries(
+				clocks.flatMap(({ of, pad, needs_s }) => [
+					[`${of}/what`, pad.title],
+					[`${of}/least_s`, needs_s],
+					[`${of}/most_s`, Math.min(3600, needs_s + pad.readWithin_s)],
+					[`${of}/startedAt`, at]
+				])
+			)
+		);
 	}
 	async function read(figure: Figure) {
 		const isOver = startedAt !== undefined && valueAt(writer, `${wait}/endedAt`) === undefined;
 		await writer.setAll({ [path]: figure, ...(isOver ? { [`${wait}/endedAt`]: stamp(writer) } : {}) });
 	}
+	/** A fresh strip: the clocks of all its pads go back, but of those that are read already. */
 	function again() {
-		writer.strike(`${wait}/endedAt`, 'dipped anew');
-		writer.strike(`${wait}/startedAt`, 'dipped anew');
+		for (const pad of dipped) {
+			if (pad.id !== step.id && valueAt(writer, colourPath(pad)) !== undefined) continue;
+			writer.strike(`waits/${pad.id}/endedAt`, 'dipped anew');
+			writer.strike(`waits/${pad.id}/startedAt`, 'dipped anew');
+		}
 	}
 </script>
 
@@ -89,6 +104,7 @@
 	<p class="small">
 		{step.waits.map((w) => `${w.what} ${sayClock(w.for_s)}`).join(', then ')}; read within {sayClock(step.readWithin_s)} after
 		that. It goes on if you turn the phone off.
+		{#if alsoStarted.length}One dip: the clock of {alsoStarted.map((pad) => pad.title).join(' and ')} starts with it.{/if}
 	</p>
 {:else}
 	{#if !stage.isOver}

@@ -5,7 +5,6 @@
 	import { levelSpoilerWords } from '$lib/core/subjects/staff-gauge/words';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import Chips from '../../entry/Chips.svelte';
-	import PhotoPanel from '../../entry/PhotoPanel.svelte';
 	import { valueAt } from '../../entry/writer';
 	import MeansNow from '../../frame/MeansNow.svelte';
 	import StepDoubts from '../../frame/StepDoubts.svelte';
@@ -46,4 +45,3 @@
 	}))}
 	ontap={tap}
 />
-<PhotoPanel {screen} of="staff gauge" />

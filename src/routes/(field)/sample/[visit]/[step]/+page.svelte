@@ -153,7 +153,7 @@
 					card={log.card}
 					onretype={({ path }, meant) => frame.retype(path, meantFigure(frame.lines, path, meant))}
 				/>
-				<Remark writer={frame.writer} stepId={step.id} />
+				<Remark screen={frame} {step} />
 			</main>
 		</div>
 		{@const { timeZone } = frame.writer}
