@@ -1,13 +1,17 @@
 import { defineConfig } from 'vite';
 
-/* What runs in threads beside the server, in a file of its own. */
+/* What runs beside the server in files of its own: its threads, and the commands that a production install runs. */
 export default defineConfig({
 	build: {
 		ssr: true,
 		outDir: 'build/threads',
 		emptyOutDir: true,
 		rollupOptions: {
-			input: { 'work.thread': 'src/lib/server/threads/work.thread.ts' },
+			input: {
+				'work.thread': 'src/lib/server/threads/work.thread.ts',
+				'prepare-database': 'scripts/prepare-database.ts',
+				'rebuild-programs': 'scripts/rebuild-programs.ts'
+			},
 			output: { format: 'es', entryFileNames: '[name].js' }
 		}
 	}

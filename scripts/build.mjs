@@ -1,7 +1,7 @@
 /* Builds the application when what it is built from has changed. */
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { run } from './run.mjs';
 import { step } from './say.mjs';
 
@@ -16,10 +16,14 @@ const SOURCES = [
 	'tsconfig.json'
 ];
 
+const stampOf = (project) => join(project, 'build', '.sources');
+
+/** Whether what is built is built from what is there. */
+export const isBuilt = (project) =>
+	existsSync(stampOf(project)) && readFileSync(stampOf(project), 'utf8') === fingerprint(project);
+
 export async function buildIfStale(project) {
-	const stamp = join(project, 'build', '.sources');
-	const sources = fingerprint(project);
-	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
+	if (isBuilt(project)) return;
 	await step('Building the application', async () => {
 		const bin = (name) => join(project, 'node_modules', '.bin', name);
 		await run(bin('svelte-kit'), ['sync'], { cwd: project, failing: 'svelte-kit sync' });
@@ -28,13 +32,14 @@ export async function buildIfStale(project) {
 			cwd: project,
 			failing: 'vite build of the threads'
 		});
-		writeFileSync(stamp, sources);
+		writeFileSync(stampOf(project), fingerprint(project));
 	});
 }
 
 function fingerprint(project) {
 	const hash = createHash('sha256');
-	const add = (path) => hash.update(path).update(readFileSync(path));
+	// by their names within the project: a build that was carried elsewhere is still the same
+	const add = (path) => hash.update(relative(project, path)).update(readFileSync(path));
 	for (const source of SOURCES) {
 		const path = join(project, source);
 		const isFile = /\.\w+$/.test(source);

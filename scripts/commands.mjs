@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { buildIfStale } from './build.mjs';
+import { buildIfStale, isBuilt } from './build.mjs';
 import { runningCluster, startCluster } from './cluster.mjs';
 import { dataFolder, keptSecret, takeFolder } from './data-folder.mjs';
 import { checkNode, debianPackages, nodeModules } from './packages.mjs';
@@ -11,11 +11,14 @@ import { run } from './run.mjs';
 export const project = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 export const bin = (name) => join(project, 'node_modules', '.bin', name);
 
-/** Everything on the machine that the application needs; `also` names further Debian packages. */
-export async function readyMachine({ also = [] } = {}) {
+/**
+ * Everything on the machine that the application needs; `also` names further Debian packages. In production a build
+ * that is there needs no package of development.
+ */
+export async function readyMachine({ also = [], production = false } = {}) {
 	checkNode();
 	await debianPackages(['postgresql', ...also]);
-	await nodeModules(project);
+	await nodeModules(project, { production: production && isBuilt(project) });
 }
 
 /** The database: the one of DATABASE_URL, or the private one of the data folder. */
@@ -66,8 +69,14 @@ export function serverEnvironment({ url, folder, port, origin = `http://127.0.0.
 	};
 }
 
+/** A script of ours: as it was built, where it was; else from its source. */
+export const runScript = (name, args, options) =>
+	isBuilt(project)
+		? run(process.execPath, [`build/threads/${name}.js`, ...args], options)
+		: run(bin('tsx'), [`scripts/${name}.ts`, ...args], options);
+
 export const prepareDatabase = (env, args = [], options = {}) =>
-	run(bin('tsx'), ['scripts/prepare-database.ts', ...args], {
+	runScript('prepare-database', args, {
 		cwd: project,
 		env,
 		failing: 'Preparing the database',

@@ -53,24 +53,25 @@ const has = (command) =>
 		() => false
 	);
 
-/** Installs the node modules when they are not those of the lock file. */
-export async function nodeModules(project) {
+/** Installs the node modules when they are not those of the lock file; without those of development where asked. */
+export async function nodeModules(project, { production = false } = {}) {
 	const stamp = join(project, 'node_modules', '.keen-riffle-lock');
 	const lock = createHash('sha256')
 		.update(readFileSync(join(project, 'package-lock.json')))
 		.digest('hex');
-	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+	const there = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
+	if (there === lock || (production && there === `${lock} production`)) return;
 	try {
 		accessSync(project, constants.W_OK);
 	} catch {
 		throw new Stop(`${project} cannot be written to, so the node modules cannot be installed there.`);
 	}
 	await step('Node modules', async () => {
-		await run('npm', ['ci', '--no-audit', '--no-fund'], {
+		await run('npm', ['ci', '--no-audit', '--no-fund', ...(production ? ['--omit=dev'] : [])], {
 			cwd: project,
 			env: { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
 			failing: 'npm ci'
 		});
-		writeFileSync(stamp, lock);
+		writeFileSync(stamp, production ? `${lock} production` : lock);
 	});
 }

@@ -11,7 +11,7 @@ try {
 		throw new Stop(
 			`Not started: ${missing.join(' and ')} must be set. The secret is 32 letters or more; the origin is the address in the browser bar.`
 		);
-	await readyMachine();
+	await readyMachine({ production: true });
 	const database = await readyDatabase();
 	release = database.release;
 	await readyBuild();

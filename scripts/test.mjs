@@ -15,6 +15,7 @@ import {
 	serverEnvironment
 } from './commands.mjs';
 import { freePort } from './cluster.mjs';
+import { productionStarts } from './production-starts.mjs';
 import { run } from './run.mjs';
 import { endOn, say, step } from './say.mjs';
 
@@ -27,15 +28,17 @@ let failed = 0;
 let release = async () => undefined;
 
 /** A check that passes or fails as a whole. */
-async function check(name, command, args) {
+async function checkThat(name, holds) {
 	try {
-		await step(name, async () => void (await run(bin(command), args, { cwd: project, failing: name })));
+		await step(name, holds);
 		passed++;
 	} catch (error) {
 		console.error(error.message);
 		failed++;
 	}
 }
+const check = (name, command, args) =>
+	checkThat(name, async () => void (await run(bin(command), args, { cwd: project, failing: name })));
 
 /** A runner that counts for itself; its report is read, so that the last line is true even when it broke off. */
 async function runner(name, command, args, report, counts, env = {}) {
@@ -99,6 +102,7 @@ try {
 		if (wanted('server')) await vitest('Server, on a database of its own', 'server', env);
 		if (wanted('browser')) {
 			await readyBuild();
+			await checkThat('A production install starts', () => productionStarts(project));
 			const demo = await readyDatabase({ folderName: '.data/test', database: `browser_${run_}`, quiet: true });
 			const browserEnv = { ...env, DATABASE_URL: demo.url };
 			await step('Demo for the browser', async () => void (await prepareDatabase(browserEnv, ['--demo'])));

@@ -35,7 +35,7 @@ import { calibrate, calibrationsOf } from '../../src/lib/server/plan/calibrate';
 import { joinWord } from '../../src/lib/server/library/people';
 import { beginProgram } from '../../src/lib/server/library/program';
 import { MOST_ROWS, readFile } from '../../src/lib/server/library/read-file';
-import { asCsv, asGeoJson, sitesAsGpx } from '../../src/lib/server/library/write-file';
+import { asCsv, asGeoJson, asGpx } from '../../src/lib/server/library/write-file';
 import { askedOf } from '../../src/routes/(office)/sites/[code]/asked';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
@@ -430,7 +430,7 @@ describe('a file', () => {
 		const files = {
 			csv: () => asCsv(the('sites'), library),
 			geojson: () => JSON.stringify(asGeoJson(the('sites'), library)),
-			gpx: () => sitesAsGpx(the('sites'), library)
+			gpx: () => asGpx(the('sites'), library)
 		};
 		const file = files[form]();
 		expect((await bringIn(program.who, 'sites', file)).plan.lines.map((l) => [l.verdict, l.changes])).toEqual([

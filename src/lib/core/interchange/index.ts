@@ -1,2 +1,2 @@
 // a round on the map
-export { escapedXml, routeAsGeoJson, routeAsGpx, type RoutePoint } from './round-route';
+export { routeAsGeoJson, type RoutePoint } from './round-route';

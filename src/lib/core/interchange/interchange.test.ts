@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { routeAsGeoJson, routeAsGpx } from '.';
+import { routeAsGeoJson } from '.';
 
 const points = [
 	{ name: 'Quarl 1', about: 'below <the> "works" & lane', latitude: 48.3, longitude: -27.2 },
@@ -7,13 +7,6 @@ const points = [
 ];
 
 describe('a round on the map', () => {
-	it('is GPX with its stops and the way between, whatever the names hold', () => {
-		const gpx = routeAsGpx('Lower', points);
-		expect(gpx.match(/<wpt lat="48.3" lon="-27.2">/g)).toHaveLength(1);
-		expect(gpx.match(/<rtept /g)).toHaveLength(2);
-		expect(gpx).toContain('below &#60;the&#62; &#34;works&#34; &#38; lane');
-	});
-
 	it('is GeoJSON with longitude first, stops numbered, and a line where there are two', () => {
 		const all = routeAsGeoJson('Lower', points);
 		expect(all.features.map((f) => f.geometry.type)).toEqual(['Point', 'Point', 'LineString']);

@@ -1,6 +1,6 @@
 import { stringify } from 'csv-stringify/sync';
 import { lookupIn, writeRow, type Kind, type Library, type Texts } from '../../core/library';
-import { escapedXml } from '../../core/interchange';
+import { sitesAsGpx } from '../gpx';
 import { safe } from './cell';
 
 /* Files that go out. Each holds every field, so that what comes back is what went. */
@@ -30,20 +30,4 @@ export function asGeoJson(kind: Kind, library: Library) {
 	};
 }
 
-/** Sites as GPX 1.1 waypoints, with what GPX has no word for as extensions. */
-export function sitesAsGpx(kind: Kind, library: Library): string {
-	const point = ({ latitude = '', longitude = '', ...rest }: Texts) =>
-		[
-			`<wpt lat="${latitude}" lon="${longitude}"><ele>${rest['elevation_m'] ?? ''}</ele><name>${escapedXml(rest['code'] ?? '')}</name><desc>${escapedXml(rest['about'] ?? '')}</desc>`,
-			`<extensions>${Object.entries(rest)
-				.map(([name, text]) => `<riffle:field name="${name}">${escapedXml(text)}</riffle:field>`)
-				.join('')}</extensions></wpt>`
-		].join('');
-	return [
-		'<?xml version="1.0" encoding="UTF-8"?>',
-		'<gpx version="1.1" creator="Keen Riffle" xmlns="http://www.topografix.com/GPX/1/1" xmlns:riffle="urn:keen-riffle:library">',
-		...textsOf(kind, library).map(point),
-		'</gpx>',
-		''
-	].join('\n');
-}
+export const asGpx = (kind: Kind, library: Library): string => sitesAsGpx(textsOf(kind, library));

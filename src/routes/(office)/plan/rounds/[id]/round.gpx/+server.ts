@@ -1,4 +1,4 @@
-import { routeAsGpx } from '$lib/core/interchange';
+import { routeAsGpx } from '$lib/server/gpx';
 import { routePoints } from '../route-points';
 import type { RequestHandler } from './$types';
 
