@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { growProgram } from '../tests/many-sites';
 import { median, timed, type Bench, type Measured, type Where } from './measure';
 import { cookieHeader, signIn } from './sign-in';
 
@@ -8,6 +9,7 @@ import { cookieHeader, signIn } from './sign-in';
  */
 
 const SITES = 500;
+const PEOPLE = 60;
 const VISITS_A_SITE = 182; // 500 × 182 × 11 parameters: a million results
 const RUNS = 15;
 const WARM_UP = 10; // each of the pool's connections plans each query for the first time
@@ -37,37 +39,8 @@ async function ask({ url }: Where): Promise<Record<string, number>> {
 
 async function grow(databaseUrl: string): Promise<void> {
 	const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
-	const { rows } = await pool.query<{ program_id: string; stream_id: string; card: string; member: string }>(
-		`select s.program_id, s.stream_id, (select id from method_card_version order by version desc limit 1) as card,
-			(select id from member where role = 'coordinator' limit 1) as member from site s where s.code = 'TE1'`
-	);
-	const { program_id: program, stream_id: stream, card, member } = rows[0]!;
-	await pool.query(
-		`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude, longitude)
-		select $1, gen_random_uuid(), $2, 'Z' || i, 'Many ' || i, 'for the benchmark', '', 0.01 * (i % 900), 100, 48, -27 from generate_series(1, $3::int) i`,
-		[program, stream, SITES]
-	);
-	await pool.query(
-		`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at, is_finished)
-		select s.program_id, gen_random_uuid(), s.id, $2, $3, now() - (i * 20) * interval '1 day', true from site s, generate_series(1, $4::int) i
-		where s.program_id = $1 and s.code like 'Z%'`,
-		[program, card, member, VISITS_A_SITE]
-	);
-	await pool.query(
-		`insert into result (program_id, site_id, parameter, at, visit_id, value, unit, uncertainty, readings, source, basis, status)
-		select v.program_id, v.site_id, p.code, v.started_at, v.id, 50 + 40 * random(), p.unit, 1, 1, 'field', 'one reading', 'accepted'
-		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id and s.code like 'Z%',
-			(values ('air-temperature','degC'),('water-temperature','degC'),('dissolved-oxygen','mg_L'),('oxygen-saturation','percent'),('conductivity','uS_cm'),('conductance25','uS_cm'),('tube-depth','cm'),('turbidity','NTU'),('discharge','m3_s'),('e-coli','cfu_100mL'),('nitrite','mg_L_N')) as p(code, unit)
-		where v.program_id = $1`,
-		[program]
-	);
-	await pool.query(
-		`insert into site_usual (program_id, site_id, parameter, low, high, visits)
-		select program_id, site_id, parameter, min(value), max(value), count(distinct visit_id) from result r
-		where program_id = $1 and site_id in (select id from site where program_id = $1 and code like 'Z%') group by 1, 2, 3`,
-		[program]
-	);
-	await pool.query('vacuum analyze'); // a program that grew over years is vacuumed; else that runs beside what is measured
+	const size = { sites: SITES, people: PEOPLE, visitsASite: VISITS_A_SITE, isPlanned: false };
+	await growProgram(pool, size, new Date().toISOString());
 	await pool.end();
 }
 

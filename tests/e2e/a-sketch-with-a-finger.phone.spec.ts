@@ -41,7 +41,7 @@ test('a sketch belongs to its step; a line too many is taken back; a photo can b
 	expect(above).toBeGreaterThan(200);
 
 	await tap(page, 'Draw on it');
-	await expect(page.getByRole('button', { name: 'Save sketch' })).toBeVisible();
+	await expect(page.getByRole('img', { name: 'Draw here with a finger' })).toBeVisible();
 	await draw([0.1, 0.1], [0.9, 0.9]);
 	await tap(page, 'Save sketch');
 	// the photo stays as it was, the drawing is another

@@ -53,10 +53,14 @@ test('whoever comes first begins it, and the library says what is next', async (
 	await page.getByRole('button', { name: 'Begin' }).click();
 	await expect(page.getByRole('heading', { name: 'Next: say when the season begins and ends' })).toBeVisible();
 	await page.getByRole('link', { name: 'Open the program' }).click();
-	await page.getByRole('textbox', { name: 'Season begins' }).fill('2026-05-01');
+	await page.getByRole('textbox', { name: 'Season begins' }).fill('1 May 2026');
 	await page.getByRole('textbox', { name: 'Season ends' }).fill('2026-09-30');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
+	await page.goto('/today');
+	await expect(page.getByText('The program is being set up.')).toBeVisible();
+	await page.getByRole('link', { name: 'What comes next' }).click();
+	await expect(page.getByRole('heading', { name: 'Library' })).toBeVisible();
 	await page.goto('/library');
 	await expect(page.getByRole('heading', { name: 'Next: the first stream' })).toBeVisible();
 });
@@ -98,7 +102,7 @@ test('streams, sites, cards, teams, people, places and a circuit, each where the
 		Latitude: '50.1',
 		Longitude: '-20',
 		'Bottles are': 'delivered',
-		'Takes bottles': 'Mon-Thu 12:00-16:00',
+		'Takes bottles': 'Mon–Thu 12–16',
 		'Bottles a day': '8',
 		'From handing in': '40'
 	});
@@ -120,7 +124,10 @@ test('streams, sites, cards, teams, people, places and a circuit, each where the
 	});
 	await page.goto('/library');
 	await expect(page.getByText('All that a season needs is here.')).toBeVisible();
-	await page.getByRole('link', { name: 'Plan it' }).click();
+	// a site that nobody has sampled is new, not late
+	await page.goto('/today');
+	await expect(page.getByRole('link', { name: 'Kell 1, not sampled yet' })).toBeVisible();
+	await page.getByRole('link', { name: 'Plan the season' }).click();
 	await page.getByRole('button', { name: /^Propose/ }).click();
 	await page.getByRole('button', { name: /^Take these/ }).click();
 	await expect(page.getByRole('status').filter({ hasText: /rounds are in the plan/ })).toBeVisible();

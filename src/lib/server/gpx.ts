@@ -1,4 +1,4 @@
-import { XMLBuilder } from 'fast-xml-parser';
+import XMLBuilder from 'fast-xml-builder';
 import type { RoutePoint } from '../core/interchange';
 
 const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', textNodeName: '#', format: true });

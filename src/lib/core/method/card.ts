@@ -28,6 +28,8 @@ export const MethodCard = z
 		version: z.number().int().positive(),
 		title: Word,
 		summary: Sentence,
+		/** A visit that looks at a place and samples nothing: it is no grab, and nothing is spaced by it. */
+		purpose: z.enum(['scouting']).optional(),
 		steps: z
 			.array(Step)
 			.min(1)

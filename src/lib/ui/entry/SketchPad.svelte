@@ -12,11 +12,14 @@
 </script>
 
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { FingerLines } from '../kit/finger-lines.svelte';
 
 	let { on, onkeep, oncancel }: Props = $props();
 
 	let height = $state(HEIGHT);
+	/** A photo has its shape only once it is there. */
+	let isReady = $state(untrack(() => on === null));
 	const lines = $derived(new FingerLines({ width: WIDTH, height }, { least: 5, mostLetters: 200_000 }));
 	let paper = $state<HTMLElement>();
 	let isBusy = $state(false);
@@ -25,6 +28,7 @@
 	function fit(event: Event) {
 		const { naturalWidth, naturalHeight } = event.currentTarget as HTMLImageElement;
 		height = Math.round((WIDTH * naturalHeight) / naturalWidth);
+		isReady = true;
 	}
 
 	async function keep() {
@@ -46,19 +50,19 @@
 
 <div class="paper" bind:this={paper} class:photo={on !== null}>
 	{#if on !== null}<img src={on} alt="" onload={fit} />{/if}
-	<svg
-		viewBox="0 0 {WIDTH} {height}"
-		role="img"
-		aria-label={lines.isEmpty
-			? 'Draw here with a finger'
-			: `Sketch of ${lines.count} ${lines.count === 1 ? 'line' : 'lines'}`}
-		onpointerdown={lines.down}
-		onpointermove={lines.move}
-		onpointerup={lines.up}
-		onpointercancel={lines.up}
-	>
-		<path d={lines.path} stroke-width={INK_px} />
-	</svg>
+	{#if isReady}<svg
+			viewBox="0 0 {WIDTH} {height}"
+			role="img"
+			aria-label={lines.isEmpty
+				? 'Draw here with a finger'
+				: `Sketch of ${lines.count} ${lines.count === 1 ? 'line' : 'lines'}`}
+			onpointerdown={lines.down}
+			onpointermove={lines.move}
+			onpointerup={lines.up}
+			onpointercancel={lines.up}
+		>
+			<path d={lines.path} stroke-width={INK_px} />
+		</svg>{/if}
 </div>
 <p class="acts">
 	<button type="button" class="btn preset-outlined-surface-500" onclick={oncancel}>Cancel</button>

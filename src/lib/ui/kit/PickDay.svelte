@@ -24,27 +24,26 @@
 	onclick={() => calendar?.showPicker()}
 >
 	<CalendarDays size={18} aria-hidden="true" />
-	<input
-		bind:this={calendar}
-		type="date"
-		tabindex="-1"
-		aria-hidden="true"
-		value={at}
-		onchange={(e) => {
-			if (e.currentTarget.value) onpick(e.currentTarget.value);
-		}}
-	/>
 </button>
+<input
+	bind:this={calendar}
+	type="date"
+	tabindex="-1"
+	aria-hidden="true"
+	value={at}
+	onchange={(e) => {
+		if (e.currentTarget.value) onpick(e.currentTarget.value);
+	}}
+/>
 
 <style>
 	button {
-		position: relative;
 		align-self: stretch;
 	}
+	/* the calendar opens where the line ends; the field itself is not for typing in */
 	input {
-		position: absolute;
-		inset: auto 0 0;
-		height: 0;
+		width: 0;
+		margin: 0;
 		opacity: 0;
 		pointer-events: none;
 	}

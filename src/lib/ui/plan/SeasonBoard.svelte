@@ -34,7 +34,10 @@
 	let { from, to, today, sites, rounds, judge, mayPlan, chosen, onchoose, onmove }: Props = $props();
 
 	const ROW = 29;
-	const TOP = 42;
+	/** More rows than these scroll in a frame of their own. */
+	const MOST_ROWS = 16;
+	const HEAD = 42;
+	const TOP = 4;
 	const LABEL = 104;
 	let width = $state(1100);
 	/** A round on its way to another day, by pointer or by keys. */
@@ -77,6 +80,12 @@
 			event.preventDefault();
 			if (held) drop();
 			else onchoose(round.id);
+		} else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+			event.preventDefault();
+			goTo(inOrder[inOrder.indexOf(round) + (event.key === 'ArrowUp' ? -1 : 1)]);
+		} else if (event.key === 'Home' || event.key === 'End') {
+			event.preventDefault();
+			goTo(inOrder.at(event.key === 'Home' ? 0 : -1));
 		} else if (event.key === 'Escape') held = null;
 		else if (canMove(round) && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
 			event.preventDefault();
@@ -85,10 +94,28 @@
 		}
 	}
 
+	/* One stop of the tab key: the chosen round, else the first from today on. Up and down go through the rounds by day. */
+	const inOrder = $derived([...shown].sort((a, b) => a.day - b.day || (a.name < b.name ? -1 : 1)));
+	const stop = $derived(
+		inOrder.find((r) => r.id === chosen)?.id ?? (inOrder.find((r) => r.day >= today) ?? inOrder.at(-1))?.id
+	);
+	function goTo(round: BoardBead | undefined) {
+		if (!round) return;
+		held = null;
+		onchoose(round.id);
+		svg.querySelector<SVGGElement>(`[data-round="${round.id}"]`)?.focus();
+	}
 	const clamp = (day: number) => Math.min(to, Math.max(Math.max(from, today), day));
 </script>
 
-<div class="scroll" bind:this={box} bind:clientWidth={width}>
+<div class="scroll" class:tall={sites.length > MOST_ROWS} bind:this={box} bind:clientWidth={width}>
+	<!-- the months stay while the sites go by -->
+	<svg class="head" width={Math.max(820, width)} height={HEAD} aria-hidden="true">
+		{#each scale.weeks as week (week.x)}
+			{#if week.month}<text x={week.x + 3} y="14" class="word">{week.month}</text>{/if}
+		{/each}
+		<text x={scale.x(today)} y={HEAD - 11} text-anchor="middle" class="now">today</text>
+	</svg>
 	<svg
 		bind:this={svg}
 		width={Math.max(820, width)}
@@ -97,11 +124,9 @@
 		aria-label="Season board: sites down, weeks across"
 	>
 		{#each scale.weeks as week (week.x)}
-			<path d="M{week.x} {TOP - 4}V{height}" class="week" class:month={week.month} />
-			{#if week.month}<text x={week.x + 3} y="14" class="word">{week.month}</text>{/if}
+			<path d="M{week.x} 0V{height}" class="week" class:month={week.month} />
 		{/each}
-		<rect x={scale.x(today) - 1} y={TOP - 8} width="3" height={height - TOP + 8} class="today" />
-		<text x={scale.x(today)} y={TOP - 11} text-anchor="middle" class="now">today</text>
+		<rect x={scale.x(today) - 1} y="0" width="3" {height} class="today" />
 		{#each sites as site, i (site.id)}
 			<text x="0" y={TOP + i * ROW + ROW / 2 + 5} class="site">{site.name}</text>
 			<path d="M{LABEL} {TOP + (i + 1) * ROW}H{Math.max(820, width)}" class="rule" />
@@ -115,7 +140,8 @@
 			{#if ys.length}
 				<g
 					role="button"
-					tabindex="0"
+					tabindex={stop === round.id ? 0 : -1}
+					data-round={round.id}
 					class="round {round.state}"
 					class:proposed={round.isProposed}
 					class:chosen={chosen === round.id}
@@ -181,7 +207,8 @@
 	<svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="6" class="key-done" /></svg> done
 	<svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="5" class="key-planned" /></svg> planned
 	<svg width="14" height="14" aria-hidden="true"><path d="M7 1L13 7L7 13L1 7Z" class="key-planned" /></svg> missed
-	<svg width="14" height="14" aria-hidden="true"><path d="M2 2L12 12M12 2L2 12" class="key-cross" /></svg> refused.
+	<svg width="14" height="14" aria-hidden="true"><path d="M2 2L12 12M12 2L2 12" class="key-cross" /></svg> refused. ↑ ↓
+	go from round to round.
 	{#if mayPlan}Drag a planned round, or choose it and press ← → (with Shift a week), then Enter; Esc puts it back.{/if}
 </p>
 <p role="status" class="said">
@@ -194,6 +221,17 @@
 <style>
 	.scroll {
 		overflow-x: auto;
+	}
+	.tall {
+		overflow-y: auto;
+		max-height: max(20rem, 62vh);
+		border-bottom: 1px solid var(--rule);
+	}
+	.head {
+		position: sticky;
+		top: 0;
+		z-index: 1;
+		background: var(--paper);
 	}
 	svg {
 		display: block;

@@ -44,7 +44,11 @@
 	{#each thread.beads as bead (bead.id)}
 		{@const site = siteOf.get(bead.id)}
 		{#if site}
-			<a href={site.href} aria-label="{site.name}, {words[site.state]}: {site.say}" class:current={site.id === current}>
+			<a
+				href={site.href}
+				aria-label="{site.name}, {words[site.state]}{site.state === 'new' ? '' : `: ${site.say}`}"
+				class:current={site.id === current}
+			>
 				<rect
 					x={Math.min(bead.box.x, bead.x - 12)}
 					y={Math.min(bead.box.y, bead.y - 14)}

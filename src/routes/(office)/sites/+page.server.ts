@@ -3,7 +3,7 @@ import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { siteLine } from '$lib/core/interpret';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { latestFigures, streamNetwork } from '$lib/server/db/queries/catchment';
+import { latestFigures, sitePositions, streamNetwork } from '$lib/server/db/queries/catchment';
 import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import type { PageServerLoad } from './$types';
 
@@ -19,6 +19,9 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const own = await knownParameters(db, member.programId);
 	const streamName = new Map(network.streams.map((s) => [s.id, s.name]));
 	return {
+		map: can(member, 'see-visit')
+			? { streams: network.streams, sites: await sitePositions(db, member.programId) }
+			: null,
 		parameters: codesWith(own).map((code) => ({ code, name: parameterOf(code, own).name })),
 		mayChooseAll: can(member, 'see-unreviewed'),
 		sites: network.sites.map((s) => ({

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -24,6 +25,10 @@
 				</tbody>
 			</table>
 		</div>
+		{#if data.map?.sites.length}
+			<h2>Where they are</h2>
+			<StreamMap {...data.map} />
+		{/if}
 		<details>
 			<summary><h2>Results as a file</h2></summary>
 			<form action="/sites/results.csv" method="get" data-sveltekit-reload>

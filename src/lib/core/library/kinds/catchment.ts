@@ -78,6 +78,9 @@ function circleFrom(
 	return null;
 }
 
+/** Nearer than this below an outfall its water has not mixed with the stream's, even where that is narrow. */
+const LEAST_FROM_OUTFALL_m = 50;
+
 export const sites = kind({
 	name: 'sites',
 	one: 'site',
@@ -109,6 +112,14 @@ export const sites = kind({
 		photoPoint: words({ label: 'Photo point', help: 'where to stand and what to aim at', most: 300 }),
 		hazards: words({ label: 'Hazards', most: 400 }),
 		upstream: words({ label: 'What lies upstream', most: 400 }),
+		outfall_m: maybeNumber({
+			label: 'Nearest outfall upstream',
+			unit: 'm away',
+			help: 'a pipe or drain whose water comes down to here',
+			least: 0,
+			most: 5000
+		}),
+		outfall: someOf({ label: 'The outfall', help: 'why the site is there', options: ['is what is studied'] }),
 		ways: someOf({ label: 'Ways to sample', options: ['wading', 'bank', 'bridge', 'pole'], isRequired: true }),
 		wadingDepth_m: maybeNumber({
 			label: 'Own wading limit, depth',
@@ -166,6 +177,14 @@ export const sites = kind({
 		...(permissionMissing(row, today) === null
 			? []
 			: [{ field: 'permission' as const, why: `${permissionMissing(row, today)!}: nobody should be sent here.` }]),
+		...(row.outfall_m !== null && row.outfall_m < LEAST_FROM_OUTFALL_m && row.outfall.length === 0
+			? [
+					{
+						field: 'outfall_m' as const,
+						why: `Right below an outfall a sample is the outfall’s, not the stream’s: it has not mixed in yet. Move the site at least ${LEAST_FROM_OUTFALL_m} m down, or say that the outfall is what is studied.`
+					}
+				]
+			: []),
 		...farFromStream(row, library)
 	]
 });

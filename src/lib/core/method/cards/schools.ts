@@ -45,5 +45,33 @@ const bottleRun = first(streamVisit, {
 	rules: streamVisit.rules.filter((r) => ![r.first, r.then].some((tag) => tag === 'oxygen' || tag === 'stirs-bed'))
 });
 
+const scoutingWords: Record<string, { title?: string; how: string }> = {
+	arrive: {
+		title: 'Arrive and look',
+		how: 'Park, walk in, look at the bank and the water. Say how a crew would sample here, and what speaks against it. Photograph the way in and the bank.'
+	},
+	leave: { how: 'Nothing left on the bank, the gate as it was found.' }
+};
+
+/** A look at a place before a group goes there, or before it becomes a site: access, dangers, what it is like. */
+const scouting = first(fullVisit, {
+	code: 'scouting',
+	title: 'Scouting',
+	summary:
+		'A look at a place before others go there: how to reach it, what is dangerous, photos and a sketch. No samples.',
+	purpose: 'scouting',
+	steps: fullVisit.steps
+		.filter((s) => ['arrive', 'conditions', 'habitat', 'leave'].includes(s.id))
+		.map((s) => (s.id in scoutingWords ? { ...s, ...scoutingWords[s.id] } : s)),
+	rules: fullVisit.rules.filter((r) => r.first === 'arrive' || r.then === 'leave')
+});
+
 /** All cards that are shipped, one for each school. */
-export const shippedCards: readonly MethodCard[] = [first(streamVisit, {}), trainedCrew, inFeet, bottleRun, fullVisit];
+export const shippedCards: readonly MethodCard[] = [
+	first(streamVisit, {}),
+	trainedCrew,
+	inFeet,
+	bottleRun,
+	fullVisit,
+	scouting
+];

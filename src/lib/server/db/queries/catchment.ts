@@ -48,6 +48,21 @@ export async function streamNetwork(
 	};
 }
 
+/** Where the sites are: for those who go there, not for every viewer. */
+export const sitePositions = (db: Db, programId: string) =>
+	db
+		.select({
+			id: site.id,
+			code: site.code,
+			name: site.name,
+			streamId: site.streamId,
+			river_km: site.river_km,
+			latitude: site.latitude,
+			longitude: site.longitude
+		})
+		.from(site)
+		.where(eq(site.programId, programId));
+
 export const siteByCode = async (db: Db, programId: string, code: string) =>
 	(
 		await db

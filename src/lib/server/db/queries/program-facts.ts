@@ -111,7 +111,9 @@ async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites
 			where c.program_id = ${programId} order by site_id, aim_days
 		)
 		select s.code, s.name, (
-				select v.started_at from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished
+				select v.started_at from visit v
+				join method_card_version m on m.program_id = v.program_id and m.id = v.card_version_id
+				where v.program_id = s.program_id and v.site_id = s.id and v.is_finished and m.body ->> 'purpose' is distinct from 'scouting'
 				order by v.started_at desc limit 1
 			) as last, c.least_days, c.aim_days, c.most_days
 		from site s left join spaced c on c.site_id = s.id

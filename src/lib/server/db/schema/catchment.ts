@@ -60,6 +60,9 @@ export const site = pgTable(
 		landmarks: text().notNull().default(''),
 		photoPoint: text('photo_point').notNull().default(''),
 		upstream: text().notNull().default(''),
+		/** How far upstream the nearest outfall is, and whether the site is there because of it. */
+		outfall_m: doublePrecision('outfall_m'),
+		outfall: text().array().notNull().default([]),
 		/** How samples may be taken here: wading, bank, bridge, pole. */
 		ways: text().array().notNull().default(['wading']),
 		/** A limit of its own, under the card's. */

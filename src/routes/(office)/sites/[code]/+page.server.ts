@@ -1,7 +1,8 @@
 import { parameterOf } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { streamNetwork } from '$lib/server/db/queries/catchment';
+import { sitePositions, streamNetwork } from '$lib/server/db/queries/catchment';
+import { picturesOf } from '$lib/server/db/queries/pictures';
 import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import { seriesOf } from '$lib/server/db/queries/series';
 import { visitsTo } from '$lib/server/db/queries/visits';
@@ -11,6 +12,7 @@ import { askedOf, spans } from './asked';
 import { overSeason } from './over-season';
 
 const VISITS_SHOWN = 8;
+const PICTURES_SHOWN = 6;
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
@@ -23,11 +25,13 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		url,
 		now_ms
 	);
-	const [network, thresholds, series, visits] = await Promise.all([
+	const [network, thresholds, series, visits, pictures, positions] = await Promise.all([
 		streamNetwork(db, member.programId),
 		thresholdsOf(db, member.programId),
 		parameter ? seriesOf(db, member.programId, site.id, parameter, span, acceptedOnly) : null,
-		can(member, 'see-visit') ? visitsTo(db, member.programId, site.id, VISITS_SHOWN) : []
+		can(member, 'see-visit') ? visitsTo(db, member.programId, site.id, VISITS_SHOWN) : [],
+		can(member, 'see-visit') ? picturesOf(db, member, site.id, PICTURES_SHOWN) : [],
+		can(member, 'see-visit') ? sitePositions(db, member.programId) : null
 	]);
 	const held = thresholds.filter((t) => t.parameter === parameter);
 	return {
@@ -52,6 +56,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		spans,
 		view,
 		visits: visits.filter((v) => can(member, 'see-visit', { visit: v.subject })),
+		pictures,
+		map: positions && { streams: network.streams, sites: positions },
 		acceptedOnly
 	};
 };

@@ -5,6 +5,7 @@
 	import { units, withQualifier } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
+	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
 	import TrendLine from '$lib/ui/chart/TrendLine.svelte';
 	import { capitalised } from '$lib/core/wording';
 	import SeasonLine from '$lib/ui/chart/SeasonLine.svelte';
@@ -212,9 +213,41 @@
 			{/each}
 		</ul>
 	{/if}
+
+	{#if data.map}
+		<h2 class="ruled">Where it is</h2>
+		<StreamMap {...data.map} current={data.site.id} />
+	{/if}
+	{#if data.pictures.length}
+		<h2 class="ruled">Photos and sketches</h2>
+		<div class="pictures">
+			{#each data.pictures as picture (picture.visitId + picture.sha256)}
+				<figure>
+					<a href="/visits/{picture.visitId}"
+						><img src="/api/photos/{picture.sha256}" alt={picture.caption ?? picture.of ?? 'Photo'} loading="lazy" /></a
+					>
+					<figcaption class="small">
+						{picture.caption ?? picture.of ?? ''}, {sayDay(picture.started_ms, data.program.timeZone, true)}
+					</figcaption>
+				</figure>
+			{/each}
+		</div>
+	{/if}
 </main>
 
 <style>
+	.pictures {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+		gap: 0.75rem;
+		margin-top: 0.5rem;
+	}
+	.pictures img {
+		width: 100%;
+		aspect-ratio: 4 / 3;
+		object-fit: cover;
+		border: 1px solid var(--rule);
+	}
 	.page {
 		padding: 0.875rem 1.625rem 1.875rem;
 		max-width: 67.5rem;
