@@ -212,3 +212,33 @@ test('without a network the office gives way to what is on the phone, with a wor
 	await page.getByRole('link', { name: 'To the office' }).click();
 	await expect(page.getByText('Today needs one and opens again where there is one.')).toBeVisible();
 });
+
+for (const size of [
+	{ width: 390, height: 844 },
+	{ width: 390, height: 664 }
+])
+	test(`with letters twice as large, at ${size.width} by ${size.height}, the keys are whole and the act in its place`, async ({
+		page
+	}) => {
+		await page.setViewportSize(size);
+		const to = await fullVisit(page, 'Hobbin 2');
+		await to('oxygen');
+		await page.addStyleTag({ content: 'html { font-size: 200%; }' });
+		const next = page.getByRole('link', { name: /^(Go on|Skip to): / });
+		for (const act of [
+			...(await page.getByRole('group', { name: 'Keys' }).getByRole('button').all()),
+			next,
+			page.getByRole('button', { name: /^Steps/ }),
+			page.getByRole('button', { name: 'Who' })
+		]) {
+			const box = await boxOf(act);
+			expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(LEAST_px);
+			expect(box.x + box.width).toBeLessThanOrEqual(size.width);
+			expect(box.y + box.height).toBeLessThanOrEqual(size.height);
+			expect(await isTappable(act)).toBe(true);
+		}
+		// the step itself keeps a third of the screen, and scrolls in it
+		const main = await boxOf(page.getByRole('main'));
+		expect(main.height).toBeGreaterThan(size.height / 3.2);
+		expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
+	});

@@ -60,7 +60,7 @@
 	details {
 		background: var(--ochre-3);
 		border-top: 2px solid var(--ochre-2);
-		font-size: 1rem;
+		font-size: min(1rem, 4.6vw);
 	}
 	.late {
 		background: var(--danger-3);
@@ -71,8 +71,8 @@
 		flex-wrap: wrap;
 		justify-content: space-between;
 		gap: 0 0.75rem;
-		padding: 0.75rem 0.875rem;
-		min-height: 3rem;
+		padding: min(0.75rem, 1.8vh) 0.875rem;
+		min-height: max(44px, min(3rem, 8vh));
 		cursor: pointer;
 		list-style: none;
 	}

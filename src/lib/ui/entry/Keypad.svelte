@@ -43,8 +43,9 @@
 	button {
 		display: grid;
 		place-items: center;
-		min-height: 2.875rem;
-		font-size: 1.35rem;
+		/* as large as the letters are, as far as the screen bears it; never under a finger's 44 px */
+		min-height: max(44px, min(2.875rem, 7.5vh));
+		font-size: min(1.35rem, 6vw);
 		border: 1px solid var(--rule);
 		border-radius: 0.375rem;
 		background: var(--paper);
@@ -69,7 +70,7 @@
 	}
 	@media (max-height: 600px) {
 		button {
-			min-height: 2.75rem;
+			min-height: 44px;
 		}
 	}
 </style>

@@ -12,6 +12,7 @@
 </script>
 
 <script lang="ts">
+	import { Dialog } from '@skeletonlabs/skeleton-svelte';
 	import { untrack } from 'svelte';
 	import { FingerLines } from '../kit/finger-lines.svelte';
 
@@ -48,34 +49,42 @@
 	}
 </script>
 
-<div class="paper" bind:this={paper} class:photo={on !== null}>
-	{#if on !== null}<img src={on} alt="" onload={fit} />{/if}
-	{#if isReady}<svg
-			viewBox="0 0 {WIDTH} {height}"
-			role="img"
-			aria-label={lines.isEmpty
-				? 'Draw here with a finger'
-				: `Sketch of ${lines.count} ${lines.count === 1 ? 'line' : 'lines'}`}
-			onpointerdown={lines.down}
-			onpointermove={lines.move}
-			onpointerup={lines.up}
-			onpointercancel={lines.up}
-		>
-			<path d={lines.path} stroke-width={INK_px} />
-		</svg>{/if}
-</div>
-<p class="acts">
-	<button type="button" class="btn preset-outlined-surface-500" onclick={oncancel}>Cancel</button>
-	<button
-		type="button"
-		class="btn preset-outlined-surface-500"
-		disabled={lines.isEmpty}
-		onclick={() => lines.takeBackOne()}>Undo line</button
-	>
-	<button type="button" class="btn preset-filled-primary-500" disabled={lines.isEmpty || isBusy} onclick={keep}
-		>Save sketch</button
-	>
-</p>
+<Dialog open onOpenChange={(e) => !e.open && oncancel()}>
+	<Dialog.Backdrop class="sheet-backdrop" />
+	<Dialog.Positioner class="sheet-positioner">
+		<Dialog.Content class="sheet-panel">
+			<Dialog.Title class="sheet-title">{on === null ? 'A sketch' : 'Draw on the photo'}</Dialog.Title>
+			<div class="paper" bind:this={paper} class:photo={on !== null}>
+				{#if on !== null}<img src={on} alt="" onload={fit} />{/if}
+				{#if isReady}<svg
+						viewBox="0 0 {WIDTH} {height}"
+						role="img"
+						aria-label={lines.isEmpty
+							? 'Draw here with a finger'
+							: `Sketch of ${lines.count} ${lines.count === 1 ? 'line' : 'lines'}`}
+						onpointerdown={lines.down}
+						onpointermove={lines.move}
+						onpointerup={lines.up}
+						onpointercancel={lines.up}
+					>
+						<path d={lines.path} stroke-width={INK_px} />
+					</svg>{/if}
+			</div>
+			<p class="acts">
+				<button type="button" class="btn preset-outlined-surface-500" onclick={oncancel}>Cancel</button>
+				<button
+					type="button"
+					class="btn preset-outlined-surface-500"
+					disabled={lines.isEmpty}
+					onclick={() => lines.takeBackOne()}>Undo line</button
+				>
+				<button type="button" class="btn preset-filled-primary-500" disabled={lines.isEmpty || isBusy} onclick={keep}
+					>Save sketch</button
+				>
+			</p>
+		</Dialog.Content>
+	</Dialog.Positioner>
+</Dialog>
 
 <style>
 	.paper {

@@ -79,24 +79,28 @@
 		gap: 0.5rem;
 		padding: 0.5rem 0.5rem max(0.5rem, env(safe-area-inset-bottom));
 	}
+	/* as large as the letters are, as far as the screen bears it */
 	.btn {
-		min-height: 3.25rem;
+		min-height: max(44px, min(3.25rem, 9vh));
+		padding-inline: min(0.75rem, 2.5vw);
 	}
 	.steps {
 		display: flex;
 		align-items: center;
-		gap: 0.5rem;
+		gap: min(0.5rem, 2vw);
 		background: var(--page);
+		font-size: min(1.0625rem, 4.6vw);
 		line-height: 1.1;
 		text-align: left;
 	}
 	.steps small {
 		display: block;
+		font-size: min(0.8125rem, 3.8vw);
 	}
 	.next {
 		display: grid;
 		place-items: center;
-		font-size: 1.1rem;
+		font-size: min(1.1rem, 5vw);
 		line-height: 1.15;
 	}
 	/* a desk has keys of its own */

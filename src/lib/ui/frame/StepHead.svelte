@@ -85,7 +85,7 @@
 
 <style>
 	h1 {
-		font-size: 1.4rem;
+		font-size: min(1.4rem, 7vw);
 		line-height: 1.15;
 	}
 	.title {
@@ -95,9 +95,9 @@
 		gap: 0.625rem;
 	}
 	.take {
-		min-height: 2.75rem;
-		padding: 0 0.75rem;
-		font-size: 0.85rem;
+		min-height: max(44px, min(2.75rem, 9vh));
+		padding: 0 min(0.75rem, 3vw);
+		font-size: min(0.85rem, 4.2vw);
 		border: 1px solid var(--ink-3);
 		border-radius: 1.375rem;
 		color: var(--ink);

@@ -46,7 +46,7 @@
 	li::before {
 		content: '';
 		position: absolute;
-		left: 1.6875rem;
+		left: min(1.6875rem, 7vw);
 		top: 0;
 		bottom: 0;
 		width: 0.5rem;
@@ -62,20 +62,20 @@
 		position: relative;
 		display: grid;
 		place-items: center;
-		width: 3.375rem;
-		height: 3.5rem;
+		width: min(3.375rem, 14vw);
+		height: max(44px, min(3.5rem, 9vh));
 		text-decoration: none;
 	}
 	.knot {
 		display: grid;
 		place-items: center;
-		width: 1.625rem;
-		height: 1.375rem;
+		width: min(1.625rem, 8vw);
+		height: min(1.375rem, 7vw);
 		border: 2px solid var(--ink-2);
 		border-radius: 50%;
 		background: var(--page);
 		color: var(--ink);
-		font-size: 0.8125rem;
+		font-size: min(0.8125rem, 4vw);
 		font-weight: 650;
 	}
 	.word {
@@ -98,8 +98,8 @@
 		color: var(--ink-3);
 	}
 	.here .knot {
-		width: 2.125rem;
-		height: 2.125rem;
+		width: min(2.125rem, 10vw);
+		height: min(2.125rem, 10vw);
 		background: var(--water);
 		border: 3px solid var(--page);
 		outline: 2px solid var(--water);

@@ -19,6 +19,8 @@
 	const courses = $derived(coursesOf(streams, sites));
 	const extent = $derived(extentOf(sites));
 	const here = $derived(sites.find((s) => s.id === current) ?? null);
+	/** As wide as its shape asks for, and no higher than this. */
+	const HIGHEST_rem = 26;
 	/** Every name where there is room for all of them, else the one whose page this is. */
 	const MOST_NAMES = 25;
 
@@ -64,7 +66,6 @@
 				data: points.map((p) => [p.longitude, p.latitude]),
 				symbol: 'none',
 				silent: true,
-				smooth: 0.25,
 				lineStyle: { color: colour('--water-2'), width: 3, opacity: 0.7 }
 			})),
 			{
@@ -84,6 +85,8 @@
 						formatter: s.name,
 						position: 'right' as const,
 						color: colour('--ink'),
+						backgroundColor: colour('--page'),
+						padding: [1, 3],
 						fontWeight: s.id === current ? ('bold' as const) : ('normal' as const)
 					}
 				})),
@@ -101,6 +104,7 @@
 			? `; ${here.name} at ${here.latitude.toFixed(4)}°, ${here.longitude.toFixed(4)}°`
 			: ''}"
 		style:aspect-ratio={extent.ratio}
+		style:max-width="{HIGHEST_rem * extent.ratio}rem"
 	></div>
 	<figcaption class="small">
 		North is up, {extent.width_km.toFixed(extent.width_km < 10 ? 1 : 0)} km from left to right. Streams are drawn from site
@@ -111,7 +115,6 @@
 <style>
 	div {
 		width: 100%;
-		max-height: 26rem;
 		background: var(--page);
 		border: 1px solid var(--rule);
 	}

@@ -17,7 +17,7 @@
 			<table class="table">
 				<thead
 					><tr
-						><th>Visit</th><th>Site</th><th>Crew</th><th class="number">results</th><th class="number">doubts</th><th
+						><th>Visit</th><th>Site</th><th>Crew</th><th class="number">results</th><th class="number">flags</th><th
 							>two values</th
 						></tr
 					></thead

@@ -207,32 +207,38 @@
 	}
 	.top {
 		display: grid;
-		grid-template-columns: auto 1fr auto auto;
+		grid-template-columns: auto minmax(0, 1fr) auto auto;
 		gap: 0.375rem;
 		align-items: center;
-		padding: 0.25rem 0.625rem 0.25rem 0.25rem;
+		padding: min(0.25rem, 1vh) min(0.625rem, 3vw) min(0.25rem, 1vh) min(0.25rem, 1vw);
 		background: var(--paper);
 		border-bottom: 1px solid var(--rule);
 	}
 	.back {
 		display: grid;
 		place-items: center;
-		width: 2.875rem;
-		height: 3rem;
-		font-size: 1.75rem;
+		width: max(44px, min(2.875rem, 12vw));
+		height: max(44px, min(3rem, 9vh));
+		font-size: min(1.75rem, 8vw);
 		text-decoration: none;
 		color: var(--ink);
 	}
-	.who {
-		min-height: 2.75rem;
-		font-size: 0.9375rem;
+	/* what frames a step grows with the letters only as far as the step itself keeps its room */
+	.top :global(.btn) {
+		min-height: max(44px, min(2.75rem, 9vh));
+		padding-inline: min(0.75rem, 2.5vw);
+		font-size: min(0.9375rem, 4.4vw);
 	}
 	.top b {
-		font: 600 1.125rem var(--head);
+		font: 600 min(1.125rem, 5.4vw) var(--head);
 	}
 	.top small {
 		display: block;
+		overflow: hidden;
+		font-size: min(0.8125rem, 4vw);
 		line-height: 1.2;
+		white-space: nowrap;
+		text-overflow: ellipsis;
 	}
 	.run {
 		display: grid;
