@@ -22,7 +22,9 @@ import { readSettings, settingsAsCsv } from '../../src/lib/server/library/card-f
 import { cardVersions, keepVersion, takeCard } from '../../src/lib/server/library/cards';
 import {
 	auditOf,
+	changeSeveral,
 	importFile,
+	mappingOf,
 	keepExamples,
 	keepTexts,
 	removeRow,
@@ -104,6 +106,46 @@ describe('the examples of a shelf', () => {
 		).toHaveLength(1);
 		expect((await thresholdsOf(db, who.programId)).every((t) => t.isExample)).toBe(true);
 		expect(await keepExamples(db, who, the('sites'), now_ms)).toBe(false);
+	});
+});
+
+describe('several rows at once', () => {
+	it('get one field, all of them or none, each with a line of its past', async () => {
+		const program = await aLibrary();
+		const { who, programId } = program;
+		const ids = (await loadLibrary(db, programId)).sites.map((s) => s.id);
+		const change = (field: string, text: string, of = ids) =>
+			changeSeveral(db, who, the('sites'), { ids: of, field, text }, now_ms);
+		expect(await change('hazards', 'A weir below.')).toEqual({ changed: ids.length, same: 0 });
+		expect(await change('hazards', 'A weir below.')).toEqual({ changed: 0, same: ids.length });
+		const library = await loadLibrary(db, programId);
+		expect(library.sites.map((s) => s['hazards'])).toEqual(ids.map(() => 'A weir below.'));
+		expect((await auditOf(db, who, the('sites'), ids[0]!, library)).length).toBeGreaterThan(0);
+		expect(await change('permission', 'perhaps')).toEqual({ why: expect.stringMatching(/Nothing was changed/) });
+		expect(await change('code', 'X1')).toEqual({ why: expect.stringMatching(/one row at a time/) });
+		expect(await change('constructor', 'x')).toEqual({ why: expect.stringMatching(/one row at a time/) });
+		expect(await change('hazards', 'none', [v7()])).toEqual({ why: expect.stringMatching(/is gone/) });
+		expect((await loadLibrary(db, programId)).sites.map((s) => s['hazards'])).toEqual(ids.map(() => 'A weir below.'));
+	});
+});
+
+describe('the foreign words of a file', () => {
+	it('are remembered with what they mean, once it is written', async () => {
+		const { who, programId } = await aLibrary();
+		const mapping = { headings: { Equipe: 'name' }, values: {} };
+		const ask = (confirmed: string | null) =>
+			importFile(
+				db,
+				who,
+				the('teams'),
+				{ rows: [{ line: 2, cells: { Equipe: 'Sud' } }], defaults: {}, mapping, confirmed },
+				now_ms
+			);
+		const looked = await ask(null);
+		expect(await mappingOf(db, programId, 'teams')).toEqual({ headings: {}, values: {} });
+		expect((await ask(looked.fingerprint)).written).toBe(1);
+		expect(await mappingOf(db, programId, 'teams')).toEqual(mapping);
+		expect(await mappingOf(db, programId, 'sites')).toEqual({ headings: {}, values: {} });
 	});
 });
 

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import type { Kind, Library, Row } from './kind';
 import { keyOf, keyOfTexts, lookupIn, objectionsTo, readRow, writeRow, type Texts } from './rows';
 
@@ -20,8 +21,20 @@ export interface ImportLine {
 	row: Row | null;
 }
 
+/**
+ * What a program's own files call things: a field by a foreign heading ('' where it says nothing here), and what a
+ * foreign word in a field stands for. Said once, and remembered for the next file.
+ */
+export const ImportMapping = z.object({
+	headings: z.record(z.string().max(200), z.string().max(60)).default({}),
+	values: z.record(z.string().max(60), z.record(z.string().max(400), z.string().max(400))).default({})
+});
+export type ImportMapping = z.infer<typeof ImportMapping>;
+
 export interface ImportPlan {
 	lines: ImportLine[];
+	/** Words that stand in a field of few choices and are none of them, each once. */
+	strange: { field: string; text: string }[];
 	/** Headings that say nothing here. */
 	unknown: string[];
 	/** Fields that must be said and have no heading in the file. */
@@ -49,6 +62,7 @@ interface ImportOptions {
 	today: string;
 	/** What stands where the file says nothing. */
 	defaults?: Texts;
+	mapping?: ImportMapping;
 }
 
 /**
@@ -59,10 +73,10 @@ export function planImport(
 	kind: Kind,
 	file: readonly FileRow[],
 	library: Library,
-	{ newId, today, defaults = {} }: ImportOptions
+	{ newId, today, defaults = {}, mapping = { headings: {}, values: {} } }: ImportOptions
 ): ImportPlan {
 	const headings = [...new Set(file.flatMap((r) => Object.keys(r.cells)))];
-	const known = new Map(headings.map((h) => [h, fieldOfHeading(kind, h)]));
+	const known = new Map(headings.map((h) => [h, meantField(kind, h, mapping)]));
 	const given = new Set([...known.values(), ...Object.keys(defaults).filter((k) => defaults[k] !== '')]);
 	const before = lookupIn(library);
 	const there = new Map(
@@ -70,7 +84,10 @@ export function planImport(
 	);
 	const drafts: Draft[] = file.map(({ line, cells, broken }) => {
 		const texts: Texts = Object.fromEntries(
-			Object.entries(cells).flatMap(([h, text]) => (known.get(h) ? [[known.get(h)!, text]] : []))
+			Object.entries(cells).flatMap(([h, text]) => {
+				const field = known.get(h);
+				return field ? [[field, mapping.values[field]?.[text.trim()] || text]] : [];
+			})
 		);
 		const filled = {
 			...defaults,
@@ -93,7 +110,8 @@ export function planImport(
 	settle(kind, lines, library, today);
 	return {
 		lines,
-		unknown: headings.filter((h) => known.get(h) === null),
+		unknown: headings.filter((h) => known.get(h) === null && mapping.headings[h] === undefined),
+		strange: strangeWords(kind, drafts, lookup),
 		missing: Object.entries(kind.fields)
 			.filter(([name, field]) => field.isRequired && !given.has(name))
 			.map(([name]) => name)
@@ -106,6 +124,27 @@ export function planImport(
 		const [a, b] = of.key as [string, string];
 		return [[keyOfTexts(of, { [a]: texts[b]!, [b]: texts[a]! }), row]];
 	}
+}
+
+/** The field that a heading means: as it was said once, else by its own words. */
+function meantField(kind: Kind, heading: string, { headings }: ImportMapping): string | null {
+	const said = Object.hasOwn(headings, heading) ? headings[heading]! : undefined;
+	if (said === undefined) return fieldOfHeading(kind, heading);
+	return Object.hasOwn(kind.fields, said) ? said : null;
+}
+
+/** More foreign words than these are not asked about one by one. */
+const MOST_STRANGE = 40;
+
+function strangeWords(kind: Kind, drafts: readonly Draft[], lookup: ReturnType<typeof lookupIn>) {
+	const found = new Map<string, { field: string; text: string }>();
+	for (const { texts, broken } of drafts)
+		for (const [field, of] of Object.entries(kind.fields)) {
+			const text = (texts[field] ?? '').trim();
+			if (broken !== undefined || text === '' || of.control !== 'one') continue;
+			if ('why' in of.read(text, lookup)) found.set(`${field} ${text}`, { field, text });
+		}
+	return [...found.values()].slice(0, MOST_STRANGE);
 }
 
 interface Draft {

@@ -18,4 +18,4 @@ export { roles, type Role } from './roles';
 // rows as texts
 export { lookupIn, namedBy, objectionsTo, readRow, withRow, writeRow, type Texts } from './rows';
 // files
-export { planImport, type FileRow, type ImportLine, type ImportPlan } from './import-plan';
+export { ImportMapping, planImport, type FileRow, type ImportLine, type ImportPlan } from './import-plan';

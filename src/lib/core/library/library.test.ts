@@ -298,6 +298,23 @@ describe('a file of rows', () => {
 	const plan = (name: KindName, file: FileRow[], library = small(), defaults = {}) =>
 		planImport(the(name), file, library, { newId, today, defaults });
 
+	it('asks once what foreign headings and words mean, and reads the next file so', () => {
+		const foreign = rows({ Kürzel: 'KE1', Gewässer: 'Kell', Erlaubnis: 'erteilt', Notiz: 'x' });
+		const first = plan('sites', foreign);
+		expect(first.unknown).toEqual(['Kürzel', 'Gewässer', 'Erlaubnis', 'Notiz']);
+		const headings = { Kürzel: 'code', Gewässer: 'streamId', Erlaubnis: 'permission', Notiz: '' };
+		const again = (values: Record<string, Record<string, string>>) =>
+			planImport(the('sites'), foreign, small(), { newId, today, mapping: { headings, values } });
+		const asked = again({});
+		expect(asked.unknown).toEqual([]);
+		expect(asked.strange).toEqual([{ field: 'permission', text: 'erteilt' }]);
+		expect(asked.lines[0]).toMatchObject({ verdict: 'refused' });
+		expect(again({ permission: { erteilt: '' } }).strange).toEqual(asked.strange);
+		const said = again({ permission: { erteilt: 'given' } });
+		expect(said.strange).toEqual([]);
+		expect(said.lines[0]!.why).toEqual([]);
+	});
+
 	it('says for each line what it would do, and changes only what it has headings for', () => {
 		const { lines, unknown } = plan(
 			'sites',

@@ -5,7 +5,10 @@ import {
 	namedBy,
 	objectionsTo,
 	planImport,
+	type ImportMapping,
+	type KindName,
 	readRow,
+	writeRow,
 	type FileRow,
 	type ImportPlan,
 	type Kind,
@@ -16,7 +19,7 @@ import {
 } from '../../core/library';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
-import { audit } from '../db/schema';
+import { audit, program } from '../db/schema';
 import { dateOfDay, dayNumber } from '../plan/local-day';
 import { loadLibrary } from './load';
 import { keepPerson } from './people';
@@ -121,7 +124,7 @@ export function importFile(
 	db: Db,
 	who: Membership,
 	kind: Kind,
-	file: { rows: readonly FileRow[]; defaults: Texts; confirmed: string | null },
+	file: { rows: readonly FileRow[]; defaults: Texts; mapping?: ImportMapping; confirmed: string | null },
 	now_ms: number
 ): Promise<{ plan: ImportPlan; fingerprint: string; written: number | null; why: string | null }> {
 	return db.transaction(async (tx) => {
@@ -130,7 +133,8 @@ export function importFile(
 		const plan = planImport(kind, file.rows, library, {
 			newId: () => v7(),
 			today: todayOf(who, now_ms),
-			defaults: file.defaults
+			defaults: file.defaults,
+			...(file.mapping ? { mapping: file.mapping } : {})
 		});
 		const fingerprint = plan.lines
 			.map((l) => `${l.line}${l.verdict}${l.changes.map((c) => `${c.label}${c.from}${c.to}`).join()}`)
@@ -151,8 +155,65 @@ export function importFile(
 			const why = await write(tx, who, kind, library[kind.name].find((r) => r.id === line.id) ?? null, line, now_ms);
 			if (why !== null) throw new RangeError(`${kind.nameOf(line, lookupIn(library))}: ${why.why}`);
 		}
+		if (file.mapping) await rememberMapping(tx, who.programId, kind.name, file.mapping);
 		return { plan, fingerprint, written: toWrite.length, why: null };
 	});
+}
+
+/** One field of several rows at once, as if it were typed into each: in all of them, or in none. */
+export async function changeSeveral(
+	db: Db,
+	who: Membership,
+	kind: Kind,
+	{ ids, field, text }: { ids: readonly string[]; field: string; text: string },
+	now_ms: number
+): Promise<{ changed: number; same: number } | { why: string }> {
+	const of = Object.hasOwn(kind.fields, field) ? kind.fields[field]! : null;
+	if (of === null || kind.key.includes(field)) return { why: 'This field is changed in one row at a time.' };
+	if (kind.name === 'program') return { why: 'There is one program only.' };
+	const library = await loadLibrary(db, who.programId);
+	const lookup = lookupIn(library);
+	const rows = library[kind.name].filter((row) => ids.includes(row.id));
+	if (rows.length < new Set(ids).size) return { why: 'A row that was chosen is gone. Load the page again.' };
+	const file = {
+		defaults: {},
+		rows: rows.map((row, i) => {
+			const texts = writeRow(kind, row, lookup);
+			return { line: i + 1, cells: { ...Object.fromEntries(kind.key.map((k) => [k, texts[k]!])), [field]: text } };
+		})
+	};
+	const { plan, fingerprint } = await importFile(db, who, kind, { ...file, confirmed: null }, now_ms);
+	const refused = plan.lines.filter((l) => l.verdict === 'refused');
+	if (refused.length)
+		return {
+			why: `Nothing was changed. ${refused
+				.map((l) => `${l.name}: ${l.why.join(' ')}`)
+				.join(' ')
+				.slice(0, 600)}`
+		};
+	const done = await importFile(db, who, kind, { ...file, confirmed: fingerprint }, now_ms);
+	if (done.written === null) return { why: done.why ?? 'Nothing was changed.' };
+	return { changed: done.written, same: rows.length - done.written };
+}
+
+/** What the headings and words of this program's files were said to mean. */
+async function rememberMapping(tx: Db, programId: string, kind: KindName, mapping: ImportMapping): Promise<void> {
+	const [there] = await tx
+		.select({ settings: program.settings })
+		.from(program)
+		.where(eq(program.id, programId))
+		.for('update');
+	const importMappings = { ...there!.settings.importMappings, [kind]: mapping };
+	await tx
+		.update(program)
+		.set({ settings: { ...there!.settings, importMappings } })
+		.where(eq(program.id, programId));
+}
+
+/** What was said of files of this kind before. */
+export async function mappingOf(db: Db, programId: string, kind: KindName): Promise<ImportMapping> {
+	const [there] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
+	return there?.settings.importMappings?.[kind] ?? { headings: {}, values: {} };
 }
 
 /** Rows that others of the same file name go in first. */

@@ -6,15 +6,18 @@
 		kind: Kind;
 		rows: ShelfRow[];
 		mayKeep: boolean;
+		/** Words that may stand in a field, where only some may. */
+		choices: Record<string, string[]>;
 	}
 </script>
 
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
+	import BulkEdit from './BulkEdit.svelte';
 	import { shelfOrder, textsOf } from './shelf-order';
 
-	let { kind, rows, mayKeep }: Props = $props();
+	let { kind, rows, mayKeep, choices: wordsOf }: Props = $props();
 
 	let search = $state('');
 	let filterText = $state('');
@@ -28,6 +31,10 @@
 	const shown = $derived(
 		shelfOrder(rows, { search, filter: kind.filter ? { field: kind.filter, text: filterText } : null, sort, withEnded })
 	);
+	/** Rows that are changed together. */
+	let chosen = $state<string[]>([]);
+	const chosenShown = $derived(shown.map((r) => r.id).filter((id) => chosen.includes(id)));
+	const choose = (id: string, isOn: boolean) => (chosen = isOn ? [...chosen, id] : chosen.filter((c) => c !== id));
 	const choices = $derived(kind.filter ? textsOf(rows, kind.filter) : []);
 	const hasEnded = $derived(rows.some((r) => r.endedOn !== null));
 	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
@@ -82,10 +89,22 @@
 			{shown.length === rows.length ? `all ${rows.length}` : `${shown.length} of ${rows.length}`}
 		</p>
 	</div>
+	{#if chosenShown.length}<BulkEdit {kind} ids={chosenShown} choices={wordsOf} ondone={() => (chosen = [])} />{/if}
 	<div class="scroll">
 		<table class="table" bind:this={table}>
 			<thead>
 				<tr>
+					{#if mayKeep}
+						<th class="choose"
+							><label
+								><input
+									type="checkbox"
+									checked={shown.length > 0 && chosenShown.length === shown.length}
+									onchange={(e) => (chosen = e.currentTarget.checked ? shown.map((r) => r.id) : [])}
+								/><span class="visually-hidden">Choose all that are shown</span></label
+							></th
+						>
+					{/if}
 					{#each kind.columns as field (field)}
 						<th class:number={isNumber(field)} aria-sort={sort.field === field ? direction : undefined}>
 							<button type="button" onclick={() => sortBy(field)}
@@ -101,6 +120,17 @@
 			<tbody>
 				{#each shown as row (row.id)}
 					<tr class:ended={row.endedOn !== null}>
+						{#if mayKeep}
+							<td class="choose"
+								><label
+									><input
+										type="checkbox"
+										checked={chosen.includes(row.id)}
+										onchange={(e) => choose(row.id, e.currentTarget.checked)}
+									/><span class="visually-hidden">Choose {row.name}</span></label
+								></td
+							>
+						{/if}
 						{#each kind.columns as field, i (field)}
 							<td class:number={isNumber(field)}>
 								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a
@@ -112,7 +142,7 @@
 					</tr>
 				{:else}
 					<tr
-						><td colspan={kind.columns.length + 1}
+						><td colspan={kind.columns.length + 2}
 							>Nothing here has these words. <button
 								type="button"
 								class="again"
@@ -186,6 +216,14 @@
 		font-size: 0.8125rem;
 		max-width: 20rem;
 	}
+	.choose {
+		width: 2rem;
+	}
+	.choose label {
+		display: grid;
+		place-items: center;
+		min-height: 1.5rem;
+	}
 	.ended td {
 		color: var(--ink-3);
 	}
@@ -196,8 +234,8 @@
 	}
 	@media (max-width: 640px) {
 		/* a thumb needs the name and what to look at; the rest is one tap away */
-		th:nth-child(n + 3):not(.doubt),
-		td:nth-child(n + 3):not(.doubt) {
+		th:nth-child(n + 4):not(.doubt),
+		td:nth-child(n + 4):not(.doubt) {
 			display: none;
 		}
 	}

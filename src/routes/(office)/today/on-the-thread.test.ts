@@ -46,7 +46,7 @@ describe('where the sites stand today', () => {
 		['A2', 'here'],
 		['A3', 'due'],
 		['A4', 'late'],
-		['A5', 'late']
+		['A5', 'new']
 	])('%s is %s', (code, state) => {
 		expect(stands.get(code)?.state).toBe(state);
 	});

@@ -15,7 +15,7 @@ import {
 	unique,
 	uuid
 } from 'drizzle-orm/pg-core';
-import { roles, type PaperSize } from '../../../core/library';
+import { roles, type ImportMapping, type KindName, type PaperSize } from '../../../core/library';
 import type { DriveGuess, QualityRates } from '../../../core/schedule';
 import { user } from './sign-in';
 
@@ -42,6 +42,8 @@ export interface ProgramSettings {
 	overdue_h?: number;
 	/** One duplicate and one blank in so many samples; the usual ones where nothing is said. */
 	qualityRates?: QualityRates;
+	/** What the headings and words of files that were brought in mean, by kind. */
+	importMappings?: Partial<Record<KindName, ImportMapping>>;
 	/** Who judges a visit's results: anyone who reviews, or only those who were not on it. */
 	whoJudges?: 'anyone' | 'others';
 	/** The secret part of the calendar feed's address. */

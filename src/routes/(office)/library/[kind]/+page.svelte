@@ -46,9 +46,10 @@
 			<button class="btn preset-filled-primary-500">Begin with the examples</button>
 		</form>
 	{/if}
+	{#if form?.said}<p class="say" role="status">{form.said}</p>{/if}
 	{#if form?.why}<p class="say spoils" role="alert">{form.why}</p>{/if}
 	{#key kind.name}
-		<ShelfList {kind} rows={data.rows} mayKeep={data.mayKeep} />
+		<ShelfList {kind} rows={data.rows} mayKeep={data.mayKeep} choices={data.choices} />
 	{/key}
 </main>
 

@@ -1,7 +1,8 @@
 import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
+import { ImportMapping } from '$lib/core/library';
 import { database } from '$lib/server/db/connect';
-import { importFile } from '$lib/server/library/keep';
+import { importFile, mappingOf } from '$lib/server/library/keep';
 import { loadLibrary } from '$lib/server/library/load';
 import { serverNow_ms } from '$lib/server/settings';
 import { beside } from '$lib/server/threads/beside';
@@ -28,12 +29,28 @@ const Asked = z.object({
 			}
 		})
 		.pipe(z.record(z.string(), z.string().max(400))),
+	mapping: z
+		.string()
+		.transform((text, c) => {
+			try {
+				return JSON.parse(text) as unknown;
+			} catch {
+				c.addIssue('What the headings mean could not be read. Load the page again.');
+				return z.NEVER;
+			}
+		})
+		.pipe(ImportMapping),
 	confirmed: z.string().nullable()
 });
 
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const kind = theKind(params.kind);
-	return { kindName: kind.name, library: await loadLibrary(database(), locals.member!.programId) };
+	const { programId } = locals.member!;
+	const [library, mapping] = await Promise.all([
+		loadLibrary(database(), programId),
+		mappingOf(database(), programId, kind.name)
+	]);
+	return { kindName: kind.name, library, mapping };
 };
 
 export const actions: Actions = {
@@ -43,6 +60,7 @@ export const actions: Actions = {
 		const asked = Asked.safeParse({
 			text: form.get('text') ?? '',
 			defaults: form.get('defaults') ?? '{}',
+			mapping: form.get('mapping') ?? '{}',
 			confirmed: form.get('confirmed')
 		});
 		if (!asked.success) return fail(400, { why: asked.error.issues[0]!.message });
@@ -67,6 +85,7 @@ export const actions: Actions = {
 			return {
 				lines,
 				unknown: done.plan.unknown,
+				strange: done.plan.strange,
 				missing: done.plan.missing,
 				fingerprint: done.fingerprint,
 				written: done.written,

@@ -13,6 +13,8 @@
 	let fileName = $state('');
 	let tooLarge = $state<string | null>(null);
 	let defaults = $state<Record<string, string>>({});
+	/** What headings and words of files mean here: said once, remembered with the program. */
+	let mapping = $state(untrack(() => structuredClone(data.mapping)));
 	let isReading = $state(false);
 	/** Fields that were asked for once stay on the page, with what was said. */
 	let asked = $state<string[]>([]);
@@ -21,6 +23,21 @@
 		asked = untrack(() => [...new Set([...asked, ...missing])]);
 	});
 
+	/** What was asked stays on the page with what was answered. */
+	let foreign = $state<{ headings: string[]; words: { field: string; text: string }[] }>({ headings: [], words: [] });
+	$effect(() => {
+		if (!form || !('strange' in form)) return;
+		const { unknown = [], strange = [] } = form;
+		foreign = untrack(() => ({
+			headings: [...new Set([...foreign.headings, ...unknown])],
+			words: [
+				...foreign.words,
+				...strange.filter((s) => !foreign.words.some((w) => w.field === s.field && w.text === s.text))
+			]
+		}));
+	});
+	const means = (field: string, text: string, word: string) =>
+		(mapping.values[field] = { ...mapping.values[field], [text]: word });
 	const lookup = $derived(lookupIn(data.library));
 	const optionsOf = (name: string) => {
 		const field = kind.fields[name]!;
@@ -103,6 +120,42 @@
 				</div>
 			</fieldset>
 		{/if}
+		{#if foreign.headings.length || foreign.words.length}
+			<fieldset>
+				<legend>What the file’s words mean here</legend>
+				<p class="small">Said once: the next file of this kind is read so too.</p>
+				<div class="defaults">
+					{#each foreign.headings as heading (heading)}
+						<label>
+							<span class="small">heading “{heading}”</span>
+							<select
+								class="select"
+								value={mapping.headings[heading] ?? ''}
+								onchange={(e) => (mapping.headings[heading] = e.currentTarget.value)}
+							>
+								<option value="">says nothing here</option>
+								{#each Object.entries(kind.fields) as [name, field] (name)}<option value={name}>{field.label}</option
+									>{/each}
+							</select>
+						</label>
+					{/each}
+					{#each foreign.words as { field, text: word } (field + word)}
+						<label>
+							<span class="small">{kind.fields[field]?.label}: “{word}”</span>
+							<select
+								class="select"
+								value={mapping.values[field]?.[word] ?? ''}
+								onchange={(e) => means(field, word, e.currentTarget.value)}
+							>
+								<option value="">leave it, and refuse the row</option>
+								{#each optionsOf(field) ?? [] as option (option)}<option>{option}</option>{/each}
+							</select>
+						</label>
+					{/each}
+				</div>
+			</fieldset>
+		{/if}
+		<input type="hidden" name="mapping" value={JSON.stringify(mapping)} />
 		<input type="hidden" name="defaults" value={JSON.stringify(defaults)} />
 		<div class="deeds">
 			<button
@@ -128,7 +181,6 @@
 			</p>{/if}
 	</div>
 	{#if form && 'lines' in form && form.lines}
-		{#if form.unknown?.length}<p class="small">Headings that say nothing here: {form.unknown.join(', ')}.</p>{/if}
 		<ImportLines lines={form.lines} isWritten={form.written != null} />
 	{/if}
 </main>
