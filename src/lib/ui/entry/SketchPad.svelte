@@ -23,6 +23,7 @@
 	let isReady = $state(untrack(() => on === null));
 	const lines = $derived(new FingerLines({ width: WIDTH, height }, { least: 5, mostLetters: 200_000 }));
 	let paper = $state<HTMLElement>();
+	let photo = $state<HTMLImageElement>();
 	let isBusy = $state(false);
 
 	/** A photo keeps its shape under the drawing. */
@@ -39,7 +40,7 @@
 		const { backgroundColor, color } = getComputedStyle(paper!);
 		brush.fillStyle = backgroundColor;
 		brush.fillRect(0, 0, WIDTH, height);
-		if (on !== null) brush.drawImage(await createImageBitmap(await (await fetch(on)).blob()), 0, 0, WIDTH, height);
+		if (photo) brush.drawImage(photo, 0, 0, WIDTH, height);
 		brush.strokeStyle = color;
 		brush.lineWidth = INK_px;
 		brush.lineCap = brush.lineJoin = 'round';
@@ -55,7 +56,7 @@
 		<Dialog.Content class="sheet-panel">
 			<Dialog.Title class="sheet-title">{on === null ? 'A sketch' : 'Draw on the photo'}</Dialog.Title>
 			<div class="paper" bind:this={paper} class:photo={on !== null}>
-				{#if on !== null}<img src={on} alt="" onload={fit} />{/if}
+				{#if on !== null}<img bind:this={photo} src={on} alt="" onload={fit} />{/if}
 				{#if isReady}<svg
 						viewBox="0 0 {WIDTH} {height}"
 						role="img"

@@ -81,7 +81,7 @@
 	}
 	/* as large as the letters are, as far as the screen bears it */
 	.btn {
-		min-height: max(44px, min(3.25rem, 9vh));
+		min-height: max(52px, min(3.25rem, 9vh));
 		padding-inline: min(0.75rem, 2.5vw);
 	}
 	.steps {
