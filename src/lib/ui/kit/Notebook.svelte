@@ -150,6 +150,9 @@
 		flex-direction: column;
 	}
 	@media (max-width: 640px) {
+		.tabs > a.find {
+			margin-top: 0;
+		}
 		.tabs {
 			position: static;
 			width: auto;

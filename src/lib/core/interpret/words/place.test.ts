@@ -20,7 +20,7 @@ describe('a place of the sheet', () => {
 		['arrival/access', 'arrival, how it was sampled'],
 		[`arrival/crew/${MADE_UP}/initials`, 'arrival, crew, initials'],
 		[`custody/${MADE_UP}/temperature_C`, 'custody, temperature in the cooler'],
-		['waits/nitrate-strip/least_s', 'clock, nitrate strip, at least, s']
+		['waits/nitrate-strip/least_s', 'clock, nitrate strip, at least']
 	])('%s is said as %s', (path, said) => expect(sayPlace(path)).toBe(said));
 
 	/** Every key that a schema names, whatever stands between. */
@@ -60,6 +60,10 @@ describe('what is written at a place', () => {
 			'51.50000°, −2.25000°, within 5 m (simulated)'
 		],
 		['reported/ph', { from: 'readings/ph/main', reason: 'it had settled' }, 'pH: main: it had settled'],
+		['arrival/depth_m', 0.35, '0.35 m'],
+		['arrival/velocity_m_s', 0.25, '0.25 m/s'],
+		['bottles/a/rinses', 3, '3'],
+		['opening', {}, 'opened'],
 		['leaving/checked', true, 'yes']
 	])('%s %j is said as %s', (path, value, said) => expect(sayWritten(path, value, 'UTC')).toMatch(said));
 });

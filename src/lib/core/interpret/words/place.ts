@@ -46,16 +46,24 @@ export function sayPlace(path: string, own?: OwnParameters): string {
 
 const isForm = (branch: string): branch is FormName => Object.hasOwn(forms, branch);
 
+/** The unit that a bare number of the sheet carries in the name of its key. */
+const keyUnits = { m: 'm', m2: 'm²', m_s: 'm/s', C: '°C', mL: 'mL', L: 'L', s: 's' } as const;
+const unitOfKey = (key: string): string => {
+	const suffix = /_(m_s|m2|m|C|mL|L|s)$/.exec(key)?.[1] as keyof typeof keyUnits | undefined;
+	return suffix === undefined ? '' : ` ${keyUnits[suffix]}`;
+};
+
 const verdictWords = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' };
 
 /** What was written at a place, in words: a choice by its word, a position by its figures, a verdict with its reason. */
 export function sayWritten(path: string, value: unknown, timeZone: string): string {
 	const [branch = '', id = '', ...rest] = path.split('/');
 	const key = rest.at(-1) ?? id;
-	if (branch === 'opening') return 'visit opened';
+	if (branch === 'opening') return 'opened';
 	if (value === null || value === undefined) return '';
 	if (key === 'signature') return 'signed';
 	if (key === 'sha256') return 'kept with the visit';
+	if (typeof value === 'number') return `${sayValue(value)}${unitOfKey(key)}`;
 	if (typeof value === 'string') {
 		if (isForm(branch))
 			return forms[branch].find((q) => q.id === id)?.choices.find((c) => c.id === value)?.word ?? value;

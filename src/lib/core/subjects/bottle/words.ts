@@ -60,7 +60,7 @@ export const bottlePlaces: BranchWords = {
 		results: 'result'
 	},
 	values: {
-		kind: bottleKindWords,
+		kind: { bacteria: 'bacteria', nutrients: 'nutrients, preserved', fresh: 'nutrients, nothing added' },
 		technique: techniqueWords,
 		role: { routine: 'sample', duplicate: 'duplicate', blank: 'blank' },
 		water: { stream: 'the stream’s', deionised: 'deionised water', sterile: 'sterile buffered water' }

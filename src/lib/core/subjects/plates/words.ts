@@ -5,7 +5,7 @@ export const platePlaces: BranchWords = {
 	name: 'plate',
 	keys: {
 		bottle: 'bottle',
-		volume_mL: 'volume poured, mL',
+		volume_mL: 'volume poured',
 		pouredAt: 'time of pouring',
 		readAt: 'time of reading',
 		state: 'state',

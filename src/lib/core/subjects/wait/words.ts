@@ -6,8 +6,8 @@ export const waitPlaces: BranchWords = {
 	keys: {
 		what: 'of what',
 		startedAt: 'started',
-		least_s: 'at least, s',
-		most_s: 'at most, s',
+		least_s: 'at least',
+		most_s: 'at most',
 		endedAt: 'ended'
 	}
 };

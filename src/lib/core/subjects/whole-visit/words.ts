@@ -6,6 +6,6 @@ export const stepPlaces: BranchWords = {
 	keys: { passedOver: 'skipped because', takenBy: 'done by' }
 };
 
-export const openingPlaces: BranchWords = { name: 'visit opened', keys: {} };
+export const openingPlaces: BranchWords = { name: 'visit', keys: {} };
 export const remarkPlaces: BranchWords = { name: 'remark', keys: {} };
 export const tallyPlaces: BranchWords = { name: 'counter', keys: { taxa: 'animal' } };

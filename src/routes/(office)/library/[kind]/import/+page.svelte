@@ -36,6 +36,8 @@
 			]
 		}));
 	});
+	/** Of what was missing, what no heading was said to mean since. */
+	const unsaid = $derived(asked.filter((name) => !Object.values(mapping.headings).includes(name)));
 	const means = (field: string, text: string, word: string) =>
 		(mapping.values[field] = { ...mapping.values[field], [text]: word });
 	const lookup = $derived(lookupIn(data.library));
@@ -98,11 +100,11 @@
 			spellcheck="false"
 			bind:value={text}
 			placeholder={Object.keys(kind.fields).join(',')}></textarea>
-		{#if asked.length}
+		{#if unsaid.length}
 			<fieldset>
 				<legend>Where the file says nothing</legend>
 				<div class="defaults">
-					{#each asked as name (name)}
+					{#each unsaid as name (name)}
 						{@const options = optionsOf(name)}
 						<label>
 							<span class="small"
