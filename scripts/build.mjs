@@ -5,7 +5,8 @@ import { join, relative } from 'node:path';
 import { run } from './run.mjs';
 import { step } from './say.mjs';
 
-const SOURCES = [
+/** What a build is made from. */
+export const SOURCES = [
 	'src',
 	'static',
 	'package.json',

@@ -53,14 +53,22 @@ const has = (command) =>
 		() => false
 	);
 
-/** Installs the node modules when they are not those of the lock file; without those of development where asked. */
-export async function nodeModules(project, { production = false } = {}) {
-	const stamp = join(project, 'node_modules', '.keen-riffle-lock');
+/** Says which install the node modules are. */
+export const markInstalled = (project, { production = false } = {}) =>
+	writeFileSync(stampOf(project), stampFor(project, production));
+
+const stampOf = (project) => join(project, 'node_modules', '.keen-riffle-lock');
+function stampFor(project, production) {
 	const lock = createHash('sha256')
 		.update(readFileSync(join(project, 'package-lock.json')))
 		.digest('hex');
-	const there = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
-	if (there === lock || (production && there === `${lock} production`)) return;
+	return production ? `${lock} production` : lock;
+}
+
+/** Installs the node modules when they are not those of the lock file; without those of development where asked. */
+export async function nodeModules(project, { production = false } = {}) {
+	const there = existsSync(stampOf(project)) ? readFileSync(stampOf(project), 'utf8') : '';
+	if (there === stampFor(project, false) || (production && there === stampFor(project, true))) return;
 	try {
 		accessSync(project, constants.W_OK);
 	} catch {
@@ -72,6 +80,6 @@ export async function nodeModules(project, { production = false } = {}) {
 			env: { PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD: '1' },
 			failing: 'npm ci'
 		});
-		writeFileSync(stamp, production ? `${lock} production` : lock);
+		markInstalled(project, { production });
 	});
 }

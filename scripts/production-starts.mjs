@@ -1,20 +1,22 @@
 /* Whether a production install starts: what is built, and not one package of development. */
 import { spawn } from 'node:child_process';
-import { createHash } from 'node:crypto';
-import { chmodSync, cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { chmodSync, cpSync, mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
+import { SOURCES } from './build.mjs';
 import { freePort } from './cluster.mjs';
+import { markInstalled } from './packages.mjs';
 import { run } from './run.mjs';
 
 /** Throws, with what was said, where it does not start, answer, and end when it is told to. */
 export async function productionStarts(project) {
 	const folder = mkdtempSync(join(tmpdir(), 'keen-riffle-production-'));
 	chmodSync(folder, 0o755); // the database's own user comes in
+	let child;
 	try {
 		await install(project, folder);
 		const port = await freePort();
-		const child = spawn(process.execPath, ['scripts/start.mjs'], {
+		child = spawn(process.execPath, ['scripts/start.mjs'], {
 			cwd: folder,
 			env: {
 				PATH: process.env.PATH,
@@ -40,16 +42,14 @@ export async function productionStarts(project) {
 		if (answer.status !== 200 || !page.includes('Keen Riffle'))
 			throw new Error(`It answered with ${answer.status}:\n${said}`);
 	} finally {
+		child?.kill('SIGTERM');
 		rmSync(folder, { recursive: true, force: true });
 	}
 }
 
 /** A folder as `npm ci --omit=dev` leaves it, the packages linked and not fetched again. */
 async function install(project, folder) {
-	for (const part of [
-		...['build', 'scripts', 'src', 'static', 'package.json', 'package-lock.json'],
-		...['svelte.config.js', 'vite.config.ts', 'vite.threads.config.ts', 'tsconfig.json']
-	])
+	for (const part of ['build', 'scripts', ...SOURCES])
 		cpSync(join(project, part), join(folder, part), { recursive: true });
 	const listed = await run('npm', ['ls', '--omit=dev', '--all', '--parseable'], { cwd: project });
 	const modules = join(project, 'node_modules');
@@ -63,8 +63,5 @@ async function install(project, folder) {
 		mkdirSync(dirname(link), { recursive: true });
 		symlinkSync(join(modules, name), link);
 	}
-	const lock = createHash('sha256')
-		.update(readFileSync(join(project, 'package-lock.json')))
-		.digest('hex');
-	writeFileSync(join(folder, 'node_modules', '.keen-riffle-lock'), `${lock} production`);
+	markInstalled(folder, { production: true });
 }

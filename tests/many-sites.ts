@@ -24,7 +24,7 @@ export async function growProgram(
 	const { program, stream, card, member } = rows[0]!;
 	if (isPlanned)
 		await pool.query(
-			`insert into stream (program_id, id, name, length_km, joins_stream_id, "joinsAt_km")
+			`insert into stream (program_id, id, name, length_km, joins_stream_id, joins_at_km)
 			select $1, gen_random_uuid(), 'Brook ' || i, 12, $2, 0.8 * i from generate_series(1, 25) i`,
 			[program, stream]
 		);

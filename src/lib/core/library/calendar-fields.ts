@@ -1,3 +1,4 @@
+import { minuteOfClock } from '../wording';
 import { readDay } from './day-text';
 import type { Field, Read } from './field';
 
@@ -51,22 +52,13 @@ export function maybeDayAndTime({ label, help }: Asked): Field<string | null> {
 			const given = text.trim().replace('T', ' ');
 			if (given === '') return { value: null };
 			const [, day = '', time = ''] = /^(.*\S) +(\S+)$/.exec(given) ?? [];
-			const [read, minute] = [readDay(day), clockMinute(time)];
+			const [read, minute] = [readDay(day), minuteOfClock(time)];
 			return 'day' in read && minute !== null
 				? { value: `${read.day} ${clock(minute)}` }
 				: { why: `${label}: “${given}” is not a day and time such as 2026-05-14 06:20.` };
 		},
 		write: (value) => value ?? ''
 	};
-}
-
-/** Minutes since midnight of a time such as 7:05, 14.30, 0930 or 9; null where it is none. 24:00 ends a day. */
-function clockMinute(text: string): number | null {
-	const match = /^(\d{1,2})(?:[:.h]?(\d{2}))?$/.exec(text.trim());
-	if (!match) return null;
-	const past = Number(match[2] ?? 0);
-	const minute = Number(match[1]) * 60 + past;
-	return past < 60 && minute <= 1440 ? minute : null;
 }
 
 const clock = (minute: number): string =>
@@ -80,7 +72,7 @@ export function maybeTime({ label, help, isRequired = false }: Asked): Field<num
 		control: 'line',
 		read: (text) => {
 			if (text.trim() === '') return isRequired ? missing(label) : { value: null };
-			const value = clockMinute(text);
+			const value = minuteOfClock(text);
 			return value === null || value === 1440
 				? { why: `${label}: “${text.trim()}” is not a time such as 08:30.` }
 				: { value };
@@ -206,7 +198,7 @@ export function hours({ label, help }: Asked): Field<Hours[]> {
 				const on = at === -1 ? { strange: part } : daysOf(part.slice(0, at).trim());
 				const ends = at === -1 ? [] : part.slice(at).split(/[-–]/);
 				const [opens_min, closes_min] =
-					ends.length === 2 ? [clockMinute(ends[0]!), clockMinute(ends[1]!)] : [null, null];
+					ends.length === 2 ? [minuteOfClock(ends[0]!), minuteOfClock(ends[1]!)] : [null, null];
 				if ('strange' in on || opens_min === null || closes_min === null)
 					return { why: `${label}: “${part.slice(0, 60)}” is not hours such as Mon-Thu 09:00-15:30.` };
 				if (closes_min <= opens_min) return { why: `${label}: “${part.trim()}” closes before it opens.` };

@@ -86,7 +86,7 @@ export function planImport(
 		const texts: Texts = Object.fromEntries(
 			Object.entries(cells).flatMap(([h, text]) => {
 				const field = known.get(h);
-				return field ? [[field, mapping.values[field]?.[text.trim()] || text]] : [];
+				return field ? [[field, said(mapping.values[field], text.trim()) || text]] : [];
 			})
 		);
 		const filled = {
@@ -110,7 +110,7 @@ export function planImport(
 	settle(kind, lines, library, today);
 	return {
 		lines,
-		unknown: headings.filter((h) => known.get(h) === null && mapping.headings[h] === undefined),
+		unknown: headings.filter((h) => known.get(h) === null && said(mapping.headings, h) === undefined),
 		strange: strangeWords(kind, drafts, lookup),
 		missing: Object.entries(kind.fields)
 			.filter(([name, field]) => field.isRequired && !given.has(name))
@@ -126,11 +126,15 @@ export function planImport(
 	}
 }
 
+/** What was said of a foreign word: a file may hold any, also those that every object answers to. */
+const said = (words: Readonly<Record<string, string>> | undefined, foreign: string): string | undefined =>
+	words && Object.hasOwn(words, foreign) ? words[foreign] : undefined;
+
 /** The field that a heading means: as it was said once, else by its own words. */
 function meantField(kind: Kind, heading: string, { headings }: ImportMapping): string | null {
-	const said = Object.hasOwn(headings, heading) ? headings[heading]! : undefined;
-	if (said === undefined) return fieldOfHeading(kind, heading);
-	return Object.hasOwn(kind.fields, said) ? said : null;
+	const field = said(headings, heading);
+	if (field === undefined) return fieldOfHeading(kind, heading);
+	return Object.hasOwn(kind.fields, field) ? field : null;
 }
 
 /** More foreign words than these are not asked about one by one. */

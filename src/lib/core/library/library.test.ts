@@ -315,6 +315,14 @@ describe('a file of rows', () => {
 		expect(said.lines[0]!.why).toEqual([]);
 	});
 
+	it('takes a word that every object answers to for a word like any other', () => {
+		const odd = rows({ code: 'KE1', constructor: 'x', permission: 'constructor' });
+		const mapping = { headings: {}, values: { permission: { given: 'given' } } };
+		const read = planImport(the('sites'), odd, small(), { newId, today, mapping });
+		expect(read.unknown).toEqual(['constructor']);
+		expect(read.strange).toEqual([{ field: 'permission', text: 'constructor' }]);
+	});
+
 	it('says for each line what it would do, and changes only what it has headings for', () => {
 		const { lines, unknown } = plan(
 			'sites',

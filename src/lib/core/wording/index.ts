@@ -1,5 +1,5 @@
 // time in words
-export { instantOfTime, isoDay, sayDay, sayDuration, sayMonth, sayTime } from './time';
+export { instantOfTime, isoDay, minuteOfClock, sayDay, sayDuration, sayMonth, sayTime } from './time';
 // figures and values in words
 export { saySure, sayValue, type Limits95 } from './value';
 // how a figure was found

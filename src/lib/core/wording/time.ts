@@ -41,16 +41,27 @@ export const sayMonth = (month: string): string =>
 export const isoDay = formatted('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });
 
 /**
+ * Minutes since midnight of a time of day as people write it: `7:05`, `14.30`, `0930`, `9`; null where it is none.
+ * 24:00 ends a day.
+ */
+export function minuteOfClock(text: string): number | null {
+	const match = /^(\d{1,2})(?:[:.,h ]?(\d\d))?$/.exec(text.trim());
+	const [hours, minutes] = [Number(match?.[1]), Number(match?.[2] ?? 0)];
+	if (!match || minutes > 59) return null;
+	const minute = hours * HOUR_min + minutes;
+	return minute > DAY_min ? null : minute;
+}
+
+/**
  * The instant nearest to another at which a wall clock in a time zone shows what was typed: `9:05`, `14.20`, `0930`,
  * `9`. Null where that is no time of day.
  */
 export function instantOfTime(text: string, near_ms: number, timeZone: string): number | null {
-	const match = /^(\d{1,2})(?:[:.,h ]?(\d\d))?$/.exec(text.trim());
-	const [hours, minutes] = [Number(match?.[1]), Number(match?.[2] ?? 0)];
-	if (!match || hours > 23 || minutes > 59) return null;
+	const minute = minuteOfClock(text);
+	if (minute === null || minute === DAY_min) return null;
 	const towards = (from_ms: number) => {
 		const [h, m] = sayTime(from_ms, timeZone).split(':').map(Number) as [number, number];
-		const off = hours * HOUR_min + minutes - h * HOUR_min - m;
+		const off = minute - h * HOUR_min - m;
 		return from_ms + (((off + DAY_min / 2 + DAY_min) % DAY_min) - DAY_min / 2) * MINUTE_ms;
 	};
 	const there = towards(near_ms - (near_ms % MINUTE_ms));

@@ -1,4 +1,4 @@
-import { and, eq, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import {
 	Board,
@@ -13,7 +13,7 @@ import type { Db } from '../db/connect';
 import { circuit, methodCardVersion, program, round } from '../db/schema';
 import type { Changed, PlanChange } from './asked-change';
 import { instantAt } from './local-day';
-import { note, type RoundRow } from './kept-round';
+import { note, roundKey, type RoundRow } from './kept-round';
 import { loadRoundDay } from './round-day';
 import { loadSeason } from './season';
 
@@ -107,10 +107,7 @@ async function leavingLater(tx: Db, who: Membership, row: RoundRow, now_ms: numb
 	const start_min = asTaken ? withoutFirstWait(day.question, asTaken).start_min : null;
 	if (start_min === null || start_min === day!.start_min) return row;
 	const startsAt = new Date(instantAt(day!.day, start_min, who.program.timeZone));
-	await tx
-		.update(round)
-		.set({ startsAt })
-		.where(and(eq(round.programId, row.programId), eq(round.id, row.id)));
+	await tx.update(round).set({ startsAt }).where(roundKey(row.programId, row.id));
 	return { ...row, startsAt };
 }
 

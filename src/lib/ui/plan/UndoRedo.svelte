@@ -16,10 +16,12 @@
 	let { history, mayPlan }: Props = $props();
 
 	const { said } = $derived(history);
-	const undo = $derived(history.made.at(-1)?.said ?? null);
-	const redo = $derived(history.undone.at(-1)?.said ?? null);
 	const onundo = () => void history.undo();
 	const onredo = () => void history.redo();
+	const acts = $derived([
+		{ word: 'Undo', said: history.made.at(-1)?.said ?? null, keys: 'Control+Z', onact: onundo },
+		{ word: 'Redo', said: history.undone.at(-1)?.said ?? null, keys: 'Control+Y', onact: onredo }
+	]);
 
 	function onkeydown(event: KeyboardEvent) {
 		if (!(event.ctrlKey || event.metaKey) || (event.target as HTMLElement).closest('input, textarea')) return;
@@ -34,22 +36,16 @@
 <p role="status" class:say={said} class={said?.isBad ? 'spoils' : 'ask'}>{said?.words ?? ''}</p>
 {#if mayPlan}
 	<p class="undo">
-		<button
-			class="btn preset-outlined-surface-500"
-			type="button"
-			disabled={undo === null}
-			aria-keyshortcuts="Control+Z"
-			onclick={onundo}
-			>Undo{#if undo !== null}<small>{undo}</small>{/if}</button
-		>
-		<button
-			class="btn preset-outlined-surface-500"
-			type="button"
-			disabled={redo === null}
-			aria-keyshortcuts="Control+Y"
-			onclick={onredo}
-			>Redo{#if redo !== null}<small>{redo}</small>{/if}</button
-		>
+		{#each acts as { word, said: what, keys, onact } (word)}
+			<button
+				class="btn preset-outlined-surface-500"
+				type="button"
+				disabled={what === null}
+				aria-keyshortcuts={keys}
+				onclick={onact}
+				>{word}{#if what !== null}<small>{what}</small>{/if}</button
+			>
+		{/each}
 	</p>
 {/if}
 

@@ -10,8 +10,8 @@
 </script>
 
 <script lang="ts">
-	import type { Attachment } from 'svelte/attachments';
 	import { goto } from '$app/navigation';
+	import { drawnChart, type Colour } from '../chart/drawn.svelte';
 	import { coursesOf, extentOf } from './courses';
 
 	let { streams, sites, current = null }: Props = $props();
@@ -24,35 +24,7 @@
 	/** Every name where there is room for all of them, else the one whose page this is. */
 	const MOST_NAMES = 25;
 
-	const map: Attachment<HTMLElement> = (element) => {
-		let end = () => {};
-		void import('../chart/echarts').then(({ echarts }) => {
-			if (!element.isConnected) return;
-			const drawn = echarts.init(element, null, { renderer: 'svg' });
-			const colour = (name: string) => getComputedStyle(element).getPropertyValue(name).trim();
-			const draw = () => drawn.setOption(option(colour), true);
-			const stop = $effect.root(() => {
-				$effect(draw); // the chart library draws outside Svelte
-			});
-			drawn.on('click', ({ data }) => {
-				const code = (data as { code?: string } | undefined)?.code;
-				if (code !== undefined) void goto(`/sites/${code}`);
-			});
-			const sized = new ResizeObserver(() => drawn.resize());
-			sized.observe(element);
-			const recoloured = new MutationObserver(draw);
-			recoloured.observe(document.documentElement, { attributeFilter: ['data-mode'] });
-			end = () => {
-				recoloured.disconnect();
-				sized.disconnect();
-				stop();
-				drawn.dispose();
-			};
-		});
-		return () => end();
-	};
-
-	const option = (colour: (name: string) => string) => ({
+	const option = (colour: Colour) => ({
 		animation: false,
 		textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable', color: colour('--ink') },
 		grid: { left: 8, right: 8, top: 8, bottom: 8 },
@@ -93,6 +65,14 @@
 				labelLayout: { hideOverlap: true }
 			}
 		]
+	});
+
+	const map = drawnChart({
+		option,
+		onmark(data) {
+			const code = (data as { code?: string } | undefined)?.code;
+			if (code !== undefined) void goto(`/sites/${code}`);
+		}
 	});
 </script>
 

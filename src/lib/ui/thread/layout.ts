@@ -20,7 +20,7 @@ export interface SiteIn {
 	say: string;
 }
 
-/** done: sampled in this period. due: wants sampling. late: overdue. here: someone is there now. */
+/** done: sampled in this period. due: wants sampling. late: overdue. here: someone is there now. new: never sampled. */
 export type BeadState = 'done' | 'due' | 'late' | 'here' | 'new';
 
 export interface Box {

@@ -16,7 +16,11 @@ describe('a place of the sheet', () => {
 		['conditions/growth/grey', 'Growing on the bed: grey threads'],
 		['bottles/bacteria-blank/filledAt', 'bottle bacteria blank, time of filling'],
 		['titrations/first/mgLPerDrop', 'titration, first bottle, mg/L for each drop'],
+		['verdicts/dissolved-oxygen/titrations', 'Dissolved oxygen, review of titration'],
+		['verdicts/ph/readings.ph.main', 'pH, review of pH: main'],
 		['conditions', 'conditions'],
+		['bottles/constructor/filledAt', 'bottle constructor, time of filling'],
+		['gear/constructor/what', 'wet gear, constructor, what'],
 		['arrival/access', 'arrival, how it was sampled'],
 		[`arrival/crew/${MADE_UP}/initials`, 'arrival, crew, initials'],
 		[`custody/${MADE_UP}/temperature_C`, 'custody, temperature in the cooler'],
@@ -59,11 +63,13 @@ describe('what is written at a place', () => {
 			{ latitude: 51.5, longitude: -2.25, accuracy_m: 4.6, isSimulated: true },
 			'51.50000°, −2.25000°, within 5 m (simulated)'
 		],
-		['reported/ph', { from: 'readings/ph/main', reason: 'it had settled' }, 'pH: main: it had settled'],
+		['reported/ph', { from: 'readings.ph.main', reason: 'it had settled' }, 'pH: main: it had settled'],
 		['arrival/depth_m', 0.35, '0.35 m'],
 		['arrival/velocity_m_s', 0.25, '0.25 m/s'],
 		['bottles/a/rinses', 3, '3'],
 		['opening', {}, 'opened'],
+		['arrival/access', 'constructor', 'constructor'],
+		['gaugings/main/flume/rating', { name: 'odd' }, 'name odd'],
 		['leaving/checked', true, 'yes']
 	])('%s %j is said as %s', (path, value, said) => expect(sayWritten(path, value, 'UTC')).toMatch(said));
 });

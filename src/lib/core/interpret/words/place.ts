@@ -4,12 +4,16 @@ import { isParameterCode, parameterOf, type OwnParameters, type ParameterCode } 
 import { Position } from '../../subjects/arrival/branch';
 import type { BranchWords } from '../../subjects/branch-words';
 import { branchWords } from '../../subjects/places';
-import { Verdict } from '../../subjects/review/branch';
+import { Choice, Verdict } from '../../subjects/review/branch';
+import { verdictWords } from '../../subjects/review/words';
 import { sayValue } from '../../wording';
 
 const isMadeUp = (id: string) => /^[0-9a-f]{8}-[0-9a-f]{4}-/.test(id);
 /** An id that a card or a person chose: `left-of-middle`. */
 const asWords = (id: string) => id.replaceAll('-', ' ');
+/** The word of a key or a value; ids are free words, also such as every object answers to. */
+const wordIn = (words: Readonly<Record<string, string>> | undefined, key: string): string | undefined =>
+	words && Object.hasOwn(words, key) ? words[key] : undefined;
 const wordsOf = (branch: string): BranchWords | undefined =>
 	Object.hasOwn(branchWords, branch) ? branchWords[branch as keyof typeof branchWords] : undefined;
 
@@ -19,7 +23,7 @@ export function sayPlace(path: string, own?: OwnParameters): string {
 	const [branch = '', id = '', ...rest] = path.split('/');
 	if (branch === 'readings' && isParameterCode(id)) return [nameIn(id), ...rest.map(asWords)].join(': ');
 	if ((branch === 'reviews' || branch === 'verdicts') && isParameterCode(id))
-		return [`${nameIn(id)}, review`, ...rest.map(asWords)].join(' of ');
+		return [`${nameIn(id)}, review`, ...rest.map((from) => saySource(from, own))].join(' of ');
 	if (branch === 'reported' && isParameterCode(id)) return `${nameIn(id)}, which one is reported`;
 	if (isForm(branch) && id !== '') {
 		const question = forms[branch].find((q) => q.id === id);
@@ -30,19 +34,22 @@ export function sayPlace(path: string, own?: OwnParameters): string {
 	if (branch === 'gaugings') {
 		const inner = rest
 			.filter((k, i) => k !== 'edges' && !(isMadeUp(k) || (i === 1 && rest[0] === 'verticals')))
-			.map((k) => keys[k] ?? asWords(k));
+			.map((k) => wordIn(keys, k) ?? asWords(k));
 		return [id === 'main' ? name : `${name}, ${asWords(id)}`, inner.join(', ')].filter(Boolean).join(': ');
 	}
 	if (branch === 'titrations' && id !== '')
-		return [`${name}, ${id} bottle`, ...rest.map((k) => keys[k] ?? k)].join(', ');
+		return [`${name}, ${id} bottle`, ...rest.map((k) => wordIn(keys, k) ?? k)].join(', ');
 	const inner = [id, ...rest]
 		.filter((k) => k !== '' && !isMadeUp(k))
-		.map((k) => keys[k] ?? (isParameterCode(k) ? nameIn(k) : asWords(k)));
+		.map((k) => wordIn(keys, k) ?? (isParameterCode(k) ? nameIn(k) : asWords(k)));
 	// bottles and plates bear their own name at once after what they are
 	return branch === 'bottles'
 		? [[name, inner[0]].filter(Boolean).join(' '), ...inner.slice(1)].join(', ')
 		: [name, ...inner].join(', ');
 }
+
+/** Where a figure comes from, which a verdict names with dots between the parts of its place. */
+const saySource = (from: string, own?: OwnParameters): string => sayPlace(from.replaceAll('.', '/'), own);
 
 const isForm = (branch: string): branch is FormName => Object.hasOwn(forms, branch);
 
@@ -53,9 +60,7 @@ const unitOfKey = (key: string): string => {
 	return suffix === undefined ? '' : ` ${keyUnits[suffix]}`;
 };
 
-const verdictWords = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' };
-
-/** What was written at a place, in words: a choice by its word, a position by its figures, a verdict with its reason. */
+/** What was written at a place, in words: a choice by its word, a position by its figures, a verdict and its reason. */
 export function sayWritten(path: string, value: unknown, timeZone: string): string {
 	const [branch = '', id = '', ...rest] = path.split('/');
 	const key = rest.at(-1) ?? id;
@@ -67,20 +72,28 @@ export function sayWritten(path: string, value: unknown, timeZone: string): stri
 	if (typeof value === 'string') {
 		if (isForm(branch))
 			return forms[branch].find((q) => q.id === id)?.choices.find((c) => c.id === value)?.word ?? value;
-		const chosen = wordsOf(branch)?.values?.[key]?.[value];
+		const chosen = wordIn(wordsOf(branch)?.values?.[key], value);
 		if (chosen !== undefined) return chosen;
 		if (key === 'duplicateOf' || key === 'bottle') return asWords(value);
 	}
-	const verdict = Verdict.safeParse(value);
-	if (verdict.success) return [verdictWords[verdict.data.verdict], verdict.data.reason].filter(Boolean).join(': ');
-	const position = Position.safeParse(value);
-	if (position.success) return sayPosition(position.data);
-	const rating = FlumeRating.safeParse(value);
-	if (rating.success) return rating.data.name;
-	if (branch === 'reported' && typeof value === 'object') {
-		const { from, reason } = value as { from: string; reason: string };
-		return `${sayPlace(from)}: ${reason}`;
+	return typeof value === 'object' ? sayWhole(branch, key, value, timeZone) : sayValue(value, timeZone);
+}
+
+/** What is written in one piece, by the place that holds it. */
+function sayWhole(branch: string, key: string, value: object, timeZone: string): string {
+	if (branch === 'verdicts' || branch === 'reviews') {
+		const { data } = Verdict.safeParse(value);
+		if (data) return [verdictWords[data.verdict], data.reason].filter(Boolean).join(': ');
 	}
+	if (branch === 'reported') {
+		const { data } = Choice.safeParse(value);
+		if (data) return `${saySource(data.from)}: ${data.reason}`;
+	}
+	if (key === 'position') {
+		const { data } = Position.safeParse(value);
+		if (data) return sayPosition(data);
+	}
+	if (key === 'rating') return FlumeRating.safeParse(value).data?.name ?? sayValue(value, timeZone);
 	return sayValue(value, timeZone);
 }
 

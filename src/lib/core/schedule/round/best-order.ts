@@ -17,8 +17,8 @@ export interface BestDay {
 
 /**
  * The order and the start with the most slack, over all orders of up to 12 stops and the starts that are `step_min`
- * apart, left no earlier than the first site can be begun. Null where no order meets every window. Beyond 12 stops: insertion, then exchanges, which is said by
- * `isExact`.
+ * apart, left no earlier than the first site can be begun. Null where no order meets every window. Beyond 12 stops:
+ * insertion, then exchanges, which is said by `isExact`.
  *
  * Method: dynamic programming over sets of stops (Held and Karp 1962), carrying for each set and last stop every
  * combination of time gone by and time since the first bottle that no other beats in both. Before the first bottle

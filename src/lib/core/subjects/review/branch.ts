@@ -17,7 +17,7 @@ export const Verdict = z
 export type Verdict = z.infer<typeof Verdict>;
 
 /** Which determination of a parameter a reviewer wants reported, by where in the sheet it comes from. */
-const Choice = z.strictObject({
+export const Choice = z.strictObject({
 	from: SourceId,
 	reason: Text.trim().min(1, 'say why this one').max(500, 'at most 500 letters')
 });

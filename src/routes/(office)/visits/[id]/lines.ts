@@ -1,5 +1,6 @@
 import { sayWritten } from '$lib/core/interpret';
 import { instantOf, type Folded } from '$lib/core/logbook';
+import { sayValue } from '$lib/core/wording';
 import type { LogLine } from '$lib/ui/review/Logbook.svelte';
 
 /** All lines of a visit in order, each with what took it out, if anything did. */
@@ -14,8 +15,9 @@ export function logLines({ entries, lines }: Folded, timeZone: string): LogLine[
 		by: e.by,
 		device: e.device,
 		path: e.path,
-		text: sayWritten(e.path, e.value, timeZone),
-		drawing: e.path.endsWith('/signature') && typeof e.value === 'string' ? e.value : null,
+		// a strike carries its reason, not what stood there
+		text: e.op === 'strike' ? sayValue(e.value, timeZone) : sayWritten(e.path, e.value, timeZone),
+		drawing: e.op === 'set' && e.path.endsWith('/signature') ? String(e.value) : null,
 		op: e.op,
 		outBy: outBy.get(e.id) ?? null,
 		isRival: rivals.has(e.id)

@@ -9,6 +9,20 @@ import { beside } from '$lib/server/threads/beside';
 import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
 
+/** A hidden field of the page that holds JSON. */
+const jsonOf = <S extends z.ZodType>(schema: S, why: string) =>
+	z
+		.string()
+		.transform((text, c) => {
+			try {
+				return JSON.parse(text) as unknown;
+			} catch {
+				c.addIssue(why);
+				return z.NEVER;
+			}
+		})
+		.pipe(schema);
+
 /**
  * A file as the page sends it: its text, what stands where it says nothing, and what was looked at before it is
  * written.
@@ -18,28 +32,11 @@ const Asked = z.object({
 		.string()
 		.min(1, 'Choose a file first, or paste its rows.')
 		.max(3_600_000, 'That is more than 3.5 MB. Leave out what is not needed; nothing was written.'),
-	defaults: z
-		.string()
-		.transform((text, c) => {
-			try {
-				return JSON.parse(text) as unknown;
-			} catch {
-				c.addIssue('What stands where the file says nothing could not be read. Load the page again.');
-				return z.NEVER;
-			}
-		})
-		.pipe(z.record(z.string(), z.string().max(400))),
-	mapping: z
-		.string()
-		.transform((text, c) => {
-			try {
-				return JSON.parse(text) as unknown;
-			} catch {
-				c.addIssue('What the headings mean could not be read. Load the page again.');
-				return z.NEVER;
-			}
-		})
-		.pipe(ImportMapping),
+	defaults: jsonOf(
+		z.record(z.string(), z.string().max(400)),
+		'What stands where the file says nothing could not be read. Load the page again.'
+	),
+	mapping: jsonOf(ImportMapping, 'What the headings mean could not be read. Load the page again.'),
 	confirmed: z.string().nullable()
 });
 
