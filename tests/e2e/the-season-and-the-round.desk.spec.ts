@@ -217,7 +217,7 @@ test('a probe is calibrated on the day: too early, off, and right', async ({ bro
 		await oxygen.getByLabel(/Temperature in the sleeve/).fill('15');
 		await oxygen.getByLabel(/height here/).fill('250');
 		await oxygen.getByLabel('Minutes in the sleeve').fill(minutes);
-		await oxygen.getByRole('button', { name: 'Judge and keep' }).click();
+		await oxygen.getByRole('button', { name: 'Judge and save' }).click();
 	};
 	await page.getByRole('button', { name: 'Simulated meter' }).click();
 	await expect(page.getByText(/% simulated/)).toBeVisible();
@@ -230,7 +230,7 @@ test('a probe is calibrated on the day: too early, off, and right', async ({ bro
 	await expect(oxygen.getByText(/Last Thu 14 May, 11:20: passed/)).toBeVisible();
 	const conductivity = page.getByRole('region', { name: /Conductivity/ });
 	await conductivity.getByLabel('Reading, µS/cm').fill('a lot');
-	await conductivity.getByRole('button', { name: 'Judge and keep' }).click();
+	await conductivity.getByRole('button', { name: 'Judge and save' }).click();
 	await expect(conductivity.getByRole('alert')).toHaveText(/The reading: type a number/);
 	await context.close();
 });

@@ -6,13 +6,14 @@ import { parameters } from '../../src/lib/core/quantity';
 import { settingsOf } from '../../src/lib/core/method';
 import { can } from '../../src/lib/server/access';
 import { database } from '../../src/lib/server/db/connect';
-import { instrument, program as programTable, runningClock } from '../../src/lib/server/db/schema';
+import { circuit, instrument, program as programTable, runningClock } from '../../src/lib/server/db/schema';
 import { previewSettings, readSettings, settingsAsCsv } from '../../src/lib/server/library/card-file';
 import { cardVersions, roundsThatWouldMove } from '../../src/lib/server/library/cards';
 import { keepTexts } from '../../src/lib/server/library/keep';
 import { loadLibrary } from '../../src/lib/server/library/load';
 import { readFile } from '../../src/lib/server/library/read-file';
-import { calibrate, Calibrated, calibrationsOf, wayOf } from '../../src/lib/server/plan/calibrate';
+import { Calibrated } from '../../src/lib/core/quality';
+import { calibrate, calibrationsOf, wayOf } from '../../src/lib/server/plan/calibrate';
 import { RainRead, rainLately, typeRain } from '../../src/lib/server/plan/storm';
 import { dayWorks } from '../../src/lib/server/plan/day-works';
 import { loadSeason } from '../../src/lib/server/plan/season';
@@ -62,7 +63,14 @@ describe('calibrating', () => {
 			serialNumber: '1',
 			measures: { 'dissolved-oxygen': { low: 0, high: 20 } }
 		});
-		const at = { way: 'sleeve', reading_percent: '100', temperature_C: '15', elevation_m: '1000', settled_min: '12' };
+		const at = {
+			way: 'sleeve',
+			percentOf: 'sea-level',
+			reading_percent: '100',
+			temperature_C: '15',
+			elevation_m: '1000',
+			settled_min: '12'
+		};
 		expect(await calibrate(db, who, id, 'dissolved-oxygen', Calibrated.parse(at), now_ms)).toMatchObject({
 			passed: false
 		});
@@ -271,6 +279,14 @@ describe('the plan', () => {
 		expect(rounds[0]).toMatchObject({ state: 'planned', visited: [], hasNoOrder: false });
 		expect(rounds[0]!.bottles).toBe(1 + rounds[0]!.quality.length);
 		expect(wire.circuits[0]).toMatchObject({ noOrderOn: [], barred: [] });
+	});
+	it('carries its team’s gear, or a set that it shares', async () => {
+		const { who } = await aPlan();
+		const own = (await loadSeason(db, who, now_ms)).wire.circuits[0]!;
+		await db.update(circuit).set({ kit: 'blue nets', disinfects: true }).where(eq(circuit.id, own.id));
+		const { wire } = await loadSeason(db, who, now_ms);
+		expect(own.kit).toMatch(/^gear of /);
+		expect([wire.circuits[0]!.kit, wire.disinfected]).toEqual(['blue nets', ['blue nets']]);
 	});
 	it('knows a day that no order can do', () => {
 		const question = {

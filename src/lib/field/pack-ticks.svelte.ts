@@ -17,6 +17,8 @@ const EVERY_ms = 15_000;
  */
 export class PackTicks {
 	ticks = $state.raw<ReadonlyMap<string, Tick> | null>(null);
+	/** False while the store has not taken the last words. */
+	isKept = $state(true);
 	/** False while the last words have not reached the server. */
 	isTold = $state(true);
 
@@ -39,7 +41,8 @@ export class PackTicks {
 	follow(): () => void {
 		const watched = liveQuery(() => store.ticks.where('roundId').equals(this.roundId).toArray()).subscribe((ticks) => {
 			this.ticks = new Map(ticks.map((t) => [t.line, this.#latest(t)]));
-			this.isTold = this.#onTheWay.size === 0 && ticks.every((t) => t.state === 'sent');
+			this.isKept = this.#onTheWay.size === 0;
+			this.isTold = this.isKept && ticks.every((t) => t.state === 'sent');
 		});
 		const hear = () => void this.exchange();
 		const stopAsking = whileVisible(EVERY_ms, hear);
@@ -58,7 +61,7 @@ export class PackTicks {
 		const at_ms = Math.max(now_ms, last ? Date.parse(last.at) + 1 : 0);
 		const tick: Tick = { roundId: this.roundId, line, isPacked, by, at: new Date(at_ms).toISOString(), state: 'kept' };
 		this.#onTheWay.set(line, tick);
-		this.isTold = false;
+		this.isKept = this.isTold = false;
 		this.ticks = new Map(this.ticks).set(line, tick);
 		await store.ticks.put(tick);
 		await this.exchange();

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
+	import { browser } from '$app/environment';
+	import { writeDatesBy } from '$lib/core/wording';
 	import { FieldApp } from '$lib/field/field-app.svelte';
 	import { dropLastSeen } from '$lib/field/last-seen';
 	import { setFieldApp } from './field-context';
@@ -9,6 +11,7 @@
 
 	const app = new FieldApp();
 	setFieldApp(app);
+	if (browser) writeDatesBy(() => app.packed?.satchel.program.dates);
 
 	$effect(() => {
 		if (app.isOpen) dropLastSeen();

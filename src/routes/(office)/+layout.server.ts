@@ -20,7 +20,12 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 		now_ms: serverNow_ms(),
 		access: await untoldAccess(database(), member.userId),
 		person: { name: member.name, role: rolesOf(member).join(', ') },
-		program: { name: member.program.name, timeZone: member.program.timeZone, isDemo: member.program.isDemo },
+		program: {
+			name: member.program.name,
+			timeZone: member.program.timeZone,
+			isDemo: member.program.isDemo,
+			dates: member.program.dates
+		},
 		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))
 	};
 };

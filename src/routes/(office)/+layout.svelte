@@ -1,11 +1,17 @@
 <script lang="ts">
+	import { browser } from '$app/environment';
 	import { page } from '$app/state';
+	import { writeDatesBy } from '$lib/core/wording';
 	import Notebook from '$lib/ui/kit/Notebook.svelte';
+	import Toasts from '$lib/ui/kit/Toasts.svelte';
 	import type { LayoutProps } from './$types';
 
 	import { sayAccess } from '$lib/ui/account/say-access';
 
 	let { data, children }: LayoutProps = $props();
+
+	// the server looks it up by request instead
+	if (browser) writeDatesBy(() => data.program.dates);
 </script>
 
 <Notebook tabs={data.tabs} path={page.url.pathname} person={data.person}>
@@ -20,6 +26,7 @@
 	{/if}
 	{@render children()}
 </Notebook>
+<Toasts />
 
 <style>
 	.told {

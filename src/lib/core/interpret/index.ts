@@ -26,14 +26,4 @@ export { seasonStanding, type Standing } from './season-standing';
 export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
 export { sayTrend } from './words/trend';
 // a plan in words
-export {
-	sayBreach,
-	sayGear,
-	sayMinute,
-	sayMinutes,
-	sayPlanDay,
-	sayRemedy,
-	sayWait,
-	saySamplerNeed,
-	sayUnmet
-} from './words/plan';
+export { sayBreach, sayGear, sayMinutes, sayPlanDay, sayRemedy, sayWait, saySamplerNeed, sayUnmet } from './words/plan';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { KindName } from './kind-name';
+import type { KindName, Library } from './kind-name';
 
 /*
  * One field of a thing in the library. A field has a text form, the same on the screen, in a CSV cell and in a map
@@ -24,6 +24,8 @@ export interface Field<T> {
 	help?: string | undefined;
 	isRequired: boolean;
 	options?: readonly string[] | undefined;
+	/** Words that may stand here, where the program's own list says which. */
+	optionsIn?: ((library: Library) => string[]) | undefined;
 	/** Kinds of thing that are named here. */
 	refers?: readonly KindName[] | undefined;
 	read(text: string, lookup: Lookup): Read<T>;

@@ -11,11 +11,14 @@ export {
 	ownCodeOf,
 	permissionMissing,
 	thresholdOf,
+	usualSkills,
 	type PaperSize,
 	type ThresholdRow
 } from './kinds';
 export { roles, type Role } from './roles';
 // rows as texts
 export { lookupIn, namedBy, objectionsTo, readRow, withRow, writeRow, type Texts } from './rows';
+// forms
+export { doubtsOn, textsOf, thingForm } from './thing-form';
 // files
 export { ImportMapping, planImport, type FileRow, type ImportLine, type ImportPlan } from './import-plan';

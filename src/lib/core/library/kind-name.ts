@@ -19,3 +19,9 @@ export const kindNames = [
 	'cards'
 ] as const;
 export type KindName = (typeof kindNames)[number];
+
+/** A thing of the library. `id` tells it apart for good; its name may change. */
+export type Row = { id: string } & Record<string, unknown>;
+
+/** All that a program has set up, by kind. */
+export type Library = Record<KindName, readonly Row[]>;

@@ -1,19 +1,13 @@
 import type { Field, Lookup } from './field';
-import { kindNames, type KindName } from './kind-name';
+import { kindNames, type KindName, type Library, type Row } from './kind-name';
 
-export type { KindName };
-
-/** A thing of the library. `id` tells it apart for good; its name may change. */
-export type Row = { id: string } & Record<string, unknown>;
+export type { KindName, Library, Row };
 
 /** What is wrong with a row, at which field; '' where it is the row as a whole. */
 export interface Objection {
 	field: string;
 	why: string;
 }
-
-/** All that a program has set up, by kind. */
-export type Library = Record<KindName, readonly Row[]>;
 
 export const emptyLibrary = (): Library =>
 	Object.fromEntries(kindNames.map((name) => [name, []])) as unknown as Library;

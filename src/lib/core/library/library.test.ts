@@ -249,6 +249,19 @@ describe('what must hold between things', () => {
 		expect(the('people').doubts!(row, library, today)[0]!.why).toMatch(/ended on 2026-01-31/);
 	});
 
+	it('people are trained in what the program says, and it keeps what somebody is trained in', () => {
+		const texts = { ...person, name: 'Ben Orr', initials: 'BO', email: 'b@o.invalid', skills: 'boats' };
+		expect(whyNot(small(), 'people', texts)[0]).toMatch(/^“boats” is nothing that people are trained in here/);
+		const program = { ...small().program[0]!, skills: ['boats'] };
+		const withBoats = { ...small(), program: [program] };
+		expect(whyNot(withBoats, 'people', texts)).toEqual([]);
+		const crewed = having(withBoats, 'people', texts);
+		expect(the('program').objections({ ...program, skills: [] }, crewed, today)[0]).toMatchObject({
+			field: 'skills',
+			why: '“boats” is still asked for by Ben Orr.'
+		});
+	});
+
 	const circuit = {
 		name: 'North round',
 		siteIds: 'KE1',

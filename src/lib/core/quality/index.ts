@@ -4,6 +4,7 @@ export { coverage, readingUncertainty, type HowSure } from './uncertainty';
 export { readingSlips, slipGuesses, type Range, type SlipGuess } from './slips';
 // an instrument against what is known
 export { checkBuffers, checkSleeve, checkStandard, checkThermometer, type CalibrationRules } from './calibration';
+export { Calibrated, calibrationForm } from './calibrated';
 // a meter that comes to rest
 export { settling, type Rest, type Settling, type Shown } from './settling';
 // duplicates

@@ -8,6 +8,7 @@ import { Entry } from '../logbook';
 import { MethodCard } from '../method';
 import type { Answers } from '../observations';
 import { ParameterCode } from '../quantity';
+import { dateStyles } from '../wording';
 import type { GearWarning, RoundQuestion } from '../schedule';
 
 const Person = z.object({ id: z.string(), name: z.string(), initials: z.string() });
@@ -21,6 +22,8 @@ export const Satchel = z.object({
 		timeZone: z.string(),
 		/** Stand-ins for devices work in the demo and nowhere else. */
 		isDemo: z.boolean().default(false),
+		/** How dates and times of day are written. */
+		dates: z.enum(dateStyles).optional(),
 		/** Whom to tell of what cannot wait. */
 		reportTo: z.string().default('')
 	}),

@@ -1,5 +1,19 @@
 // time in words
-export { instantOfTime, isoDay, minuteOfClock, sayDay, sayDuration, sayMonth, sayTime } from './time';
+export {
+	clock24,
+	dateStyles,
+	instantOfTime,
+	isoDay,
+	minuteOfClock,
+	sayDay,
+	sayDuration,
+	sayMinute,
+	sayMonth,
+	sayTime,
+	sayWeekday,
+	writeDatesBy,
+	type DateStyle
+} from './time';
 // figures and values in words
 export { saySure, sayValue, type Limits95 } from './value';
 // how a figure was found

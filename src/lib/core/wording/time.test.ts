@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { instantOfTime, isoDay, sayTime } from './time';
+import {
+	dateStyles,
+	instantOfTime,
+	isoDay,
+	minuteOfClock,
+	sayDay,
+	sayMinute,
+	sayMonth,
+	sayTime,
+	writeDatesBy
+} from './time';
 
 const nine = Date.UTC(2026, 4, 14, 9);
 
@@ -10,9 +20,12 @@ describe('a time of day as it is typed', () => {
 		['14.20', '14:20'],
 		['0930', '09:30'],
 		['7', '07:00'],
-		['8,45', '08:45']
+		['8,45', '08:45'],
+		['2:30 pm', '14:30'],
+		['12.05 a.m.', '00:05'],
+		['12 PM', '12:00']
 	])('%s is %s', (text, clock) => expect(sayTime(instantOfTime(text, nine, 'Etc/UTC')!, 'Etc/UTC')).toBe(clock));
-	it.each(['', 'noon', '25:00', '9:60', '-3', '9:5:1'])('“%s” is none', (text) =>
+	it.each(['', 'noon', '25:00', '9:60', '-3', '9:5:1', '13 pm', '0 am'])('“%s” is none', (text) =>
 		expect(instantOfTime(text, nine, 'Etc/UTC')).toBeNull()
 	);
 	it('lies within half a day, also across midnight', () => {
@@ -38,8 +51,32 @@ describe('a time of day as it is typed', () => {
 			)
 		);
 	});
+	it('is read back as it is said, in every style', () => {
+		for (const style of dateStyles) {
+			writeDatesBy(() => style);
+			for (let minute = 0; minute < 1440; minute += 7) expect(minuteOfClock(sayMinute(minute))).toBe(minute);
+		}
+		writeDatesBy(() => undefined);
+	});
 	it('a day is that of the place', () => {
 		expect(isoDay(Date.UTC(2026, 4, 14, 23), 'Europe/Berlin')).toBe('2026-05-15');
 		expect(isoDay(Date.UTC(2026, 4, 14, 2), 'America/St_Johns')).toBe('2026-05-13');
+	});
+});
+
+describe('dates, as a program’s people write them', () => {
+	const at = Date.UTC(2026, 4, 14, 14, 37);
+	it.each([
+		['14 May, 14:37', 'Thu 14 May 2026', '14:37', 'May 2026'],
+		['May 14, 2:37 pm', 'Thu May 14, 2026', '2:37 pm', 'May 2026'],
+		['May 14, 14:37', 'Thu May 14, 2026', '14:37', 'May 2026']
+	] as const)('%s', (style, day, time, month) => {
+		writeDatesBy(() => style);
+		try {
+			expect([sayDay(at, 'UTC', true), sayTime(at, 'UTC'), sayMonth('2026-05')]).toEqual([day, time, month]);
+			expect(isoDay(at, 'UTC')).toBe('2026-05-14');
+		} finally {
+			writeDatesBy(() => undefined);
+		}
 	});
 });

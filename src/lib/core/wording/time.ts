@@ -11,43 +11,80 @@ export function sayDuration(span_ms: number): string {
 	return days === 1 ? '1 day' : `${days} days`;
 }
 
-/** Making a format takes far longer than using it: one is made for each time zone. */
-function formatted(locale: string, how: Intl.DateTimeFormatOptions): (at_ms: number, timeZone: string) => string {
+/** How a program's people write dates and times of day: `Thu 14 May, 14:37` or `Thu, May 14, 2:37 pm`. */
+export const dateStyles = ['14 May, 14:37', 'May 14, 2:37 pm', 'May 14, 14:37'] as const;
+export type DateStyle = (typeof dateStyles)[number];
+const [USUAL] = dateStyles;
+const locales: Record<DateStyle, string> = {
+	'14 May, 14:37': 'en-GB',
+	'May 14, 2:37 pm': 'en-US',
+	'May 14, 14:37': 'en-US'
+};
+
+let styleNow: () => DateStyle | undefined = () => undefined;
+
+/** Says once for a process where the style of whoever is served just now is found. */
+export function writeDatesBy(style: () => DateStyle | undefined): void {
+	styleNow = style;
+}
+
+/** Making a format takes far longer than using it: one is made for each locale and time zone. */
+function formatted(
+	how: Intl.DateTimeFormatOptions,
+	localeOf = (): string => locales[styleNow() ?? USUAL]
+): (at_ms: number, timeZone: string) => string {
 	const formats = new Map<string, Intl.DateTimeFormat>();
 	return (at_ms, timeZone) => {
-		let format = formats.get(timeZone);
-		if (!format) formats.set(timeZone, (format = new Intl.DateTimeFormat(locale, { ...how, timeZone })));
+		const locale = localeOf();
+		const known = formats.get(`${locale} ${timeZone}`);
+		const format = known ?? new Intl.DateTimeFormat(locale, { ...how, timeZone });
+		if (!known) formats.set(`${locale} ${timeZone}`, format);
 		return format.format(at_ms);
 	};
 }
 
-/** Hour and minute in a time zone: `14:37`. */
-export const sayTime = formatted('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+/** Hour and minute in a time zone, whatever the style: `14:37`. */
+export const clock24 = formatted({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, () => 'en-GB');
+const clock12 = formatted({ hour: 'numeric', minute: '2-digit', hourCycle: 'h12' }, () => 'en-US');
 
-const dayOfWeek = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
-const dayOfYear = formatted('en-GB', { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
+/** Hour and minute in a time zone: `14:37`, or `2:37 pm` where people write it so. */
+export const sayTime = (at_ms: number, timeZone: string): string =>
+	styleNow() === 'May 14, 2:37 pm'
+		? clock12(at_ms, timeZone).replace(/\s/g, ' ').toLowerCase()
+		: clock24(at_ms, timeZone);
+
+/** Minutes since midnight as a time of day, as `sayTime` writes it. */
+export const sayMinute = (minute: number): string => sayTime(Math.round(minute) * MINUTE_ms, 'UTC');
+
+/** A day of the week in a time zone: `Thu`. */
+export const sayWeekday = formatted({ weekday: 'short' });
+
+const dayOfWeek = formatted({ weekday: 'short', day: 'numeric', month: 'short' });
+const dayOfYear = formatted({ weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' });
 
 /** A day in a time zone: `Thu 14 May`, with the year when asked. */
 export const sayDay = (at_ms: number, timeZone: string, withYear = false): string =>
 	(withYear ? dayOfYear : dayOfWeek)(at_ms, timeZone).replace(',', '');
 
-/** The month that begins with a day such as `2026-05`: `May 2026`. */
-export const sayMonth = (month: string): string =>
-	new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
-		Date.parse(`${month}-01`)
-	);
+const monthOfYear = formatted({ month: 'long', year: 'numeric' });
+
+/** The month of a day such as `2026-05-14`, or of `2026-05`: `May 2026`. */
+export const sayMonth = (day: string): string => monthOfYear(Date.parse(`${day.slice(0, 7)}-01`), 'UTC');
 
 /** The day in a time zone as labels and files write it: `2026-05-14`. */
-export const isoDay = formatted('en-CA', { year: 'numeric', month: '2-digit', day: '2-digit' });
+export const isoDay = formatted({ year: 'numeric', month: '2-digit', day: '2-digit' }, () => 'en-CA');
 
 /**
- * Minutes since midnight of a time of day as people write it: `7:05`, `14.30`, `0930`, `9`; null where it is none.
- * 24:00 ends a day.
+ * Minutes since midnight of a time of day as people write it: `7:05`, `14.30`, `0930`, `9`, `2:30 pm`; null where it is
+ * none. 24:00 ends a day.
  */
 export function minuteOfClock(text: string): number | null {
-	const match = /^(\d{1,2})(?:[:.,h ]?(\d\d))?$/.exec(text.trim());
-	const [hours, minutes] = [Number(match?.[1]), Number(match?.[2] ?? 0)];
+	const match = /^(\d{1,2})(?:[:.,h ]?(\d\d))? ?([ap])?\.?(?:m\.?)?$/i.exec(text.trim());
+	const [said, minutes] = [Number(match?.[1]), Number(match?.[2] ?? 0)];
 	if (!match || minutes > 59) return null;
+	const half = match[3]?.toLowerCase();
+	if (half !== undefined && (said < 1 || said > 12)) return null;
+	const hours = half === undefined ? said : (said % 12) + (half === 'p' ? 12 : 0);
 	const minute = hours * HOUR_min + minutes;
 	return minute > DAY_min ? null : minute;
 }
@@ -60,7 +97,7 @@ export function instantOfTime(text: string, near_ms: number, timeZone: string): 
 	const minute = minuteOfClock(text);
 	if (minute === null || minute === DAY_min) return null;
 	const towards = (from_ms: number) => {
-		const [h, m] = sayTime(from_ms, timeZone).split(':').map(Number) as [number, number];
+		const [h, m] = clock24(from_ms, timeZone).split(':').map(Number) as [number, number];
 		const off = minute - h * HOUR_min - m;
 		return from_ms + (((off + DAY_min / 2 + DAY_min) % DAY_min) - DAY_min / 2) * MINUTE_ms;
 	};

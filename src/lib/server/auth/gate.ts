@@ -3,6 +3,7 @@ import pLimit from 'p-limit';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { database } from '../db/connect';
+import { rowsOf } from '../db/rows';
 
 /*
  * Checking a password is slow on purpose. So few at a time are checked, few wait, and an account that is guessed at
@@ -31,7 +32,9 @@ export async function throughGate(body: unknown, attempt: () => Promise<Response
 }
 
 async function failures(key: string): Promise<number> {
-	const { rows } = await database().execute<{ count: number }>(
+	const rows = await rowsOf(
+		database(),
+		z.object({ count: z.number() }),
 		sql`select count from rate_limit where key = ${key} and last_request > ${Date.now() - WINDOW_ms}`
 	);
 	return rows[0]?.count ?? 0;

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
+import { z } from 'zod';
 import {
 	compose,
 	shippedCards,
@@ -10,6 +11,7 @@ import {
 	type MethodCard
 } from '../../core/method';
 import type { Db } from '../db/connect';
+import { instant, rowsOf } from '../db/rows';
 import type { Membership } from '../db/queries/members';
 import { audit, methodCard, methodCardVersion } from '../db/schema';
 import { definedParameters } from '../db/queries/own-parameters';
@@ -124,10 +126,12 @@ export async function roundsThatWouldMove(
 	cardId: string,
 	now_ms: number
 ): Promise<{ name: string; startsAt: string }[]> {
-	const { rows } = await db.execute<{ name: string; starts_at: Date }>(
+	const rows = await rowsOf(
+		db,
+		z.object({ name: z.string(), starts_at: instant }),
 		sql`select r.name, r.starts_at from round r where ${notBegun(programId, cardId, now_ms)} order by r.starts_at limit 100`
 	);
-	return rows.map((r) => ({ name: r.name, startsAt: new Date(r.starts_at).toISOString() }));
+	return rows.map((r) => ({ name: r.name, startsAt: r.starts_at.toISOString() }));
 }
 
 async function addVersion(
@@ -158,8 +162,12 @@ async function addVersion(
 
 /** Who kept which version, by version. */
 export async function keptBy(db: Db, programId: string, cardId: string): Promise<Record<number, string>> {
-	const { rows } = await db.execute<{ version: number; by: string }>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({ version: z.number(), by: z.string() }),
+		sql`
 		select (a.after->>'version')::int as version, m.initials as by from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
-		where a.program_id = ${programId} and a.what = 'cards' and a.row_id = ${cardId}`);
+		where a.program_id = ${programId} and a.what = 'cards' and a.row_id = ${cardId}`
+	);
 	return Object.fromEntries(rows.map((r) => [r.version, r.by]));
 }

@@ -1,5 +1,6 @@
 import { and, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
+import { z } from 'zod';
 import {
 	lookupIn,
 	namedBy,
@@ -18,6 +19,7 @@ import {
 	type Texts
 } from '../../core/library';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written } from '../db/rows';
 import type { Membership } from '../db/queries/members';
 import { audit, program } from '../db/schema';
 import { dateOfDay, dayNumber } from '../plan/local-day';
@@ -284,15 +286,25 @@ export interface AuditLine {
 
 /** Who changed a row, when, and what it was before; the latest first. */
 export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, library: Library): Promise<AuditLine[]> {
-	const { rows } = await db.execute<{ id: string; at: Date; by: string; before: Row | null; after: Row | null }>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			id: z.string(),
+			at: instant,
+			by: z.string(),
+			before: written<Row>().nullable(),
+			after: written<Row>().nullable()
+		}),
+		sql`
 		select a.id, a.at, m.initials as by, a.before, a.after from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
-		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id} order by a.at desc, a.id desc limit 50`);
+		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id} order by a.at desc, a.id desc limit 50`
+	);
 	const lookup = lookupIn(library);
 	const said = (row: Row | null, name: string) =>
 		row && row[name] !== undefined ? kind.fields[name]!.write(row[name], lookup) : '';
 	return rows.map((r) => ({
 		id: r.id,
-		at: new Date(r.at).toISOString(),
+		at: r.at.toISOString(),
 		by: r.by,
 		isNew: r.before === null,
 		isRemoval: r.after === null,

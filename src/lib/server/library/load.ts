@@ -1,7 +1,10 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
-import { emptyLibrary, kinds, type KindName, type Library, type Row } from '../../core/library';
+import { z } from 'zod';
+import { emptyLibrary, kinds, usualSkills, type KindName, type Library, type Row } from '../../core/library';
 import { usualDriveGuess, usualRates } from '../../core/schedule';
+import { dateStyles } from '../../core/wording';
 import type { Db } from '../db/connect';
+import { rowsOf } from '../db/rows';
 import { member, program, user } from '../db/schema';
 import { USUAL_OVERDUE_h } from '../db/queries/program-facts';
 import { column, tables } from './tables';
@@ -46,6 +49,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		reportTo,
 		overdue_h,
 		whoJudges,
+		dates = dateStyles[0],
+		skills = usualSkills,
 		holidays,
 		paper,
 		telephone,
@@ -64,6 +69,8 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		reportTo: reportTo ?? '',
 		overdue_h: overdue_h ?? USUAL_OVERDUE_h,
 		whoJudges: whoJudges ?? 'anyone',
+		dates,
+		skills,
 		holidays: holidays ?? [],
 		paper: paper ?? 'A4',
 		telephone: telephone ?? '',
@@ -94,8 +101,12 @@ async function peopleRows(db: Db, programId: string): Promise<Row[]> {
 }
 
 async function cardRows(db: Db, programId: string): Promise<Row[]> {
-	const { rows } = await db.execute<{ id: string; code: string; title: string }>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({ id: z.string(), code: z.string(), title: z.string() }),
+		sql`
 		select c.id, c.code, (select v.body->>'title' from method_card_version v where v.program_id = c.program_id and v.card_id = c.id order by v.version desc limit 1) as title
-		from method_card c where c.program_id = ${programId}`);
+		from method_card c where c.program_id = ${programId}`
+	);
 	return rows;
 }

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { PaperSize, Row } from '../../core/library';
+import type { DateStyle } from '../../core/wording';
 import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
 import { logbookTip, member, program } from '../db/schema';
@@ -16,6 +17,8 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		rain: 'typed' | 'none';
 		reportTo: string;
 		whoJudges: 'anyone' | 'others';
+		dates: DateStyle;
+		skills: string[];
 		holidays: string[];
 		paper: PaperSize;
 		telephone: string;
@@ -50,6 +53,8 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				rain: said.rain,
 				reportTo: said.reportTo,
 				whoJudges: said.whoJudges,
+				dates: said.dates,
+				skills: said.skills,
 				overdue_h: said.overdue_h,
 				qualityRates: { duplicateEvery: said.duplicateEvery, blankEvery: said.blankEvery },
 				holidays: said.holidays,

@@ -1,8 +1,8 @@
 import type { Content, ContentTable } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
-import { sayMinute, sayWait } from '../../core/interpret';
+import { sayWait } from '../../core/interpret';
 import { sayLimit } from '../../core/safety';
-import { sayDay, sayTime } from '../../core/wording';
+import { sayDay, sayMinute, sayTime } from '../../core/wording';
 import { type Sheet } from '../../core/logbook';
 import { techniqueWords } from '../../core/subjects/bottle/words';
 import type { MethodCard, OrderedStep } from '../../core/method';

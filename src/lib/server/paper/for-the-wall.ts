@@ -1,6 +1,7 @@
 import type { Content } from 'pdfmake/interfaces';
 import { sayPlanDay } from '../../core/interpret';
-import { counted } from '../../core/wording';
+import { counted, sayMonth } from '../../core/wording';
+import { dateOfDay } from '../plan/local-day';
 import type { BoardRound } from '../plan/season';
 import { paperPage, print, ruledTable, type Letterhead } from './print';
 
@@ -17,14 +18,12 @@ export interface PaperSeason {
 	rounds: readonly PaperSeasonRound[];
 }
 
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' });
-const DAY_ms = 86_400_000;
 const marks: Record<BoardRound['state'], string> = { done: 'done', missed: 'missed', refused: 'refused', planned: '' };
 
 /** The season to pin on a wall: every round by month, with a blank for what came of it. */
 export function printSeasonSheet({ letterhead, from, to, rounds }: PaperSeason): Promise<Uint8Array> {
 	const inSeason = rounds.filter((r) => r.day >= from && r.day <= to).sort((a, b) => a.day - b.day);
-	const months = [...new Set(inSeason.map((r) => MONTH.format(r.day * DAY_ms)))];
+	const months = [...new Set(inSeason.map((r) => sayMonth(dateOfDay(r.day))))];
 	const duplicates = (r: PaperSeasonRound) => r.quality.map((q) => q.kind).join(', ');
 	const row = (r: PaperSeasonRound): Content[] => [
 		sayPlanDay(r.day),
@@ -43,7 +42,7 @@ export function printSeasonSheet({ letterhead, from, to, rounds }: PaperSeason):
 				ruledTable(
 					[54, 104, 92, 48, 50, '*'],
 					['day', 'round', 'sites', 'crew', 'quality', 'what came of it'],
-					inSeason.filter((r) => MONTH.format(r.day * DAY_ms) === month).map(row)
+					inSeason.filter((r) => sayMonth(dateOfDay(r.day)) === month).map(row)
 				)
 			])
 		])

@@ -60,6 +60,9 @@ export async function programOfFeed(db: Db, key: string): Promise<CalendarOf | n
 		.from(program)
 		.where(eq(sql`${program.settings}->>'feedKey'`, key));
 	return row
-		? { programId: row.id, program: { id: row.id, name: row.name, timeZone: row.timeZone, isDemo: row.isDemo } }
+		? {
+				programId: row.id,
+				program: { id: row.id, name: row.name, timeZone: row.timeZone, isDemo: row.isDemo, dates: row.settings.dates }
+			}
 		: null;
 }

@@ -2,53 +2,13 @@ import { and, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import { pressureFromElevation } from '../../core/oxygen';
-import { checkBuffers, checkSleeve, checkStandard, checkThermometer } from '../../core/quality';
+import { checkBuffers, checkSleeve, checkStandard, checkThermometer, type Calibrated } from '../../core/quality';
 import { isKnownCode, isOwnCode, isParameterCode, parameterOf, units, type KnownCode } from '../../core/quantity';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
+import { instant, rowsOf } from '../db/rows';
 import { knownParameters } from '../db/queries/own-parameters';
 import { calibration, instrument } from '../db/schema';
-
-const number = (what: string) => z.coerce.number({ error: `${what}: type a number.` });
-const optional = (what: string) =>
-	z.preprocess((v) => (v === '' || v == null ? undefined : v), number(what).optional());
-
-/** What is typed at a calibration, by how the parameter is calibrated. */
-export const Calibrated = z.discriminatedUnion('way', [
-	z.object({
-		way: z.literal('sleeve'),
-		/** What the meter calls 100 %: air at sea level, or the air where it is. */
-		percentOf: z.enum(['sea-level', 'local'], { error: 'Say which percent the meter shows.' }).default('sea-level'),
-		reading_percent: number('The reading').min(0).max(200, 'A reading over 200 % is not possible.'),
-		temperature_C: number('The temperature').min(-2, 'Too cold for this check.').max(45, 'Too hot for this check.'),
-		pressure_kPa: optional('The pressure').pipe(
-			z
-				.number()
-				.min(40, 'The pressure of the station, in kPa: 40 to 115.')
-				.max(115, 'The pressure of the station, in kPa: 40 to 115.')
-				.optional()
-		),
-		elevation_m: optional('The height').pipe(z.number().min(-430).max(9000).optional()),
-		settled_min: number('Minutes in the sleeve').min(0)
-	}),
-	z.object({
-		way: z.literal('standard'),
-		reading: number('The reading').min(0),
-		standard: number('The standard').positive('The standard is more than 0.')
-	}),
-	z.object({
-		way: z.literal('thermometer'),
-		reading_C: number('The reading').min(-40).max(60),
-		other_C: number('The other thermometer').min(-40).max(60)
-	}),
-	z.object({
-		way: z.literal('buffers'),
-		low: number('The buffer near 4'),
-		middle: number('The buffer near 7'),
-		high: optional('The buffer near 10').pipe(z.number().optional())
-	})
-]);
-export type Calibrated = z.infer<typeof Calibrated>;
 
 /** How each parameter is calibrated on the day. */
 export const wayOf: Partial<Record<KnownCode, Calibrated['way']>> = {
@@ -81,9 +41,13 @@ export async function calibrationsOf(db: Db, programId: string, code: string) {
 		.from(instrument)
 		.where(and(eq(instrument.programId, programId), eq(instrument.code, code)));
 	if (!tool) return null;
-	const { rows } = await db.execute<{ parameter: string; at: Date; passed: boolean; note: string }>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({ parameter: z.string(), at: instant, passed: z.boolean(), note: z.string() }),
+		sql`
 		select distinct on (parameter) parameter, at, passed, note from calibration
-		where program_id = ${programId} and instrument_id = ${tool.id} order by parameter, at desc, id desc`);
+		where program_id = ${programId} and instrument_id = ${tool.id} order by parameter, at desc, id desc`
+	);
 	const own = await knownParameters(db, programId);
 	const due = Object.entries(tool.measures).flatMap(([parameter, m]): CalibrationDue[] => {
 		const way = calibratedBy(parameter);
@@ -116,16 +80,6 @@ export async function calibrate(
 	now_ms: number
 ): Promise<CalibrationSaid> {
 	if (calibratedBy(parameter) !== typed.way) return { ok: false, why: 'This is not how that parameter is calibrated.' };
-	if (
-		typed.way === 'sleeve' &&
-		typed.percentOf === 'sea-level' &&
-		typed.pressure_kPa === undefined &&
-		typed.elevation_m === undefined
-	)
-		return {
-			ok: false,
-			why: 'Type the pressure here, or the height of this place: what the probe should read follows from it.'
-		};
 	const { passed, said } = judged(typed);
 	await db.insert(calibration).values({
 		programId: member.programId,

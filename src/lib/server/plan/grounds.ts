@@ -1,9 +1,9 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq } from 'drizzle-orm';
 import type { MethodCard } from '../../core/method';
 import { usualDriveGuess } from '../../core/schedule';
 import { stepsOf } from '../../core/subjects/steps';
 import type { Db } from '../db/connect';
-import { circuit, drive, place, program, site, team } from '../db/schema';
+import { circuit, drive, methodCardVersion, place, program, site, team } from '../db/schema';
 import { dayWorks } from './day-works';
 import { dayQuestion, learnedLengths } from './round-day';
 
@@ -34,8 +34,11 @@ export async function readGrounds(db: Db, programId: string, timeZone: string): 
 		.innerJoin(team, and(eq(team.programId, circuit.programId), eq(team.id, circuit.teamId)))
 		.where(eq(circuit.programId, programId))
 		.orderBy(asc(circuit.name));
-	const { rows: cards } = await db.execute<Grounds['cards'][number] & Record<string, unknown>>(sql`
-		select distinct on (card_id) card_id, body from method_card_version where program_id = ${programId} order by card_id, version desc`);
+	const cards = await db
+		.selectDistinctOn([methodCardVersion.cardId], { card_id: methodCardVersion.cardId, body: methodCardVersion.body })
+		.from(methodCardVersion)
+		.where(eq(methodCardVersion.programId, programId))
+		.orderBy(methodCardVersion.cardId, desc(methodCardVersion.version));
 	const sites = await db.select().from(site).where(eq(site.programId, programId));
 	const drives = await db.select().from(drive).where(eq(drive.programId, programId));
 	return {

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { readScope, type Member } from '../access';
 import type { Db } from '../db/connect';
+import { instant, rowsOf } from '../db/rows';
 
 /** What a phone says of a round's list: each line's latest word, and which rounds it wants to hear of. */
 export const PackWords = z.object({
@@ -35,7 +36,9 @@ export interface PackTickRow {
 export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms: number): Promise<PackTickRow[]> {
 	return db.transaction(async (tx) => {
 		const ids = [...new Set([...words.rounds, ...words.ticks.map((t) => t.roundId)])];
-		const { rows: known } = await tx.execute<{ id: string }>(
+		const known = await rowsOf(
+			tx,
+			z.object({ id: z.string() }),
 			sql`select id from round where program_id = ${member.programId} and id = any(${sql.param(ids)}::uuid[])
 				and (team_id = ${member.teamId} or ${member.id} = any(crew_ids) or ${readScope(member)} = 'all')`
 		);
@@ -50,19 +53,23 @@ export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms
 					at = least(${tick.at}::timestamptz, greatest(${now}::timestamptz, pack_tick.at + interval '1 millisecond'))
 				where ${tick.at}::timestamptz > pack_tick.at`);
 		}
-		const { rows } = await tx.execute<{
-			round_id: string;
-			line: string;
-			is_packed: boolean;
-			at: Date;
-			by_member_id: string;
-		}>(sql`
-			select round_id, line, is_packed, at, by_member_id from pack_tick where program_id = ${member.programId} and round_id = any(${sql.param([...there])}::uuid[])`);
+		const rows = await rowsOf(
+			tx,
+			z.object({
+				round_id: z.string(),
+				line: z.string(),
+				is_packed: z.boolean(),
+				at: instant,
+				by_member_id: z.string()
+			}),
+			sql`
+			select round_id, line, is_packed, at, by_member_id from pack_tick where program_id = ${member.programId} and round_id = any(${sql.param([...there])}::uuid[])`
+		);
 		return rows.map((r) => ({
 			roundId: r.round_id,
 			line: r.line,
 			isPacked: r.is_packed,
-			at: new Date(r.at).toISOString(),
+			at: r.at.toISOString(),
 			by: r.by_member_id
 		}));
 	});

@@ -1,8 +1,9 @@
 import { stepsOf } from '../../core/subjects/steps';
 import { and, eq, sql } from 'drizzle-orm';
 import suncalc from 'suncalc';
+import { z } from 'zod';
 import { roundLabels, type BottleLabel } from '../../core/custody';
-import { sayMinute } from '../../core/interpret';
+import { sayMinute } from '../../core/wording';
 import type { MethodCard } from '../../core/method';
 import {
 	driveBetween,
@@ -19,6 +20,7 @@ import type { Hours } from '../../core/library';
 import type { Sheet } from '../../core/logbook';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written, writtenNumber } from '../db/rows';
 import { circuit, drive, methodCardVersion, place, program, round, site } from '../db/schema';
 import { dateOfDay, dayNumber, dayOfDate, instantAt, minuteOfDay } from './local-day';
 
@@ -275,7 +277,9 @@ export function labelsOf(round: RoundDay): BottleLabel[] {
 
 /** The sheets of a round's visits as they stand, in the order in which they were begun. */
 export async function sheetsOfRound(db: Db, programId: string, roundId: string): Promise<Sheet[]> {
-	const { rows } = await db.execute<{ sheet: Sheet }>(
+	const rows = await rowsOf(
+		db,
+		z.object({ sheet: written<Sheet>() }),
 		sql`select sheet from visit where program_id = ${programId} and round_id = ${roundId} order by started_at`
 	);
 	return rows.map((r) => r.sheet);
@@ -290,12 +294,15 @@ export async function learnedLengths(
 	programId: string,
 	siteIds: readonly string[]
 ): Promise<Map<string, { visit_min: number; bottle_min: number | null; visits: number }>> {
-	const { rows } = await db.execute<{
-		site_id: string;
-		visit_min: number;
-		bottle_min: number | null;
-		visits: string;
-	}>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			site_id: z.string(),
+			visit_min: z.number(),
+			bottle_min: z.number().nullable(),
+			visits: writtenNumber
+		}),
+		sql`
 		select site_id, percentile_cont(0.5) within group (order by on_site) as visit_min, percentile_cont(0.5) within group (order by bottle) as bottle_min, count(*) as visits
 		from (
 			select v.site_id, extract(epoch from (v.sheet->'leaving'->>'at')::timestamptz - v.started_at) / 60 as on_site,
@@ -304,14 +311,15 @@ export async function learnedLengths(
 			from visit v
 			where v.program_id = ${programId} and v.site_id = any(${sql.param(siteIds)}::uuid[]) and v.is_finished and v.sheet->'bottles'->'bacteria' ? 'filledAt'
 		) as lately
-		where back <= ${VISITS_LEARNED_FROM} and on_site between 5 and 600 group by site_id`);
+		where back <= ${VISITS_LEARNED_FROM} and on_site between 5 and 600 group by site_id`
+	);
 	return new Map(
 		rows.map((r) => [
 			r.site_id,
 			{
 				visit_min: Math.round(r.visit_min),
 				bottle_min: r.bottle_min === null ? null : Math.round(r.bottle_min),
-				visits: Number(r.visits)
+				visits: r.visits
 			}
 		])
 	);
@@ -326,8 +334,17 @@ async function soFarOf(
 	timeZone: string,
 	now_ms: number
 ): Promise<SoFar | null> {
-	const { rows } = await db.execute<{ site_id: string; started_at: Date; sheet: Sheet; is_finished: boolean }>(sql`
-		select site_id, started_at, sheet, is_finished from visit where program_id = ${programId} and round_id = ${roundId} order by started_at`);
+	const rows = await rowsOf(
+		db,
+		z.object({
+			site_id: z.string(),
+			started_at: instant,
+			sheet: written<Sheet>(),
+			is_finished: z.boolean()
+		}),
+		sql`
+		select site_id, started_at, sheet, is_finished from visit where program_id = ${programId} and round_id = ${roundId} order by started_at`
+	);
 	if (rows.length === 0 || dayNumber(now_ms, timeZone) !== day) return null;
 	const minute = (iso: string | undefined) => (iso === undefined ? null : minuteOfDay(Date.parse(iso), timeZone));
 	const bottle = (sheet: Sheet) =>
@@ -339,13 +356,13 @@ async function soFarOf(
 			.filter((r) => r.is_finished)
 			.map((r) => ({
 				id: r.site_id,
-				leave_min: minute(r.sheet.leaving?.at) ?? minuteOfDay(+new Date(r.started_at), timeZone),
+				leave_min: minute(r.sheet.leaving?.at) ?? minuteOfDay(+r.started_at, timeZone),
 				bottle_min: bottle(r.sheet)
 			})),
 		at: there
 			? {
 					id: there.site_id,
-					begin_min: minuteOfDay(+new Date(there.started_at), timeZone),
+					begin_min: minuteOfDay(+there.started_at, timeZone),
 					bottle_min: bottle(there.sheet)
 				}
 			: null

@@ -1,4 +1,5 @@
 import { and, arrayOverlaps, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { limitsOf } from '../../core/method';
 import { inSentence } from '../../core/wording';
 import { permissionMissing, type Role } from '../../core/library';
@@ -9,11 +10,11 @@ import {
 	type Purpose,
 	type SamplerTask,
 	type SeasonRound,
-	type SeasonWire,
-	type Skill
+	type SeasonWire
 } from '../../core/schedule';
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written } from '../db/rows';
 import { member, sampler } from '../db/schema';
 import { bottlesASite, cardOf, readGrounds, worksOn, type Grounds, type Site } from './grounds';
 import { dateOfDay, dayNumber, dayOfDate } from './local-day';
@@ -65,11 +66,14 @@ export async function loadSeason(
 			tasks: await samplerTasksOf(db, programId, storms),
 			drying: limitsOf(cardOf(grounds, circuits[0]?.circuit) ?? {}),
 			southern: sites.filter(isSouthern).length > sites.length / 2,
-			disinfected: circuits.filter(({ circuit: c }) => c.disinfects).map(({ team: name }) => name)
+			disinfected: circuits.filter(({ circuit: c }) => c.disinfects).map(kitOf)
 		},
 		rounds: rows.map((r) => boardRound(r, grounds, now_ms))
 	};
 }
+
+/** The gear that a circuit carries: a set that it shares with others, or its team's own. */
+const kitOf = ({ circuit: c, team: teamName }: Grounds['circuits'][number]) => c.kit || `gear of ${teamName}`;
 
 function circuitOnWire(
 	{ circuit: c, team: teamName }: Grounds['circuits'][number],
@@ -84,7 +88,7 @@ function circuitOnWire(
 		name: c.name,
 		siteIds: c.siteIds,
 		water: c.water,
-		kit: teamName,
+		kit: kitOf({ circuit: c, team: teamName }),
 		teamId: c.teamId,
 		weekdays: c.weekdays,
 		spacing: { least_days: c.least_days, aim_days: c.aim_days, most_days: c.most_days },
@@ -94,7 +98,7 @@ function circuitOnWire(
 		},
 		crew: c.crew,
 		latestStart_min: c.latestStart_min,
-		needs: c.needs as Skill[],
+		needs: c.needs,
 		labId: c.labId,
 		bottles: bottlesASite(grounds, c) * c.siteIds.length,
 		barred,
@@ -120,7 +124,7 @@ export async function volunteersOf(db: Db, programId: string): Promise<SeasonWir
 	return people.map((p) => ({
 		id: p.id,
 		teamId: p.teamId,
-		skills: p.skills as Skill[],
+		skills: p.skills,
 		trainedUntil: p.trainedUntil === null ? null : dayOfDate(p.trainedUntil),
 		weekdays: p.weekdays,
 		away: p.away.map((a) => ({ from: dayOfDate(a.from), to: dayOfDate(a.to) }))
@@ -141,34 +145,39 @@ const labsOnWire = ({ places }: Grounds): SeasonWire['labs'] =>
 			])
 	);
 
-interface RoundRow extends Record<string, unknown> {
-	id: string;
-	name: string;
-	circuit_id: string;
-	starts_at: Date;
-	crew_ids: string[];
-	site_ids: string[];
-	refused_because: string | null;
-	quality: BoardRound['quality'];
-	lab_id: string | null;
-	despite: string;
-	purpose: Purpose;
+const RoundRow = z.object({
+	id: z.string(),
+	name: z.string(),
+	circuit_id: z.string(),
+	starts_at: instant,
+	crew_ids: z.array(z.string()),
+	site_ids: z.array(z.string()),
+	refused_because: z.string().nullable(),
+	quality: written<BoardRound['quality']>(),
+	lab_id: z.string().nullable(),
+	despite: z.string(),
+	purpose: written<Purpose>(),
 	/** Sites where somebody was. */
-	visited: string[];
-}
+	visited: z.array(z.string())
+});
+type RoundRow = z.output<typeof RoundRow>;
 
 async function roundsFrom(db: Db, programId: string, day: number): Promise<RoundRow[]> {
-	const { rows } = await db.execute<RoundRow>(sql`
+	const rows = await rowsOf(
+		db,
+		RoundRow,
+		sql`
 		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose, r.lab_id, r.despite,
 			array(select distinct v.site_id from visit v where v.program_id = r.program_id and v.round_id = r.id) as visited
 		from round r where r.program_id = ${programId} and r.circuit_id is not null
-			and r.starts_at > ${new Date(day * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`);
+			and r.starts_at > ${new Date(day * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`
+	);
 	return rows;
 }
 
 function boardRound(r: RoundRow, grounds: Grounds, now_ms: number): BoardRound {
 	const of = grounds.circuits.find(({ circuit: c }) => c.id === r.circuit_id)?.circuit;
-	const day = dayNumber(+new Date(r.starts_at), grounds.timeZone);
+	const day = dayNumber(+r.starts_at, grounds.timeZone);
 	const state = stateOf(r, now_ms);
 	return {
 		id: r.id,
@@ -233,5 +242,5 @@ function stateOf(
 ): BoardRound['state'] {
 	if (r.refused_because !== null) return 'refused';
 	if (r.visited.length > 0) return 'done';
-	return +new Date(r.starts_at) < now_ms - HALF_DAY_ms ? 'missed' : 'planned';
+	return +r.starts_at < now_ms - HALF_DAY_ms ? 'missed' : 'planned';
 }

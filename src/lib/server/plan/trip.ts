@@ -1,25 +1,28 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { Trip } from '../../core/custody';
 import type { Hours } from '../../core/library';
 import { weekday } from '../../core/schedule';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written } from '../db/rows';
 import { dateOfDay, dayNumber, instantAt } from './local-day';
 
 /** A bottle that is filled late in the day may still go to the lab on one of the days after. */
 const DAYS = 4;
 
-interface Row extends Record<string, unknown> {
-	id: string;
-	starts_at: Date;
-	time_zone: string;
-	name: string;
-	hours: Hours[];
-	closed_on: string[];
-	bench_min: number;
-	holding_h: number | null;
-	first_label: string | null;
-	first_at: string | null;
-}
+const Row = z.object({
+	id: z.string(),
+	starts_at: instant,
+	time_zone: z.string(),
+	name: z.string(),
+	hours: written<Hours[]>(),
+	closed_on: z.array(z.string()),
+	bench_min: z.number(),
+	holding_h: z.number().nullable(),
+	first_label: z.string().nullable(),
+	first_at: z.string().nullable()
+});
+type Row = z.output<typeof Row>;
 
 /**
  * Where the bottles of these rounds go, when that lab is open from the round's day on, and the bottle that was filled
@@ -27,7 +30,10 @@ interface Row extends Record<string, unknown> {
  */
 export async function tripsOf(db: Db, programId: string, roundIds: readonly string[]): Promise<Map<string, Trip>> {
 	if (roundIds.length === 0) return new Map();
-	const { rows } = await db.execute<Row>(sql`
+	const rows = await rowsOf(
+		db,
+		Row,
+		sql`
 		select r.id, r.starts_at, p.time_zone, l.name, l.hours, l.closed_on, l.bench_min, l.holding_h, f.label as first_label, f.filled as first_at
 		from round r join program p on p.id = r.program_id
 		join circuit c on c.program_id = r.program_id and c.id = r.circuit_id
@@ -37,7 +43,8 @@ export async function tripsOf(db: Db, programId: string, roundIds: readonly stri
 			where v.program_id = r.program_id and v.round_id = r.id and b.value->>'kind' = 'bacteria' and b.value ? 'filledAt'
 			order by (b.value->>'filledAt')::timestamptz limit 1
 		) f on true
-		where r.program_id = ${programId} and r.id = any(${sql.param([...roundIds])}::uuid[])`);
+		where r.program_id = ${programId} and r.id = any(${sql.param([...roundIds])}::uuid[])`
+	);
 	return new Map(
 		rows.map((r) => [
 			r.id,
@@ -45,7 +52,7 @@ export async function tripsOf(db: Db, programId: string, roundIds: readonly stri
 				lab: r.name,
 				bench_min: r.bench_min,
 				holding_h: r.holding_h,
-				openings: openingsFrom(dayNumber(+new Date(r.starts_at), r.time_zone), r),
+				openings: openingsFrom(dayNumber(+r.starts_at, r.time_zone), r),
 				first: r.first_at === null ? null : { label: r.first_label ?? 'a bottle', filledAt_ms: Date.parse(r.first_at) }
 			}
 		])

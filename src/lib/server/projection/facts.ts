@@ -1,10 +1,12 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { earlierDuplicates } from '../../core/subjects/bottle/earlier-duplicates';
 import { type Context, type InstrumentFacts, type Usual } from '../../core/subjects/context';
-import type { Entry, Sheet } from '../../core/logbook';
+import { Entry, type Sheet } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import type { ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written, writtenNumber } from '../db/rows';
 import { tripsOf } from '../plan/trip';
 
 /** What is needed to work out a visit, read for many visits at once. */
@@ -33,11 +35,20 @@ const LABELS_WITHIN_days = 30;
 const DAY_ms = 86_400_000;
 const HISTORY = '10 years';
 
-type EntryRow = Pick<Entry, 'id' | 'at' | 'device' | 'path' | 'op' | 'value' | 'was'> & {
-	visit_id: string;
-	by_member_id: string;
-	skew_ms: string | null;
-};
+/** A row of the logbook. */
+export const EntryRow = z.object({
+	id: z.string(),
+	visit_id: z.string(),
+	at: z.string(),
+	by_member_id: z.string(),
+	device: z.string(),
+	path: z.string(),
+	op: Entry.shape.op,
+	value: z.unknown(),
+	was: z.string().nullable(),
+	skew_ms: writtenNumber.nullable()
+});
+type EntryRow = z.output<typeof EntryRow>;
 
 /** The entry that a row of the logbook keeps. */
 export const entryOf = (row: EntryRow): Entry => ({
@@ -55,28 +66,36 @@ export const entryOf = (row: EntryRow): Entry => ({
 export async function visitFacts(db: Db, programId: string, visitIds: readonly string[]): Promise<VisitFacts[]> {
 	if (visitIds.length === 0) return [];
 	const ids = sql`any(${sql.param([...visitIds])}::uuid[])`;
-	const { rows: visits } = await db.execute<{
-		id: string;
-		site_id: string;
-		round_id: string | null;
-		started_at: string;
-		code: string;
-		time_zone: string;
-		report_to: string | null;
-		elevation_m: number;
-		latitude: number;
-		wading_depth_m: number | null;
-		body: MethodCard;
-	}>(sql`
+	const visits = await rowsOf(
+		db,
+		z.object({
+			id: z.string(),
+			site_id: z.string(),
+			round_id: z.string().nullable(),
+			started_at: instant,
+			code: z.string(),
+			time_zone: z.string(),
+			report_to: z.string().nullable(),
+			elevation_m: z.number(),
+			latitude: z.number(),
+			wading_depth_m: z.number().nullable(),
+			body: written<MethodCard>()
+		}),
+		sql`
 		select v.id, v.site_id, v.round_id, v.started_at, s.code, p.time_zone, p.settings->>'reportTo' as report_to,
 			s.elevation_m, s.latitude, s.wading_depth_m, c.body from visit v
 		join program p on p.id = v.program_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
-		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`);
-	const { rows: entries } = await db.execute<EntryRow>(sql`
+		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`
+	);
+	const entries = await rowsOf(
+		db,
+		EntryRow,
+		sql`
 		select id, visit_id, at, by_member_id, device, path, op, value, was, skew_ms from entry
-		where program_id = ${programId} and visit_id = ${ids} and id not in (select entry_id from entry_set_aside where program_id = ${programId})`);
+		where program_id = ${programId} and visit_id = ${ids} and id not in (select entry_id from entry_set_aside where program_id = ${programId})`
+	);
 	const rounds = [...new Set(visits.flatMap((v) => (v.round_id === null ? [] : [v.round_id])))];
 	const trips = await tripsOf(db, programId, rounds);
 	const elsewhere = await labelsElsewhere(db, programId, visits, entries);
@@ -89,7 +108,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 	for (const entry of entries) byVisit.get(entry.visit_id)?.push(entry);
 	return visits.map((v) => {
 		const rows = byVisit.get(v.id) ?? [];
-		const startedAt = new Date(v.started_at);
+		const startedAt = v.started_at;
 		return {
 			id: v.id,
 			siteId: v.site_id,
@@ -103,7 +122,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			wadingDepth_m: v.wading_depth_m,
 			card: v.body,
 			entries: rows.map(entryOf),
-			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, Number(r.skew_ms)]]))),
+			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, r.skew_ms]]))),
 			instruments: instruments(startedAt),
 			trip: v.round_id === null ? null : (trips.get(v.round_id) ?? null),
 			labelsElsewhere: elsewhere.get(v.id) ?? {},
@@ -114,10 +133,14 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 
 /** Pairs of duplicates of the last visits that had any. */
 export async function duplicatesOf(db: Db, programId: string): Promise<ReturnType<typeof earlierDuplicates>> {
-	const { rows } = await db.execute<{ bottles: Sheet['bottles'] }>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({ bottles: written<Sheet['bottles']>() }),
+		sql`
 		select sheet->'bottles' as bottles from visit
 		where program_id = ${programId} and jsonb_path_exists(sheet, '$.bottles.*?(@.role == "duplicate")')
-		order by started_at desc limit ${DUPLICATES_KNOWN}`);
+		order by started_at desc limit ${DUPLICATES_KNOWN}`
+	);
 	return earlierDuplicates(rows);
 }
 
@@ -125,19 +148,23 @@ export async function duplicatesOf(db: Db, programId: string): Promise<ReturnTyp
 async function labelsElsewhere(
 	db: Db,
 	programId: string,
-	visits: readonly { id: string; site_id: string; started_at: string }[],
+	visits: readonly { id: string; site_id: string; started_at: Date }[],
 	entries: readonly EntryRow[]
 ): Promise<Map<string, Record<string, string>>> {
 	const labels = entries.filter(
 		(e) => e.op === 'set' && /^bottles\/[^/]+\/label$/.test(e.path) && typeof e.value === 'string'
 	);
 	if (labels.length === 0) return new Map();
-	const times = visits.map((v) => +new Date(v.started_at));
-	const { rows } = await db.execute<{ label: string; site_id: string; name: string }>(sql`
+	const times = visits.map((v) => +v.started_at);
+	const rows = await rowsOf(
+		db,
+		z.object({ label: z.string(), site_id: z.string(), name: z.string() }),
+		sql`
 		select b.value->>'label' as label, s.id as site_id, s.name from visit v
 		cross join lateral jsonb_each(v.sheet->'bottles') b join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${programId} and b.value->>'label' = any(${sql.param(labels.map((l) => String(l.value)))}::text[])
-			and v.started_at between ${new Date(Math.min(...times) - LABELS_WITHIN_days * DAY_ms).toISOString()} and ${new Date(Math.max(...times) + LABELS_WITHIN_days * DAY_ms).toISOString()}`);
+			and v.started_at between ${new Date(Math.min(...times) - LABELS_WITHIN_days * DAY_ms).toISOString()} and ${new Date(Math.max(...times) + LABELS_WITHIN_days * DAY_ms).toISOString()}`
+	);
 	const siteOf = new Map(visits.map((v) => [v.id, v.site_id]));
 	const found = new Map<string, Record<string, string>>();
 	for (const { visit_id, value } of labels) {
@@ -149,16 +176,20 @@ async function labelsElsewhere(
 
 /** Instruments as they stood at an instant: with the last calibration before it. */
 export async function instrumentFacts(db: Db, programId: string): Promise<(at: Date) => Context['instruments']> {
-	const { rows } = await db.execute<{
-		code: string;
-		measures: InstrumentFacts['measures'];
-		calibrations: { parameter: string; at: string }[];
-	}>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			code: z.string(),
+			measures: written<InstrumentFacts['measures']>(),
+			calibrations: written<{ parameter: string; at: string }[]>()
+		}),
+		sql`
 		select i.code, i.measures, coalesce((
 			select json_agg(json_build_object('parameter', c.parameter, 'at', c.at) order by c.at)
 			from calibration c where c.program_id = i.program_id and c.instrument_id = i.id and c.passed
 		), '[]') as calibrations
-		from instrument i where i.program_id = ${programId}`);
+		from instrument i where i.program_id = ${programId}`
+	);
 	return (at) =>
 		Object.fromEntries(
 			rows.map(({ code, measures, calibrations }) => [
@@ -182,18 +213,22 @@ export async function usualBefore(
 ): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
 	if (visits.length === 0) return new Map();
 	const asked = JSON.stringify(visits.map((v) => ({ id: v.id, site_id: v.siteId, at: v.startedAt.toISOString() })));
-	const { rows } = await db.execute<{
-		visit_id: string;
-		parameter: ParameterCode;
-		low: number;
-		high: number;
-		visits: number;
-	}>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			visit_id: z.string(),
+			parameter: written<ParameterCode>(),
+			low: z.number(),
+			high: z.number(),
+			visits: z.number()
+		}),
+		sql`
 		select q.id as visit_id, r.parameter, min(r.value) as low, max(r.value) as high, count(*)::int as visits
 		from jsonb_to_recordset(${asked}::jsonb) as q(id uuid, site_id uuid, at timestamptz)
 		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.is_reported and r.status <> 'rejected' and not r.is_simulated
 			and r.at < q.at and r.at > q.at - ${HISTORY}::interval
-		group by q.id, r.parameter`);
+		group by q.id, r.parameter`
+	);
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
 	for (const { visit_id, parameter, low, high, visits: n } of rows)
 		usual.set(visit_id, { ...usual.get(visit_id), [parameter]: { low, high, visits: n } });
@@ -205,14 +240,18 @@ export async function usualOfSites(
 	db: Db,
 	programId: string
 ): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
-	const { rows } = await db.execute<{
-		site_id: string;
-		parameter: ParameterCode;
-		low: number;
-		high: number;
-		visits: number;
-	}>(sql`
-		select site_id, parameter, low, high, visits from site_usual where program_id = ${programId}`);
+	const rows = await rowsOf(
+		db,
+		z.object({
+			site_id: z.string(),
+			parameter: written<ParameterCode>(),
+			low: z.number(),
+			high: z.number(),
+			visits: z.number()
+		}),
+		sql`
+		select site_id, parameter, low, high, visits from site_usual where program_id = ${programId}`
+	);
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
 	for (const { site_id, parameter, low, high, visits } of rows)
 		usual.set(site_id, { ...usual.get(site_id), [parameter]: { low, high, visits } });

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { evaluate, verdictPath, withHistory, type Outcome } from '../../core/visit';
 import { type Context } from '../../core/subjects/context';
 import { fold, instantOf, SKEW_WORTH_SAYING_ms } from '../../core/logbook';
@@ -6,6 +7,7 @@ import { type Verdict } from '../../core/subjects/review/branch';
 import { doubt, type Flag } from '../../core/subjects/flags';
 import { amount, type ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
+import { rowsOf } from '../db/rows';
 import { tripsOf } from '../plan/trip';
 import { usualBefore, visitFacts, type VisitFacts } from './facts';
 
@@ -66,8 +68,12 @@ async function workSiblingsAgain(
 		(id) => facts.find((v) => v.roundId === id)?.trip?.first?.filledAt_ms !== after.get(id)?.first?.filledAt_ms
 	);
 	if (changed.length === 0) return;
-	const { rows: all } = await db.execute<{ id: string }>(sql`
-		select id from visit where program_id = ${programId} and round_id = any(${sql.param(changed)}::uuid[])`);
+	const all = await rowsOf(
+		db,
+		z.object({ id: z.string() }),
+		sql`
+		select id from visit where program_id = ${programId} and round_id = any(${sql.param(changed)}::uuid[])`
+	);
 	const again = await visitFacts(
 		db,
 		programId,

@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { SKEW_WORTH_SAYING_ms } from '../../core/logbook';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
+import { rowsOf } from '../db/rows';
 import { receiveEntries } from './receive';
 import type { Received, SyncRequest } from './request';
 import { entriesSince, type Sent } from './send';
@@ -44,7 +46,11 @@ function saySpan(minutes: number): string {
 
 async function missingPhotos(db: Db, programId: string, hashes: readonly string[]): Promise<string[]> {
 	if (hashes.length === 0) return [];
-	const { rows } = await db.execute<{ sha256: string }>(
+	const rows = await rowsOf(
+		db,
+		z.object({
+			sha256: z.string()
+		}),
 		sql`select sha256 from photo where program_id = ${programId} and sha256 = any(${sql.param([...hashes])}::text[])`
 	);
 	const held = new Set(rows.map((r) => r.sha256));

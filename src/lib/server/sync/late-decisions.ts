@@ -1,6 +1,8 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, writtenNumber } from '../db/rows';
 import { lateLine, member as memberTable } from '../db/schema';
 import { receiveEntries } from './receive';
 import type { Received } from './request';
@@ -10,22 +12,26 @@ export async function waitingLateLines(
 	db: Db,
 	programId: string
 ): Promise<{ memberId: string; name: string; lines: number; visits: number; received: string }[]> {
-	const { rows } = await db.execute<{
-		by_member_id: string;
-		name: string;
-		lines: string;
-		visits: string;
-		received: Date;
-	}>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			by_member_id: z.string(),
+			name: z.string(),
+			lines: writtenNumber,
+			visits: writtenNumber,
+			received: instant
+		}),
+		sql`
 		select l.by_member_id, m.name, count(*) as lines, count(distinct l.line->>'visitId') as visits, max(l.received_at) as received
 		from late_line l join member m on m.program_id = l.program_id and m.id = l.by_member_id
-		where l.program_id = ${programId} and l.is_taken is null group by 1, 2 order by 2`);
+		where l.program_id = ${programId} and l.is_taken is null group by 1, 2 order by 2`
+	);
 	return rows.map((r) => ({
 		memberId: r.by_member_id,
 		name: r.name,
-		lines: Number(r.lines),
-		visits: Number(r.visits),
-		received: new Date(r.received).toISOString()
+		lines: r.lines,
+		visits: r.visits,
+		received: r.received.toISOString()
 	}));
 }
 

@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { Entry } from '../../core/logbook';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
+import { rowsOf, writtenNumber } from '../db/rows';
 import type { Received } from './request';
 
 /** More than this waits from nobody: whoever has left and sends without end is stopped. */
@@ -12,9 +14,13 @@ const MOST_WAITING = 20_000;
  * in time and the phone did not hear of it, is said to be there.
  */
 export async function keepAside(db: Db, who: Member, entries: readonly Entry[], now_ms: number): Promise<Received> {
-	const { rows } = await db.execute<{ waiting: string }>(sql`
-		select count(*) as waiting from late_line where program_id = ${who.programId} and by_member_id = ${who.id}`);
-	if (Number(rows[0]?.waiting ?? 0) + entries.length > MOST_WAITING)
+	const rows = await rowsOf(
+		db,
+		z.object({ waiting: writtenNumber }),
+		sql`
+		select count(*) as waiting from late_line where program_id = ${who.programId} and by_member_id = ${who.id}`
+	);
+	if ((rows[0]?.waiting ?? 0) + entries.length > MOST_WAITING)
 		return {
 			accepted: [],
 			refused: entries.map((e) => ({

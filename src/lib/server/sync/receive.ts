@@ -6,6 +6,7 @@ import { isFromStandIn } from '../../core/quantity';
 import { notJudgedBy } from '../db/queries/visits';
 import { can, readScope, rolesOf, type Member, type VisitSubject } from '../access';
 import { isDatabaseAway, type Db } from '../db/connect';
+import { rowsOf, written } from '../db/rows';
 import { program } from '../db/schema';
 import { log } from '../log';
 import { projectVisits } from '../projection/project';
@@ -141,15 +142,17 @@ interface KnownVisit extends VisitSubject {
 /** The visits the entries speak of: those the program has, and those that one of the entries opens here. */
 async function visitsOf(tx: Db, member: Member, entries: readonly Entry[]): Promise<Map<string, KnownVisit>> {
 	const asked = [...new Set(entries.map((e) => e.visitId))];
-	const { rows } = await tx.execute<{
-		id: string;
-		team_id: string | null;
-		opened_by: string;
-		not_judged_by: string[];
-		site_id: string;
-		card_version_id: string;
-		round_id: string | null;
-	}>(
+	const rows = await rowsOf(
+		tx,
+		z.object({
+			id: z.string(),
+			team_id: z.string().nullable(),
+			opened_by: z.string(),
+			not_judged_by: z.array(z.string()),
+			site_id: z.string(),
+			card_version_id: z.string(),
+			round_id: z.string().nullable()
+		}),
 		sql`select v.id, v.team_id, v.opened_by, v.site_id, v.card_version_id, v.round_id, ${notJudgedBy} as not_judged_by
 			from visit v where v.program_id = ${member.programId} and v.id = any(${sql.param(asked)}::uuid[])`
 	);
@@ -188,11 +191,15 @@ async function visitsOf(tx: Db, member: Member, entries: readonly Entry[]): Prom
 
 /** Sites and cards of the program, and the rounds that this member may go on. */
 async function realReferences(tx: Db, member: Member): Promise<Record<'sites' | 'cards' | 'rounds', Set<string>>> {
-	const { rows } = await tx.execute<{ what: 'sites' | 'cards' | 'rounds'; id: string }>(sql`
+	const rows = await rowsOf(
+		tx,
+		z.object({ what: written<'sites' | 'cards' | 'rounds'>(), id: z.string() }),
+		sql`
 		select 'sites' as what, id from site where program_id = ${member.programId}
 		union all select 'cards', id from method_card_version where program_id = ${member.programId}
 		union all select 'rounds', id from round where program_id = ${member.programId}
-			and (team_id = ${member.teamId} or ${member.id} = any(crew_ids) or ${readScope(member)} = 'all')`);
+			and (team_id = ${member.teamId} or ${member.id} = any(crew_ids) or ${readScope(member)} = 'all')`
+	);
 	const of = (what: string) => new Set(rows.filter((r) => r.what === what).map((r) => r.id));
 	return { sites: of('sites'), cards: of('cards'), rounds: of('rounds') };
 }
@@ -235,11 +242,19 @@ async function openVisits(tx: Db, member: Member, openings: readonly Entry[], no
 async function append(tx: Db, programId: string, entries: readonly Entry[], { now_ms, skew_ms }: Clock) {
 	const once = [...new Map(entries.map((e) => [e.id, e])).values()];
 	if (once.length === 0) return { accepted: [], fresh: [], clashing: [] };
-	const { rows: tip } = await tx.execute<{ first: string }>(sql`
-		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId} returning last_seq - ${once.length} as first`);
+	const tip = await rowsOf(
+		tx,
+		z.object({ first: z.string() }),
+		sql`
+		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId} returning last_seq - ${once.length} as first`
+	);
 	const first = Number(tip[0]!.first);
-	const { rows: there } = await tx.execute<{ id: string }>(sql`
-		select id from entry where program_id = ${programId} and id = any(${sql.param(once.map((e) => e.id))}::uuid[])`);
+	const there = await rowsOf(
+		tx,
+		z.object({ id: z.string() }),
+		sql`
+		select id from entry where program_id = ${programId} and id = any(${sql.param(once.map((e) => e.id))}::uuid[])`
+	);
 	const isThere = new Set(there.map((r) => r.id));
 	const fresh = once.filter((e) => !isThere.has(e.id));
 	const lines = fresh.map((e, i) => ({ ...e, seq: first + i + 1 }));
@@ -261,10 +276,14 @@ async function append(tx: Db, programId: string, entries: readonly Entry[], { no
 }
 
 async function clashes(tx: Db, programId: string, again: readonly Entry[]): Promise<Refusal[]> {
-	const { rows } = await tx.execute<{ id: string; path: string }>(sql`
+	const rows = await rowsOf(
+		tx,
+		z.object({ id: z.string(), path: z.string() }),
+		sql`
 		select e.id, r.path from jsonb_to_recordset(${JSON.stringify(again)}::jsonb) as r(id uuid, "visitId" uuid, at text, by uuid, path text, op op, value jsonb, was uuid)
 		join entry e on e.program_id = ${programId} and e.id = r.id
 		where (e.visit_id, e.at, e.by_member_id, e.path, e.op, coalesce(e.value, 'null'), e.was)
-			is distinct from (r."visitId", r.at, r.by, r.path, r.op, coalesce(r.value, 'null'), r.was)`);
+			is distinct from (r."visitId", r.at, r.by, r.path, r.op, coalesce(r.value, 'null'), r.was)`
+	);
 	return rows.map(({ id, path }) => ({ id, path, why: 'another entry with this id is in the logbook already' }));
 }

@@ -1,15 +1,17 @@
 import { asc, eq, sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { permissionMissing } from '../../core/library';
 import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { readScope } from '../access';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written } from '../db/rows';
 import { flume, program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
 import { readable } from '../db/queries/visits';
 import { thresholdsOf } from '../db/queries/thresholds';
 import { peopleOf, teamMembers } from '../db/queries/members';
-import { duplicatesOf, entryOf, instrumentFacts, usualOfSites } from '../projection/facts';
+import { duplicatesOf, entryOf, EntryRow, instrumentFacts, usualOfSites } from '../projection/facts';
 import { gearOfRound } from '../plan/gear';
 import { dateOfDay, dayNumber, instantAt } from '../plan/local-day';
 import { loadRoundDay } from '../plan/round-day';
@@ -21,16 +23,17 @@ const DAY_ms = 86_400_000;
 const ROUNDS_BACK_days = 2;
 const ROUNDS_AHEAD_days = 21;
 
-interface RoundRow extends Record<string, unknown> {
-	id: string;
-	name: string;
-	starts_at: Date;
-	card_version_id: string;
-	site_ids: string[];
-	crew_ids: string[];
-	quality: { siteId: string; kind: 'duplicate' | 'blank' }[];
-	team_id: string;
-}
+const RoundRow = z.object({
+	id: z.string(),
+	name: z.string(),
+	starts_at: instant,
+	card_version_id: z.string(),
+	site_ids: z.array(z.string()),
+	crew_ids: z.array(z.string()),
+	quality: written<{ siteId: string; kind: 'duplicate' | 'blank' }[]>(),
+	team_id: z.string()
+});
+type RoundRow = z.output<typeof RoundRow>;
 
 /** What speaks against going to a site at all, in words; '' where nothing does. */
 function whyBarred(place: typeof site.$inferSelect, today: string): string {
@@ -51,8 +54,12 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 	const upTo = await tip(db, programId);
 	const [settings] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
 	const people = await peopleOf(db, programId);
-	const { rows: cards } = await db.execute<Cards[number]>(sql`
-		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`);
+	const cards = await rowsOf(
+		db,
+		z.object({ id: z.string(), body: written<MethodCard>(), in_use: z.boolean() }),
+		sql`
+		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`
+	);
 	const rounds = await roundsNear(db, member, clock.now_ms);
 	return {
 		packedAt: new Date(clock.now_ms).toISOString(),
@@ -61,6 +68,7 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 			name: member.program.name,
 			timeZone: member.program.timeZone,
 			isDemo: member.program.isDemo,
+			dates: member.program.dates,
 			reportTo: settings!.settings.reportTo ?? ''
 		},
 		member: { id: member.id, name: member.name, initials: member.initials, role: member.role, teamId: member.teamId },
@@ -119,7 +127,9 @@ function packFlumes(db: Db, programId: string): Promise<Satchel['flumes']> {
 
 /** Instruments in use, as they stand today. */
 async function packInstruments(db: Db, programId: string, now_ms: number): Promise<Satchel['instruments']> {
-	const { rows } = await db.execute<{ code: string; kind: string }>(
+	const rows = await rowsOf(
+		db,
+		z.object({ code: z.string(), kind: z.string() }),
 		sql`select code, kind from instrument where program_id = ${programId} and retired_on is null order by code`
 	);
 	const facts = (await instrumentFacts(db, programId))(new Date(now_ms));
@@ -129,11 +139,15 @@ async function packInstruments(db: Db, programId: string, now_ms: number): Promi
 /** Rounds of the last days and next weeks that this member may go on. */
 async function roundsNear(db: Db, member: Membership, now_ms: number): Promise<RoundRow[]> {
 	const [from, to] = [now_ms - ROUNDS_BACK_days * DAY_ms, now_ms + ROUNDS_AHEAD_days * DAY_ms];
-	const { rows } = await db.execute<RoundRow>(sql`
+	const rows = await rowsOf(
+		db,
+		RoundRow,
+		sql`
 		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
 		where program_id = ${member.programId} and refused_because is null and starts_at between ${new Date(from).toISOString()} and ${new Date(to).toISOString()}
 			and (team_id = ${member.teamId} or ${readScope(member)} = 'all')
-		order by starts_at`);
+		order by starts_at`
+	);
 	return rows;
 }
 
@@ -153,18 +167,18 @@ async function packRounds(
 		const gear = await gearOfRound(db, programId, {
 			teamId: r.team_id,
 			siteIds: r.site_ids,
-			starts_ms: +new Date(r.starts_at),
+			starts_ms: +r.starts_at,
 			drying: limitsOf(cards.find((c) => c.id === r.card_version_id)?.body ?? {})
 		});
 		packed.push({
 			id: r.id,
 			name: r.name,
-			startsAt: new Date(r.starts_at).toISOString(),
+			startsAt: r.starts_at.toISOString(),
 			cardVersionId: r.card_version_id,
 			siteIds: r.site_ids,
 			crewIds: r.crew_ids,
 			quality: r.quality,
-			day: Math.abs(+new Date(r.starts_at) - now_ms) < DAY_ms ? await packDay(db, member, r.id, now_ms) : null,
+			day: Math.abs(+r.starts_at - now_ms) < DAY_ms ? await packDay(db, member, r.id, now_ms) : null,
 			trip: trips.get(r.id) ?? null,
 			kit: gear.kit,
 			gear: gear.warnings
@@ -192,11 +206,15 @@ async function openEntries(
 	rounds: readonly RoundRow[],
 	upTo: Awaited<ReturnType<typeof tip>>
 ): Promise<Satchel['entries']> {
-	const { rows } = await db.execute<Parameters<typeof entryOf>[0]>(sql`
+	const rows = await rowsOf(
+		db,
+		EntryRow,
+		sql`
 		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
 		where v.program_id = ${member.programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
 			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
-			and ${readable(member)}`);
+			and ${readable(member)}`
+	);
 	return rows.map(entryOf);
 }

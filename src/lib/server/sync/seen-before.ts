@@ -1,8 +1,10 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { Answers } from '../../core/observations';
 import type { Member } from '../access';
 import { readable } from '../db/queries/visits';
 import type { Db } from '../db/connect';
+import { instant, rowsOf, written } from '../db/rows';
 
 const YEARS_BACK = 3;
 
@@ -14,7 +16,10 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 	const { programId } = member;
 	// remarks and pictures are of one's own team: what another wrote there is for those who answer for all
 	const own = sql`and ${readable(member)}`;
-	const { rows: counted } = await db.execute<{ site_id: string; question: string; choices: string[] }>(sql`
+	const counted = await rowsOf(
+		db,
+		z.object({ site_id: z.string(), question: z.string(), choices: z.array(z.string()) }),
+		sql`
 		with visits as (
 			select site_id, sheet -> 'conditions' as conditions from visit
 			where program_id = ${programId} and started_at > ${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and sheet ? 'conditions'
@@ -25,36 +30,48 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 				union all select k from jsonb_object_keys(case jsonb_typeof(q.value) when 'object' then q.value else '{}' end) k where q.value -> k = 'true'
 			) c
 		), times as (select site_id, question, choice, count(*) as n from said group by 1, 2, 3)
-		select site_id, question, array_agg(choice order by n desc, choice) as choices from times group by 1, 2`);
+		select site_id, question, array_agg(choice order by n desc, choice) as choices from times group by 1, 2`
+	);
 	const answers = new Map<string, Record<string, string[]>>();
 	for (const { site_id, question, choices } of counted)
 		answers.set(site_id, { ...answers.get(site_id), [question]: choices });
 
-	const { rows: left } = await db.execute<{
-		site_id: string;
-		started_at: Date;
-		reason: string | null;
-		remarks: Record<string, string> | null;
-		conditions: Answers | null;
-	}>(sql`
+	const left = await rowsOf(
+		db,
+		z.object({
+			site_id: z.string(),
+			started_at: instant,
+			reason: z.string().nullable(),
+			remarks: written<Record<string, string>>().nullable(),
+			conditions: written<Answers>().nullable()
+		}),
+		sql`
 		select s.id as site_id, v.started_at, v.sheet -> 'arrival' ->> 'reason' as reason, v.sheet -> 'remarks' as remarks, v.sheet -> 'conditions' as conditions from site s
 		cross join lateral (
 			select started_at, sheet from visit v where v.program_id = s.program_id and v.site_id = s.id and v.is_finished ${own} order by started_at desc limit 1
-		) v where s.program_id = ${programId}`);
+		) v where s.program_id = ${programId}`
+	);
 	const last = new Map(
 		left.map((v) => [
 			v.site_id,
 			{
-				at: new Date(v.started_at).toISOString(),
+				at: v.started_at.toISOString(),
 				remarks: [v.reason ?? '', ...Object.values(v.remarks ?? {})].filter(Boolean),
 				conditions: v.conditions ?? {}
 			}
 		])
 	);
-	const { rows: pictures } = await db.execute<{ site_id: string; sha256: string }>(sql`
+	const pictures = await rowsOf(
+		db,
+		z.object({
+			site_id: z.string(),
+			sha256: z.string()
+		}),
+		sql`
 		select distinct on (v.site_id) v.site_id, p.value ->> 'sha256' as sha256 from visit v cross join jsonb_each(v.sheet -> 'photos') p
 		join photo held on held.program_id = v.program_id and held.sha256 = p.value ->> 'sha256'
 		where v.program_id = ${programId} and v.started_at > ${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and v.sheet ? 'photos'
-			and p.value ->> 'of' = 'photo point' ${own} order by v.site_id, v.started_at desc`);
+			and p.value ->> 'of' = 'photo point' ${own} order by v.site_id, v.started_at desc`
+	);
 	return { answers, last, pictures: new Map(pictures.map((p) => [p.site_id, p.sha256])) };
 }

@@ -1,10 +1,12 @@
 import { createHash } from 'node:crypto';
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { Entry } from '../../core/logbook';
 import { readScope, type Member } from '../access';
 import { readable } from '../db/queries/visits';
 import type { Db } from '../db/connect';
-import { entryOf } from '../projection/facts';
+import { rowsOf, writtenNumber } from '../db/rows';
+import { entryOf, EntryRow } from '../projection/facts';
 
 /** Entries in one answer; a device that was away longer asks again from the cursor. */
 export const PAGE = 2000;
@@ -34,7 +36,10 @@ export async function entriesSince(
 	const from = placeIn(since, member);
 	if (readScope(member) === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
 	const upTo = await tip(db, member.programId);
-	const { rows } = await db.execute<Parameters<typeof entryOf>[0] & { seq: string; bytes: string; found: string }>(sql`
+	const rows = await rowsOf(
+		db,
+		EntryRow.extend({ seq: writtenNumber, bytes: writtenNumber }),
+		sql`
 		with next as (
 			select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 			from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
@@ -42,19 +47,22 @@ export async function entriesSince(
 				and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			order by e.seq limit ${PAGE}
 		)
-		select *, sum(coalesce(octet_length(value::text), 0) + ${LINE_BYTES}) over (order by seq) as bytes, count(*) over () as found from next order by seq`);
+		select *, sum(coalesce(octet_length(value::text), 0) + ${LINE_BYTES}) over (order by seq) as bytes from next order by seq`
+	);
 	// a page ends where it would grow too long; a first line is always sent, or reading would never go on
-	const within = rows.filter((r, i) => i === 0 || Number(r.bytes) <= PAGE_BYTES);
+	const within = rows.filter((r, i) => i === 0 || r.bytes <= PAGE_BYTES);
 	const more = within.length < rows.length || rows.length === PAGE;
-	return { entries: within.map(entryOf), cursor: cursorAt(more ? Number(within.at(-1)!.seq) : upTo, member), more };
+	return { entries: within.map(entryOf), cursor: cursorAt(more ? within.at(-1)!.seq : upTo, member), more };
 }
 
 /** The last place of a program's logbook that everything before is visible up to. */
 export async function tip(db: Db, programId: string): Promise<number> {
-	const { rows } = await db.execute<{ last_seq: string }>(
+	const rows = await rowsOf(
+		db,
+		z.object({ last_seq: writtenNumber }),
 		sql`select last_seq from logbook_tip where program_id = ${programId}`
 	);
-	return Number(rows[0]?.last_seq ?? 0);
+	return rows[0]?.last_seq ?? 0;
 }
 
 export const cursorAt = (seq: number, member: Member): string => `${seq}.${scopeMark(member)}`;

@@ -20,27 +20,20 @@
 </script>
 
 <script lang="ts">
-	import { sayTime } from '$lib/core/wording';
+	import { clock24, sayTime, sayWeekday } from '$lib/core/wording';
 	import { placeOnRail, railMarks, type RailMark } from './rail-scale';
 
 	let { lanes, more, now_ms, timeZone }: Props = $props();
 
 	const at = (ms: number) => 100 * placeOnRail(ms, now_ms);
-	const dayWord = (ms: number) => new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone }).format(ms);
 	const markWord = ({ at_ms, kind }: RailMark, i: number) => {
 		if (kind === 'hour') return sayTime(at_ms, timeZone);
 		if (kind === 'week') return `${Math.round((at_ms - now_ms) / 604_800_000)} wk`;
-		return railMarksNow[i - 1]?.kind !== 'day' ? 'tomorrow' : dayWord(at_ms);
+		return railMarksNow[i - 1]?.kind !== 'day' ? 'tomorrow' : sayWeekday(at_ms, timeZone);
 	};
 	const startOfDay = (ms: number) => {
-		const hours = new Intl.DateTimeFormat('en-GB', {
-			hour: 'numeric',
-			minute: 'numeric',
-			hourCycle: 'h23',
-			timeZone
-		}).formatToParts(ms);
-		const part = (type: string) => Number(hours.find((p) => p.type === type)?.value ?? 0);
-		return ms - (part('hour') * 60 + part('minute')) * 60_000;
+		const [hour, minute] = clock24(ms, timeZone).split(':').map(Number) as [number, number];
+		return ms - (hour * 60 + minute) * 60_000;
 	};
 	const railMarksNow = $derived(railMarks(now_ms, startOfDay));
 </script>

@@ -14,11 +14,13 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { counted } from '$lib/core/wording';
+	import ChooseFrom from '../kit/ChooseFrom.svelte';
 
 	let { kind, ids, choices, ondone }: Props = $props();
 
 	const fields = $derived(Object.entries(kind.fields).filter(([name]) => !kind.key.includes(name)));
 	let field = $state('');
+	let chosen = $state<string[]>([]);
 	const options = $derived(choices[field] ?? kind.fields[field]?.options ?? null);
 	const isSeveral = $derived(kind.fields[field]?.control === 'several');
 </script>
@@ -44,7 +46,17 @@
 	{#if field}
 		<label>
 			<span class="small">to{kind.fields[field]?.unit ? `, ${kind.fields[field]?.unit}` : ''}</span>
-			{#if options && !isSeveral}
+			{#if options && !isSeveral && options.length > 8}
+				<ChooseFrom
+					id="bulk-text"
+					name="text"
+					choices={options.map((value) => ({ value, text: value }))}
+					value={chosen}
+					isRequired={kind.fields[field]?.isRequired ?? false}
+					placeholder="type to find one"
+					onchoose={(value) => (chosen = value)}
+				/>
+			{:else if options && !isSeveral}
 				<select class="select" name="text"
 					>{#if !kind.fields[field]?.isRequired}<option value="">nothing</option>{/if}
 					{#each options as option (option)}<option>{option}</option>{/each}</select

@@ -11,6 +11,7 @@
 </script>
 
 <script lang="ts">
+	import Toggle from '../kit/Toggle.svelte';
 	let { sides, a, b, differences, oncompare }: Props = $props();
 
 	let all = $state(false);
@@ -35,7 +36,7 @@
 			>{#each sides as side (side.key)}<option value={side.key}>{side.title}</option>{/each}</select
 		></label
 	>
-	<label class="tick"><input type="checkbox" bind:checked={all} /> also what is the same</label>
+	<Toggle label="also what is the same" bind:checked={all} />
 </div>
 <p role="status" class="small">
 	{differ === 0 ? 'They are the same in every setting.' : `They differ in ${differ} of ${differences.length} settings.`}
@@ -77,12 +78,6 @@
 	.choose label {
 		display: grid;
 		max-width: 21.25rem;
-	}
-	.choose .tick {
-		display: flex;
-		gap: 0.375rem;
-		align-items: center;
-		min-height: 2.25rem;
 	}
 	.scroll {
 		overflow-x: auto;

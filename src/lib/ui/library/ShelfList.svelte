@@ -12,6 +12,7 @@
 </script>
 
 <script lang="ts">
+	import Toggle from '../kit/Toggle.svelte';
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import BulkEdit from './BulkEdit.svelte';
@@ -82,9 +83,7 @@
 				</select>
 			</label>
 		{/if}
-		{#if hasEnded}<label class="tick"
-				><input type="checkbox" bind:checked={withEnded} /> with those no longer in use</label
-			>{/if}
+		{#if hasEnded}<Toggle label="with those no longer in use" bind:checked={withEnded} />{/if}
 		<p class="small" role="status">
 			{shown.length === rows.length ? `all ${rows.length}` : `${shown.length} of ${rows.length}`}
 		</p>
@@ -182,12 +181,6 @@
 	}
 	.words {
 		flex: 0 1 17.5rem;
-	}
-	.search .tick {
-		display: flex;
-		gap: 0.375rem;
-		align-items: center;
-		min-height: 2.25rem;
 	}
 	.search p {
 		margin-left: auto;

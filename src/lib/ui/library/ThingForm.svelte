@@ -1,55 +1,59 @@
 <script module lang="ts">
-	import type { Field, Kind, Library, Objection, Texts } from '$lib/core/library';
+	import type { Field, Kind, Library, Texts } from '$lib/core/library';
+	import type { SuperValidated } from 'sveltekit-superforms';
 
 	export interface Props {
 		kind: Kind;
 		id: string | null;
-		texts: Texts;
-		/** What the server said against it. */
-		objections: Objection[];
-		said: string | null;
+		form: SuperValidated<Texts>;
 		library: Library;
 		today: string;
 	}
 </script>
 
 <script lang="ts">
-	import PickDay from '../kit/PickDay.svelte';
 	import { untrack } from 'svelte';
-	import { enhance } from '$app/forms';
-	import { kindNamed, lookupIn } from '$lib/core/library';
-	import { ThingDraft } from './thing-draft.svelte';
+	import { superForm } from 'sveltekit-superforms';
+	import { zod4Client } from 'sveltekit-superforms/adapters';
+	import { doubtsOn, kindNamed, lookupIn, thingForm } from '$lib/core/library';
+	import { capitalised } from '$lib/core/wording';
+	import ChooseFrom from '../kit/ChooseFrom.svelte';
+	import PickDay from '../kit/PickDay.svelte';
+	import { sayDone } from '../kit/toaster';
 
-	let { kind, id, texts, objections, said, library, today }: Props = $props();
+	let { kind, id, form: given, library, today }: Props = $props();
+
+	/** A list that is longer is looked through by typing. */
+	const SEEN_AT_A_GLANCE = 8;
 
 	// the page makes this form anew for each thing
 	const HELD = untrack(() => `keen-riffle-thing ${kind.name} ${id ?? 'new'}`);
 	const held = untrack(() => heldTexts());
-	const draft = untrack(() => new ThingDraft(kind, id, held ?? texts, library, today));
-	let isSending = $state(false);
-	let serverSaid = $state(untrack(() => said));
-	let serverWhy = $state(untrack(() => objections));
+	const { form, errors, message, submitting, tainted, isTainted, enhance, validate, reset } = superForm(
+		untrack(() => given),
+		{
+			validators: untrack(() => zod4Client(thingForm(kind, id, library, today))),
+			validationMethod: 'onblur',
+			resetForm: false,
+			autoFocusOnError: true,
+			onResult: ({ result }) => {
+				if (result.type !== 'failure' && result.type !== 'error') sessionStorage.removeItem(HELD);
+				if (result.type === 'redirect') sayDone(`${capitalised(kind.one)} saved.`);
+			}
+		}
+	);
+	if (held) form.set(held);
 	$effect(() => {
-		serverSaid = said;
-		serverWhy = objections;
-		if (objections.length) untrack(() => draft.leaveAll());
+		if (isTainted($tainted)) sessionStorage.setItem(HELD, JSON.stringify($form));
 	});
 
 	const lookup = untrack(() => lookupIn(library));
-	const whole = $derived(serverWhy.filter((o) => o.field === '').map((o) => o.why));
-	const whyAt = (field: string) => serverWhy.find((o) => o.field === field)?.why ?? draft.whyAt(field);
+	const doubts = $derived(doubtsOn(kind, id, $form, library, today));
 
 	/** What was typed here and not kept, when the page was left. */
 	function heldTexts(): Texts | null {
 		const text = typeof sessionStorage === 'undefined' ? null : sessionStorage.getItem(HELD);
 		return text === null ? null : (JSON.parse(text) as Texts);
-	}
-
-	function type(field: string, text: string) {
-		draft.type(field, text);
-		serverSaid = null;
-		serverWhy = serverWhy.filter((o) => o.field !== field && o.field !== '');
-		sessionStorage.setItem(HELD, JSON.stringify(draft.texts));
 	}
 
 	function optionsOf(field: Field<unknown>): string[] {
@@ -59,48 +63,25 @@
 				library[k].filter((row) => !kindNamed(k)?.endedOn?.(row)).map((row) => lookup.nameOf([k], row.id))
 			)
 			.sort((a, b) => a.localeCompare(b, 'en', { numeric: true }));
-		return [...known, ...things];
+		return [...known, ...(field.optionsIn?.(library) ?? []), ...things];
 	}
 
-	const parts = (field: string) => (draft.texts[field] ?? '').split('; ').filter(Boolean);
-	const toggle = (field: string, option: string, isOn: boolean) =>
-		type(
-			field,
-			isOn
-				? [...parts(field), option].join('; ')
-				: parts(field)
-						.filter((p) => p !== option)
-						.join('; ')
-		);
+	const parts = (name: string) => ($form[name] ?? '').split('; ').filter(Boolean);
+	function choose(name: string, text: string) {
+		$form[name] = text;
+		void validate(name);
+	}
+	const toggle = (name: string, option: string, isOn: boolean) =>
+		choose(name, (isOn ? [...parts(name), option] : parts(name).filter((p) => p !== option)).join('; '));
 	const startOver = () => {
 		sessionStorage.removeItem(HELD);
-		draft.texts = { ...texts };
-		serverWhy = [];
+		reset();
 	};
 </script>
 
-<form
-	method="POST"
-	action="?/keep"
-	novalidate
-	use:enhance={({ cancel, formElement }) => {
-		draft.leaveAll();
-		if (draft.objections.length) {
-			cancel();
-			const first = Object.keys(kind.fields).find((f) => draft.objections.some((o) => o.field === f));
-			formElement.querySelector<HTMLElement>(`[name="${first ?? ''}"]`)?.focus();
-			return;
-		}
-		isSending = true;
-		return async ({ result, update }) => {
-			isSending = false;
-			if (result.type !== 'failure' && result.type !== 'error') sessionStorage.removeItem(HELD);
-			await update({ reset: false });
-		};
-	}}
->
-	{#if held}<p class="say ask held">
-			What you typed here before is still here, not kept. <button
+<form method="POST" action="?/keep" novalidate use:enhance>
+	{#if held && isTainted($tainted)}<p class="say ask held">
+			What you typed here before is still here, not saved. <button
 				type="button"
 				class="btn preset-outlined-surface-500"
 				onclick={startOver}>Start over</button
@@ -108,8 +89,9 @@
 		</p>{/if}
 	<div class="fields">
 		{#each Object.entries(kind.fields) as [name, field] (name)}
-			{@const why = whyAt(name)}
-			{@const doubt = draft.doubtAt(name)}
+			{@const why = $errors[name]?.[0] ?? null}
+			{@const doubt = doubts.find((d) => d.field === name)?.why}
+			{@const options = optionsOf(field)}
 			{@const described =
 				[field.help ? `${name}-help` : '', why ? `${name}-why` : '', doubt ? `${name}-doubt` : '']
 					.filter(Boolean)
@@ -125,21 +107,17 @@
 							>{field.label}{#if !field.isRequired}<small>&ensp;optional</small>{/if}</legend
 						>
 						<div class="several">
-							{#each optionsOf(field) as option (option)}
+							{#each options as option (option)}
 								<label
 									><input
 										type="checkbox"
-										{name}
-										value={option}
 										checked={parts(name).includes(option)}
-										onchange={(e) => {
-											toggle(name, option, e.currentTarget.checked);
-											draft.leave(name);
-										}}
+										onchange={(e) => toggle(name, option, e.currentTarget.checked)}
 									/>{option}</label
 								>
 							{:else}<p class="small">None in the library yet.</p>{/each}
 						</div>
+						<input type="hidden" {name} value={$form[name]} />
 					</fieldset>
 				{:else}
 					<label for={name}
@@ -147,21 +125,29 @@
 								>&ensp;optional</small
 							>{/if}</label
 					>
-					{#if field.control === 'one'}
+					{#if field.control === 'one' && options.length > SEEN_AT_A_GLANCE}
+						<ChooseFrom
+							id={name}
+							{name}
+							choices={options.map((value) => ({ value, text: value }))}
+							value={$form[name] ? [$form[name]] : []}
+							isRequired={field.isRequired}
+							isInvalid={why !== null}
+							describedby={described}
+							placeholder="type to find one"
+							onchoose={([chosen = '']) => choose(name, chosen)}
+						/>
+					{:else if field.control === 'one'}
 						<select
 							id={name}
 							{name}
 							class="select"
 							aria-invalid={why !== null}
 							aria-describedby={described}
-							value={draft.texts[name] ?? ''}
-							onchange={(e) => {
-								type(name, e.currentTarget.value);
-								draft.leave(name);
-							}}
+							bind:value={$form[name]}
 						>
 							<option value="">{field.isRequired ? 'choose' : 'nothing'}</option>
-							{#each optionsOf(field) as option (option)}<option>{option}</option>{/each}
+							{#each options as option (option)}<option>{option}</option>{/each}
 						</select>
 					{:else if field.control === 'lines'}
 						<textarea
@@ -171,9 +157,7 @@
 							class="textarea"
 							aria-invalid={why !== null}
 							aria-describedby={described}
-							value={draft.texts[name] ?? ''}
-							oninput={(e) => type(name, e.currentTarget.value)}
-							onblur={() => draft.leave(name)}></textarea>
+							bind:value={$form[name]}></textarea>
 					{:else}
 						<div class="line">
 							<input
@@ -183,18 +167,13 @@
 								autocomplete="off"
 								aria-invalid={why !== null}
 								aria-describedby={described}
-								value={draft.texts[name] ?? ''}
-								oninput={(e) => type(name, e.currentTarget.value)}
-								onblur={() => draft.leave(name)}
+								bind:value={$form[name]}
 							/>
 							{#if field.picks}
 								<PickDay
 									label={field.label}
 									at={parts(name).at(-1)}
-									onpick={(day) => {
-										type(name, field.picks === 'day' ? day : [...parts(name), day].join('; '));
-										draft.leave(name);
-									}}
+									onpick={(day) => choose(name, field.picks === 'day' ? day : [...parts(name), day].join('; '))}
 								/>
 							{/if}
 						</div>
@@ -207,8 +186,10 @@
 		{/each}
 	</div>
 	<div class="end">
-		<button class="btn preset-filled-primary-500" disabled={isSending}>{isSending ? 'Saving' : 'Save'}</button>
-		<p role="alert" class:why={whole.length}>{whole.join(' ') || serverSaid || ''}</p>
+		<button class="btn preset-filled-primary-500" disabled={$submitting}>{$submitting ? 'Saving' : 'Save'}</button>
+		<p role="alert" class:why={$errors._errors}>
+			{$errors._errors?.join(' ') ?? (isTainted($tainted) ? '' : ($message ?? ''))}
+		</p>
 	</div>
 </form>
 

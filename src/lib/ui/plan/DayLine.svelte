@@ -16,7 +16,8 @@
 </script>
 
 <script lang="ts">
-	import { sayMinute, sayWait } from '$lib/core/interpret';
+	import { sayWait } from '$lib/core/interpret';
+	import { sayMinute } from '$lib/core/wording';
 	import { waitsOf } from '$lib/core/schedule';
 
 	let { question, plan, names, lab, now_min, mayMove, onstart, onorder }: Props = $props();

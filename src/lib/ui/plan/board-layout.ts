@@ -1,4 +1,5 @@
 import { weekday } from '$lib/core/schedule';
+import { sayMonth } from '$lib/core/wording';
 
 /** The board's scale: days across. */
 export interface BoardScale {
@@ -8,7 +9,6 @@ export interface BoardScale {
 	weeks: { x: number; month: string | null }[];
 }
 
-const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
 const DAY_ms = 86_400_000;
 
 export function boardScale(from: number, to: number, left: number, right: number): BoardScale {
@@ -18,7 +18,7 @@ export function boardScale(from: number, to: number, left: number, right: number
 	let month = '';
 	for (let day = from; day <= to; day++) {
 		if (weekday(day) !== 1) continue;
-		const here = MONTH.format(day * DAY_ms);
+		const here = sayMonth(new Date(day * DAY_ms).toISOString()).slice(0, 3);
 		weeks.push({ x: x(day), month: here === month ? null : here });
 		month = here;
 	}

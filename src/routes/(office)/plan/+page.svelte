@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { Progress } from '@skeletonlabs/skeleton-svelte';
 	import { sayBreach, sayPlanDay, sayUnmet } from '$lib/core/interpret';
 	import {
 		Board,
@@ -223,7 +224,9 @@
 					{#if data.mayPlan}
 						<p class="acts">
 							{#if work}
-								<progress value={share} max="1" aria-label="Proposing"></progress>
+								<Progress value={share * 100} aria-label="Proposing">
+									<Progress.Track><Progress.Range /></Progress.Track>
+								</Progress>
 								<button class="btn preset-outlined-surface-500" type="button" onclick={stop}>Stop</button>
 							{:else if proposal}
 								<button
@@ -336,9 +339,6 @@
 	.refuse {
 		display: grid;
 		gap: 0.5rem;
-	}
-	progress {
-		width: 10rem;
 	}
 	.lead {
 		max-width: 62ch;

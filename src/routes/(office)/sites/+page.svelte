@@ -1,8 +1,11 @@
 <script lang="ts">
+	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
 	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	let sites = $state<string[]>([]);
+	let parameters = $state<string[]>([]);
 </script>
 
 <svelte:head><title>Sites · Keen Riffle</title></svelte:head>
@@ -34,20 +37,32 @@
 			<form action="/sites/results.csv" method="get" data-sveltekit-reload>
 				<p class="small lead">
 					One row a result, with its unit, how sure it is, how it was found and what review said. Choose nothing for all
-					of them; hold Ctrl to choose several.
+					of them.
 				</p>
-				<label
-					>Sites
-					<select class="select" name="site" multiple size="6">
-						{#each data.sites as site (site.id)}<option value={site.code}>{site.name}</option>{/each}
-					</select></label
-				>
-				<label
-					>Measured
-					<select class="select" name="parameter" multiple size="6">
-						{#each data.parameters as { code, name } (code)}<option value={code}>{name}</option>{/each}
-					</select></label
-				>
+				<div>
+					<label for="file-sites">Sites</label>
+					<ChooseFrom
+						id="file-sites"
+						name="site"
+						isSeveral
+						choices={data.sites.map(({ code, name }) => ({ value: code, text: name }))}
+						value={sites}
+						placeholder="all of them"
+						onchoose={(value) => (sites = value)}
+					/>
+				</div>
+				<div>
+					<label for="file-parameters">Measured</label>
+					<ChooseFrom
+						id="file-parameters"
+						name="parameter"
+						isSeveral
+						choices={data.parameters.map(({ code, name }) => ({ value: code, text: name }))}
+						value={parameters}
+						placeholder="all of it"
+						onchoose={(value) => (parameters = value)}
+					/>
+				</div>
 				<label>From <input class="input" type="date" name="from" /></label>
 				<label>To <input class="input" type="date" name="to" /></label>
 				{#if data.mayChooseAll}

@@ -1,11 +1,14 @@
 <script lang="ts">
 	import { counted, sayDay, sayTime } from '$lib/core/wording';
+	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
 
 	const { asked, inAll, pages } = $derived(data);
 	const { timeZone } = $derived(data.program);
+	let site = $derived(asked.site === '' ? [] : [asked.site]);
+	let crew = $derived(asked.crew === '' ? [] : [asked.crew]);
 	const stateWords = {
 		all: 'any',
 		open: 'still open',
@@ -32,22 +35,30 @@
 <main class="page">
 	<h1 class="ruled">Visits</h1>
 	<form method="get">
-		<label
-			>Site <select name="site" class="select" value={asked.site}
-				><option value="">all</option>{#each data.sites as site (site.code)}<option value={site.code}
-						>{site.name}</option
-					>{/each}</select
-			></label
-		>
+		<div>
+			<label for="visits-site">Site</label>
+			<ChooseFrom
+				id="visits-site"
+				name="site"
+				choices={data.sites.map(({ code, name }) => ({ value: code, text: name }))}
+				value={site}
+				placeholder="all"
+				onchoose={(value) => (site = value)}
+			/>
+		</div>
 		<label>From <input type="date" name="from" class="input" value={asked.from ?? ''} /></label>
 		<label>To <input type="date" name="to" class="input" value={asked.to ?? ''} /></label>
-		<label
-			>Crew <select name="crew" class="select" value={asked.crew}
-				><option value="">all</option>{#each data.people as person (person.initials)}<option value={person.initials}
-						>{person.name}</option
-					>{/each}</select
-			></label
-		>
+		<div>
+			<label for="visits-crew">Crew</label>
+			<ChooseFrom
+				id="visits-crew"
+				name="crew"
+				choices={data.people.map(({ initials, name }) => ({ value: initials, text: name }))}
+				value={crew}
+				placeholder="all"
+				onchoose={(value) => (crew = value)}
+			/>
+		</div>
 		<label
 			>Standing <select name="state" class="select" value={asked.state}
 				>{#each Object.entries(stateWords) as [state, word] (state)}<option value={state}>{word}</option>{/each}</select

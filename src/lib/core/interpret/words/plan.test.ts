@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { sayBreach, sayGear, sayMinute, sayPlanDay, sayRemedy, sayUnmet } from '..';
+import { sayBreach, sayGear, sayPlanDay, sayRemedy, sayUnmet } from '..';
+import { sayMinute } from '../../wording';
 import type { Blocker, Breach, GearWarning, Remedy } from '../../schedule';
 
 const nameOf = (id: string) => `Person ${id}`;

@@ -1,7 +1,6 @@
 import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet, Wait } from '../../schedule';
 import { isParameterCode, parameterOf } from '../../quantity';
-import { sayDay, sayDuration } from '../../wording';
-import { inSentence } from '../../wording';
+import { inSentence, sayDay, sayDuration, sayMinute } from '../../wording';
 
 const DAY_ms = 86_400_000;
 const MINUTE_ms = 60_000;
@@ -9,10 +8,6 @@ const weekdayWords = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'F
 
 /** A day number of a plan in words. */
 export const sayPlanDay = (day: number): string => sayDay(day * DAY_ms, 'UTC');
-
-/** Minutes since midnight as a time of day. */
-export const sayMinute = (minute: number): string =>
-	`${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute) % 60).padStart(2, '0')}`;
 
 export const sayMinutes = (minutes: number): string => sayDuration(minutes * MINUTE_ms);
 

@@ -1,8 +1,8 @@
 import { maybeDate, weekdays as weekdayField, time } from '../calendar-fields';
 import type { Hours, Span } from '../calendar-fields';
-import { maybeReference, number, reference, references, someOf, words, yesNo } from '../field';
+import { maybeReference, number, reference, references, words, yesNo } from '../field';
 import { kind, type Row } from '../kind';
-import { skills } from './people';
+import { skillsField, unknownSkills } from './skills';
 
 type LabRow = Row & { name: string; hours: Hours[]; bottlesADay: number };
 type PersonRow = Row & {
@@ -39,9 +39,13 @@ export const circuits = kind({
 		seasonFrom: maybeDate({ label: 'Its season begins', help: 'where that is shorter than the program’s' }),
 		seasonTo: maybeDate({ label: 'Its season ends' }),
 		crew: number({ label: 'People', least: 1, most: 20, whole: true, help: 'never fewer than two at the water' }),
-		needs: someOf({ label: 'Among them someone trained in', options: skills }),
+		needs: skillsField('Among them someone trained in'),
 		earliestStart_min: time({ label: 'Starts from' }),
 		latestStart_min: time({ label: 'Starts until' }),
+		kit: words({
+			label: 'Gear it carries',
+			help: 'a set that it shares with other circuits, such as “blue nets”: they never go on one day. Nothing: its team’s own'
+		}),
 		disinfects: yesNo({ label: 'Disinfects its gear between waters' })
 	},
 	key: ['name'],
@@ -54,6 +58,7 @@ export const circuits = kind({
 		);
 		const lab = (library.labs as readonly LabRow[]).find((l) => l.id === row.labId);
 		return [
+			...unknownSkills('needs', row.needs, library),
 			...(row.least_days > row.aim_days || row.aim_days > row.most_days
 				? [
 						{

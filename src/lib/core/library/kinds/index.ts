@@ -9,6 +9,8 @@ import { depots, drives, labs } from './places';
 import { program } from './program';
 import { thresholds } from './thresholds';
 
+export { usualSkills } from './skills';
+
 /** All kinds, in the order in which a program is set up: each needs only what stands before it. */
 export const kinds: readonly Kind[] = [
 	program,

@@ -1,5 +1,6 @@
 import { maybeDate, spans, weekdays } from '../calendar-fields';
 import { maybeReference, oneOf, someOf, words } from '../field';
+import { skillsField, unknownSkills } from './skills';
 import { kind } from '../kind';
 import { roles, type Role } from '../roles';
 
@@ -14,8 +15,6 @@ export const teams = kind({
 	columns: ['name'],
 	nameOf: (row) => row.name
 });
-
-export const skills = ['trained crew', 'plates', 'acids'] as const;
 
 interface Roles {
 	role: Role;
@@ -50,7 +49,7 @@ export const people = kind({
 		role: oneOf({ label: 'Role', options: roles, help: 'what they do first: their Today shows it' }),
 		alsoRoles: someOf({ label: 'And also', options: roles, help: 'what else they may do' }),
 		teamId: maybeReference({ label: 'Team', kinds: ['teams'] }),
-		skills: someOf({ label: 'Trained in', options: skills }),
+		skills: skillsField('Trained in'),
 		trainedUntil: maybeDate({ label: 'Training counts until' }),
 		weekdays: weekdays({ label: 'Can on' }),
 		away: spans({ label: 'Away' }),
@@ -63,6 +62,8 @@ export const people = kind({
 	aliases: (row) => [row.initials, row.name, row.email],
 	endedOn: (row) => row.leftOn,
 	objections: (row, library, today) => {
+		const strange = unknownSkills('skills', row.skills, library);
+		if (strange.length) return strange;
 		if (row.leftOn !== null && row.leftOn > today)
 			return [
 				{ field: 'leftOn', why: `${row.leftOn} is yet to come. Say it on the day; until then, say that they are away.` }

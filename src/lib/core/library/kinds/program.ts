@@ -1,6 +1,7 @@
-import { kind } from '../kind';
+import { kind, type Row } from '../kind';
 import { dates, maybeDate } from '../calendar-fields';
-import { number, oneOf, words } from '../field';
+import { dateStyles } from '../../wording';
+import { number, oneOf, wordList, words } from '../field';
 
 export const paperSizes = ['A4', 'letter'] as const;
 export type PaperSize = (typeof paperSizes)[number];
@@ -69,6 +70,15 @@ export const program = kind({
 			whole: true
 		}),
 		blankEvery: number({ label: 'A blank in every', unit: 'samples', least: 2, most: 200, whole: true }),
+		dates: oneOf({
+			label: 'Dates and times',
+			help: 'on screens and papers; files always have 2026-05-14',
+			options: dateStyles
+		}),
+		skills: wordList({
+			label: 'People are trained in',
+			help: 'such as trained crew; plates; acids. Circuits ask for them, people have them'
+		}),
 		whoJudges: oneOf({
 			label: 'Who judges results',
 			help: 'anyone who reviews, or only others than the crew of the visit',
@@ -78,7 +88,16 @@ export const program = kind({
 	key: ['name'],
 	columns: ['name', 'timeZone', 'seasonFrom', 'seasonTo'],
 	nameOf: (row) => row.name,
-	objections: (row) => [
+	objections: (row, library) => [
+		...[...library.people, ...library.circuits]
+			.flatMap((user) => {
+				const { skills = [], needs = [], name } = user as Row & { skills?: string[]; needs?: string[]; name: string };
+				const lost = [...skills, ...needs].find((s) => !row.skills.includes(s));
+				return lost === undefined
+					? []
+					: [{ field: 'skills' as const, why: `“${lost}” is still asked for by ${name}.` }];
+			})
+			.slice(0, 1),
 		...(isTimeZone(row.timeZone)
 			? []
 			: [

@@ -1,12 +1,12 @@
 import type { Board } from './breaches';
-import { isTrained, type Circuit, type Volunteer } from './season';
+import { isTrained, type Circuit, type Skill, type Volunteer } from './season';
 
 /** Rounds that each person has had or has been given: who has had fewest is asked first. */
 export type Shares = Map<string, number>;
 
 /**
  * Who goes: for each skill that is needed the holder with the smallest share, then whoever has the smallest share; the
- * circuit's own team before others. Null with what is lacking where nobody suitable is free.
+ * circuit's own team before others. Where nobody suitable is free: the skill that is lacking, or null where people are.
  */
 export function crewFor(
 	board: Board,
@@ -14,7 +14,7 @@ export function crewFor(
 	day: number,
 	shares: Shares,
 	rank: ReadonlyMap<string, number>
-): { crew: string[] } | { lacking: 'people' | Circuit['needs'][number] } {
+): { crew: string[] } | { lacking: Skill | null } {
 	const busy = new Set(board.on(day).flatMap((r) => r.crew));
 	const share = (p: Volunteer) => shares.get(p.id) ?? 0;
 	const own = (p: Volunteer) => (p.teamId === circuit.teamId ? 0 : 1);
@@ -29,7 +29,7 @@ export function crewFor(
 		crew.push(holder);
 	}
 	for (const person of free) if (crew.length < circuit.crew && !crew.includes(person)) crew.push(person);
-	if (crew.length < circuit.crew) return { lacking: 'people' };
+	if (crew.length < circuit.crew) return { lacking: null };
 	return { crew: crew.map((p) => p.id) };
 }
 

@@ -6,7 +6,8 @@ import type { SamplerTask } from './samplers';
  * the lab. Days are whole numbers, days since 1970-01-01 in the program's own calendar.
  */
 
-export type Skill = 'trained crew' | 'plates' | 'acids';
+/** What somebody is trained in, in the program's own words. */
+export type Skill = string;
 
 export interface Circuit {
 	id: string;

@@ -82,7 +82,7 @@ export function stormOffers(
 			const why: (Breach | Blocker)[] = board.dayBreaches(circuit, day, null, { purpose: 'storm' });
 			const crew = crewFor(board, circuit, day, shares, rank);
 			if (!('crew' in crew))
-				why.push(crew.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: crew.lacking });
+				why.push(crew.lacking === null ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: crew.lacking });
 			if (why.length === 0 && 'crew' in crew)
 				return { circuitId: circuit.id, go: { day, crew: crew.crew }, anyway, against: [] };
 			against.push({ day, why });

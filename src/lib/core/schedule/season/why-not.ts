@@ -107,7 +107,7 @@ function blockersOf(
 		if (isBlocker(breach) && !found.some((b) => b.rule === breach.rule)) found.push(breach);
 	const going = crewFor(board, circuit, day, shares, rank);
 	if ('lacking' in going)
-		found.push(going.lacking === 'people' ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: going.lacking });
+		found.push(going.lacking === null ? { rule: 'nobody-free' } : { rule: 'skill-missing', skill: going.lacking });
 	return found;
 }
 

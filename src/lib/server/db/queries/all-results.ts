@@ -1,27 +1,30 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { ParameterCode, Qualifier, Unit, Way } from '../../../core/quantity';
 import type { Db } from '../connect';
+import { instant, rowsOf, written } from '../rows';
 
-export interface ResultRow extends Record<string, unknown> {
-	site: string;
-	site_name: string;
-	parameter: ParameterCode;
-	at: Date;
-	visit_id: string;
-	comes_from: string;
-	way: Way;
-	is_reported: boolean;
-	value: number;
-	qualifier: Qualifier;
-	unit: Unit;
-	uncertainty: number | null;
-	lower: number | null;
-	upper: number | null;
-	readings: number;
-	basis: string;
-	status: 'waiting' | 'accepted' | 'qualified' | 'rejected';
-	is_simulated: boolean;
-}
+export const ResultRow = z.object({
+	site: z.string(),
+	site_name: z.string(),
+	parameter: written<ParameterCode>(),
+	at: instant,
+	visit_id: z.string(),
+	comes_from: z.string(),
+	way: written<Way>(),
+	is_reported: z.boolean(),
+	value: z.number(),
+	qualifier: written<Qualifier>(),
+	unit: written<Unit>(),
+	uncertainty: z.number().nullable(),
+	lower: z.number().nullable(),
+	upper: z.number().nullable(),
+	readings: z.number(),
+	basis: z.string(),
+	status: written<'waiting' | 'accepted' | 'qualified' | 'rejected'>(),
+	is_simulated: z.boolean()
+});
+export type ResultRow = z.output<typeof ResultRow>;
 
 /** Which results of a program are wanted; an empty list leaves nothing out. */
 export interface Wanted {
@@ -42,7 +45,10 @@ export async function* resultsOf(db: Db, programId: string, wanted: Wanted): Asy
 	const { siteCodes, parameters, reportedOnly, acceptedOnly } = wanted;
 	let last: ResultRow | undefined;
 	for (;;) {
-		const { rows }: { rows: ResultRow[] } = await db.execute<ResultRow>(sql`
+		const rows = await rowsOf(
+			db,
+			ResultRow,
+			sql`
 			select s.code as site, s.name as site_name, r.parameter, r.at, r.visit_id, r.comes_from, r.way, r.is_reported, r.value, r.qualifier, r.unit,
 				r.uncertainty, r.lower, r.upper, r.readings, r.basis, r.status, r.is_simulated
 			from result r join site s on s.program_id = r.program_id and s.id = r.site_id
@@ -51,7 +57,8 @@ export async function* resultsOf(db: Db, programId: string, wanted: Wanted): Asy
 				and (${parameters.length === 0} or r.parameter = any(${sql.param([...parameters])}::text[]))
 				and (${!reportedOnly} or r.is_reported) and (${!acceptedOnly} or r.status in ('accepted', 'qualified'))
 				${last !== undefined ? sql`and (r.at, r.visit_id, r.parameter, r.comes_from) > (${new Date(last.at).toISOString()}, ${last.visit_id}, ${last.parameter}, ${last.comes_from})` : sql``}
-			order by r.at, r.visit_id, r.parameter, r.comes_from limit ${AT_ONCE}`);
+			order by r.at, r.visit_id, r.parameter, r.comes_from limit ${AT_ONCE}`
+		);
 		if (rows.length > 0) yield rows;
 		if (rows.length < AT_ONCE) return;
 		last = rows.at(-1);

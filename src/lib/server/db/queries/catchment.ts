@@ -1,6 +1,8 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { withQualifier, type Figure, type ParameterCode, type Qualifier, type Unit } from '../../../core/quantity';
 import type { Db } from '../connect';
+import { rowsOf, written } from '../rows';
 import { site, stream } from '../schema';
 
 export interface StreamOnMap {
@@ -81,13 +83,16 @@ export async function latestFigures(
 	siteIds: readonly string[],
 	acceptedOnly: boolean
 ): Promise<Map<string, Partial<Record<ParameterCode, Figure>>>> {
-	const { rows } = await db.execute<{
-		site_id: string;
-		parameter: ParameterCode;
-		value: number;
-		qualifier: Qualifier;
-		unit: Unit;
-	}>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			site_id: z.string(),
+			parameter: written<ParameterCode>(),
+			value: z.number(),
+			qualifier: written<Qualifier>(),
+			unit: written<Unit>()
+		}),
+		sql`
 		select s.id as site_id, p.parameter, r.value, r.qualifier, r.unit
 		from site s
 		cross join unnest(array['water-temperature','oxygen-saturation','conductance25','tube-depth','e-coli','nitrite']) as p(parameter)
@@ -96,7 +101,8 @@ export async function latestFigures(
 			where r.program_id = s.program_id and r.site_id = s.id and r.parameter = p.parameter and r.is_reported and ${acceptedOnly ? sql`r.status in ('accepted', 'qualified')` : sql`r.status <> 'rejected'`}
 			order by r.at desc limit 1
 		) r
-		where s.program_id = ${programId} and s.id = any(${sql.param(siteIds)}::uuid[])`);
+		where s.program_id = ${programId} and s.id = any(${sql.param(siteIds)}::uuid[])`
+	);
 	const latest = new Map<string, Partial<Record<ParameterCode, Figure>>>();
 	for (const r of rows)
 		latest.set(r.site_id, { ...latest.get(r.site_id), [r.parameter]: withQualifier(r.value, r.qualifier, r.unit) });

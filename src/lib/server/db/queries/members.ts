@@ -1,10 +1,11 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
+import type { DateStyle } from '../../../core/wording';
 import type { Member } from '../../access';
 import type { Db } from '../connect';
 import { member, program } from '../schema';
 
 export interface Membership extends Member {
-	program: { id: string; name: string; timeZone: string; isDemo: boolean };
+	program: { id: string; name: string; timeZone: string; isDemo: boolean; dates?: DateStyle | undefined };
 }
 
 /** A person's places in programs, those they were removed from last. */
@@ -18,7 +19,7 @@ export async function membershipsOf(db: Db, userId: string): Promise<Membership[
 	return rows
 		.map(({ member: m, program: p }) => ({
 			...m,
-			program: { id: p.id, name: p.name, timeZone: p.timeZone, isDemo: p.isDemo }
+			program: { id: p.id, name: p.name, timeZone: p.timeZone, isDemo: p.isDemo, dates: p.settings.dates }
 		}))
 		.sort((a, b) => Number(a.removedAt !== null) - Number(b.removedAt !== null));
 }

@@ -1,8 +1,10 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { ProgramFacts } from '../../../core/schedule';
 import { inSentence } from '../../../core/wording';
 import { isParameterCode, parameterOf } from '../../../core/quantity';
 import type { Db } from '../connect';
+import { instant, rowsOf, written, writtenNumber } from '../rows';
 
 const DAY_ms = 86_400_000;
 const ROUNDS_AHEAD_days = 45;
@@ -31,66 +33,76 @@ export async function programFacts(
 }
 
 async function overdueAfter(db: Db, programId: string): Promise<number> {
-	const { rows: own } = await db.execute<{ overdue_h: string | null }>(
+	const own = await rowsOf(
+		db,
+		z.object({ overdue_h: writtenNumber.nullable() }),
 		sql`select settings->>'overdue_h' as overdue_h from program where id = ${programId}`
 	);
-	return Number(own[0]?.overdue_h ?? USUAL_OVERDUE_h);
+	return own[0]?.overdue_h ?? USUAL_OVERDUE_h;
 }
 
 async function clockFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['clocks']> {
-	const { rows: clocks } = await db.execute<{
-		kind: string;
-		visit_id: string;
-		label: string;
-		site: string;
-		start_at: Date;
-		due_at: Date;
-		last_at: Date;
-		deadline: ProgramFacts['clocks'][number]['deadline'];
-	}>(sql`
+	const clocks = await rowsOf(
+		db,
+		z.object({
+			kind: z.string(),
+			visit_id: z.string(),
+			label: z.string(),
+			site: z.string(),
+			start_at: instant,
+			due_at: instant,
+			last_at: instant,
+			deadline: written<ProgramFacts['clocks'][number]['deadline']>()
+		}),
+		sql`
 		select c.kind, c.visit_id, c.label, s.name as site, c.start_at, c.due_at, c.last_at, c.deadline from running_clock c
 		join visit v on v.program_id = c.program_id and v.id = c.visit_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
-		where c.program_id = ${programId} and c.last_at > ${now}::timestamptz - interval '1 day' order by c.last_at`);
+		where c.program_id = ${programId} and c.last_at > ${now}::timestamptz - interval '1 day' order by c.last_at`
+	);
 	return clocks.map((b) => ({
 		kind: b.kind,
 		visitId: b.visit_id,
 		label: b.label,
 		site: b.site,
-		start_ms: +new Date(b.start_at),
-		due_ms: +new Date(b.due_at),
-		last_ms: +new Date(b.last_at),
+		start_ms: +b.start_at,
+		due_ms: +b.due_at,
+		last_ms: +b.last_at,
 		deadline: b.deadline
 	}));
 }
 
 async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['openVisits']> {
-	const { rows: open } = await db.execute<{
-		id: string;
-		site: string;
-		crew: string[];
-		done: number;
-		asked: number;
-		started_at: Date;
-		heard: Date | null;
-		waits: string | null;
-		back_at: string | null;
-		is_on_paper: boolean;
-	}>(sql`
+	const open = await rowsOf(
+		db,
+		z.object({
+			id: z.string(),
+			site: z.string(),
+			crew: z.array(z.string()),
+			done: z.number(),
+			asked: z.number(),
+			started_at: instant,
+			heard: instant.nullable(),
+			waits: z.string().nullable(),
+			back_at: z.string().nullable(),
+			is_on_paper: z.boolean()
+		}),
+		sql`
 		select v.id, s.name as site, v.steps_done as done, v.steps_asked as asked, v.started_at,
 			(select max(e.received_at) from entry e where e.program_id = v.program_id and e.visit_id = v.id) as heard,
 			v.sheet->'arrival'->'waiting'->>'who' as waits, v.sheet->'arrival'->'waiting'->>'backAt' as back_at, coalesce((v.sheet->'opening'->>'isOnPaper')::bool, false) as is_on_paper,
 			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name) as crew
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
-		where v.program_id = ${programId} and not v.is_finished order by v.started_at`);
+		where v.program_id = ${programId} and not v.is_finished order by v.started_at`
+	);
 	return open.map((v) => ({
 		visitId: v.id,
 		site: v.site,
 		crew: v.crew,
 		done: v.done,
 		asked: v.asked,
-		started_ms: +new Date(v.started_at),
-		heard_ms: +new Date(v.heard ?? v.started_at),
+		started_ms: +v.started_at,
+		heard_ms: +(v.heard ?? v.started_at),
 		waits: v.waits,
 		back_ms: v.back_at === null ? null : Date.parse(v.back_at),
 		isOnPaper: v.is_on_paper
@@ -98,14 +110,17 @@ async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['
 }
 
 async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites']> {
-	const { rows: sites } = await db.execute<{
-		code: string;
-		name: string;
-		last: Date | null;
-		least_days: number | null;
-		aim_days: number | null;
-		most_days: number | null;
-	}>(sql`
+	const sites = await rowsOf(
+		db,
+		z.object({
+			code: z.string(),
+			name: z.string(),
+			last: instant.nullable(),
+			least_days: z.number().nullable(),
+			aim_days: z.number().nullable(),
+			most_days: z.number().nullable()
+		}),
+		sql`
 		with spaced as (
 			select distinct on (site_id) site_id, least_days, aim_days, most_days from circuit c, unnest(c.site_ids) as site_id
 			where c.program_id = ${programId} order by site_id, aim_days
@@ -117,7 +132,8 @@ async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites
 				order by v.started_at desc limit 1
 			) as last, c.least_days, c.aim_days, c.most_days
 		from site s left join spaced c on c.site_id = s.id
-		where s.program_id = ${programId} and s.retired_on is null order by s.code`);
+		where s.program_id = ${programId} and s.retired_on is null order by s.code`
+	);
 	return sites.map((s) => ({
 		code: s.code,
 		name: s.name,
@@ -127,22 +143,26 @@ async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites
 }
 
 async function roundFacts(db: Db, programId: string, now: string, until: string): Promise<ProgramFacts['rounds']> {
-	const { rows: rounds } = await db.execute<{
-		id: string;
-		name: string;
-		starts_at: Date;
-		sites: string[];
-		team_id: string;
-		crew_ids: string[];
-		is_storm: boolean;
-	}>(sql`
+	const rounds = await rowsOf(
+		db,
+		z.object({
+			id: z.string(),
+			name: z.string(),
+			starts_at: instant,
+			sites: z.array(z.string()),
+			team_id: z.string(),
+			crew_ids: z.array(z.string()),
+			is_storm: z.boolean()
+		}),
+		sql`
 		select r.id, r.name, r.starts_at, r.team_id, r.crew_ids, r.purpose = 'storm' as is_storm, array(select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids) order by array_position(r.site_ids, s.id)) as sites
 		from round r where r.program_id = ${programId} and r.refused_because is null and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${until}
-		order by r.starts_at`);
+		order by r.starts_at`
+	);
 	return rounds.map((r) => ({
 		id: r.id,
 		name: r.name,
-		starts_ms: +new Date(r.starts_at),
+		starts_ms: +r.starts_at,
 		sites: r.sites,
 		teamId: r.team_id,
 		crewIds: r.crew_ids,
@@ -151,19 +171,27 @@ async function roundFacts(db: Db, programId: string, now: string, until: string)
 }
 
 async function waitingFacts(db: Db, programId: string): Promise<ProgramFacts['waiting']> {
-	const { rows: waiting } = await db.execute<{ results: string | null; visits: string; oldest: Date | null }>(sql`
-		select sum(awaits_review) as results, count(*) as visits, min(started_at) as oldest from visit where program_id = ${programId} and awaits_review > 0`);
+	const waiting = await rowsOf(
+		db,
+		z.object({ results: writtenNumber.nullable(), visits: writtenNumber, oldest: instant.nullable() }),
+		sql`
+		select sum(awaits_review) as results, count(*) as visits, min(started_at) as oldest from visit where program_id = ${programId} and awaits_review > 0`
+	);
 	return {
-		results: Number(waiting[0]?.results ?? 0),
-		visits: Number(waiting[0]?.visits ?? 0),
+		results: waiting[0]?.results ?? 0,
+		visits: waiting[0]?.visits ?? 0,
 		oldest_ms: waiting[0]?.oldest ? +new Date(waiting[0].oldest) : null
 	};
 }
 
 async function conflictFacts(db: Db, programId: string): Promise<ProgramFacts['conflicts']> {
-	const { rows: conflicts } = await db.execute<{ id: string; site: string }>(sql`
+	const conflicts = await rowsOf(
+		db,
+		z.object({ id: z.string(), site: z.string() }),
+		sql`
 		select v.id, s.name as site from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
-		where v.program_id = ${programId} and v.awaits_review > 0 and v.conflicts > 0 order by v.started_at desc limit 5`);
+		where v.program_id = ${programId} and v.awaits_review > 0 and v.conflicts > 0 order by v.started_at desc limit 5`
+	);
 	return conflicts.map((c) => ({ visitId: c.id, site: c.site }));
 }
 
@@ -172,13 +200,16 @@ async function conflictFacts(db: Db, programId: string): Promise<ProgramFacts['c
  * recent visits.
  */
 async function calibrationFacts(db: Db, programId: string, now: string): Promise<ProgramFacts['calibrations']> {
-	const { rows } = await db.execute<{
-		instrument: string;
-		parameter: string;
-		limit_days: number;
-		last: Date | null;
-		last_used: Date;
-	}>(sql`
+	const rows = await rowsOf(
+		db,
+		z.object({
+			instrument: z.string(),
+			parameter: z.string(),
+			limit_days: z.number(),
+			last: instant.nullable(),
+			last_used: instant
+		}),
+		sql`
 		with recent as materialized (
 			select v.started_at, v.sheet->'readings' as readings from visit v
 			where v.program_id = ${programId} and v.started_at > ${now}::timestamptz - interval '45 days'
@@ -190,13 +221,14 @@ async function calibrationFacts(db: Db, programId: string, now: string): Promise
 		select i.code as instrument, u.parameter, (i.measures->u.parameter->>'calibrationDays')::float8 as limit_days, u.last_used,
 			(select max(c.at) from calibration c where c.program_id = i.program_id and c.instrument_id = i.id and c.parameter = u.parameter and c.passed) as last
 		from used u join instrument i on i.program_id = ${programId} and i.code = u.code
-		where i.measures->u.parameter ? 'calibrationDays' order by i.code, u.parameter`);
+		where i.measures->u.parameter ? 'calibrationDays' order by i.code, u.parameter`
+	);
 	return rows.map((r) => ({
 		instrument: r.instrument,
 		parameter: isParameterCode(r.parameter) ? inSentence(parameterOf(r.parameter, undefined).name) : r.parameter,
 		limit_days: r.limit_days,
-		last_ms: r.last === null ? null : +new Date(r.last),
-		lastUsed_ms: +new Date(r.last_used)
+		last_ms: r.last === null ? null : +r.last,
+		lastUsed_ms: +r.last_used
 	}));
 }
 

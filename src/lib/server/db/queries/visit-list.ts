@@ -1,7 +1,9 @@
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import type { Member } from '../../access';
 import { dayOfDate, instantAt } from '../../plan/local-day';
 import type { Db } from '../connect';
+import { rowsOf } from '../rows';
 import { readable, visitsWhere, type VisitRow } from './visits';
 
 /** How a visit stands: still open, waiting for review, judged. */
@@ -47,8 +49,12 @@ export async function listVisits(
 		],
 		sql` and `
 	);
-	const { rows } = await db.execute<{ in_all: number }>(sql`
-		select count(*)::int as in_all from visit v join site s on s.program_id = v.program_id and s.id = v.site_id where ${wanted}`);
+	const rows = await rowsOf(
+		db,
+		z.object({ in_all: z.number() }),
+		sql`
+		select count(*)::int as in_all from visit v join site s on s.program_id = v.program_id and s.id = v.site_id where ${wanted}`
+	);
 	const visits = await visitsWhere(
 		db,
 		sql`${wanted} order by v.started_at desc, v.id limit ${page.take} offset ${page.skip}`

@@ -1,6 +1,8 @@
 import { sql, type SQL } from 'drizzle-orm';
+import { z } from 'zod';
 import { readScope, type Member, type VisitSubject } from '../../access';
 import type { Db } from '../connect';
+import { instant, rowsOf } from '../rows';
 
 export interface VisitRow {
 	id: string;
@@ -16,23 +18,24 @@ export interface VisitRow {
 	cardVersion: number;
 }
 
-type Row = {
-	id: string;
-	started_at: Date;
-	code: string;
-	name: string;
-	about: string;
-	is_finished: boolean;
-	awaits_review: number;
-	conflicts: number;
-	flags: number;
-	crew: string[];
-	team_id: string | null;
-	opened_by: string;
-	not_judged_by: string[];
-	card: string;
-	version: number;
-};
+const Row = z.object({
+	id: z.string(),
+	started_at: instant,
+	code: z.string(),
+	name: z.string(),
+	about: z.string(),
+	is_finished: z.boolean(),
+	awaits_review: z.number(),
+	conflicts: z.number(),
+	flags: z.number(),
+	crew: z.array(z.string()),
+	team_id: z.string().nullable(),
+	opened_by: z.string(),
+	not_judged_by: z.array(z.string()),
+	card: z.string(),
+	version: z.number()
+});
+type Row = z.output<typeof Row>;
 
 /** Of visits `v`: those whose lines this member sees, by the one rule of rights. */
 export function readable(member: Member): SQL {
@@ -57,7 +60,7 @@ const select = sql`
 
 const visitOf = (r: Row): VisitRow => ({
 	id: r.id,
-	started_ms: +new Date(r.started_at),
+	started_ms: +r.started_at,
 	site: { code: r.code, name: r.name, about: r.about },
 	isFinished: r.is_finished,
 	awaitsReview: r.awaits_review,
@@ -71,8 +74,7 @@ const visitOf = (r: Row): VisitRow => ({
 
 /** Visits `v` at sites `s` of which a condition holds, in the order that it asks for. */
 export async function visitsWhere(db: Db, condition: SQL): Promise<VisitRow[]> {
-	const { rows } = await db.execute<Row>(sql`${select} where ${condition}`);
-	return rows.map(visitOf);
+	return (await rowsOf(db, Row, sql`${select} where ${condition}`)).map(visitOf);
 }
 
 export async function visitById(db: Db, programId: string, id: string): Promise<VisitRow | null> {
@@ -97,10 +99,14 @@ export async function besideInQueue(
 ): Promise<{ before: InQueue; after: InQueue } | null> {
 	const here = sql`(${new Date(started_ms).toISOString()}::timestamptz, ${id}::uuid)`;
 	const next = async (order: SQL): Promise<InQueue | null> => {
-		const { rows } = await db.execute<{ id: string; site: string; started_at: Date }>(sql`
+		const rows = await rowsOf(
+			db,
+			z.object({ id: z.string(), site: z.string(), started_at: instant }),
+			sql`
 			select v.id, s.name as site, v.started_at from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
-			where v.program_id = ${programId} and v.awaits_review > 0 and v.id <> ${id} order by ${order} limit 1`);
-		return rows[0] ? { id: rows[0].id, site: rows[0].site, started_ms: +new Date(rows[0].started_at) } : null;
+			where v.program_id = ${programId} and v.awaits_review > 0 and v.id <> ${id} order by ${order} limit 1`
+		);
+		return rows[0] ? { id: rows[0].id, site: rows[0].site, started_ms: +rows[0].started_at } : null;
 	};
 	const [before, after] = await Promise.all([
 		next(sql`(v.started_at, v.id) < ${here} desc, v.started_at desc, v.id desc`),

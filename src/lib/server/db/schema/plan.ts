@@ -97,7 +97,9 @@ export const circuit = pgTable(
 		/** No one starts before or after, minutes since the local midnight. */
 		earliestStart_min: integer('earliest_start_min').notNull(),
 		latestStart_min: integer('latest_start_min').notNull(),
-		disinfects: boolean().notNull().default(false)
+		disinfects: boolean().notNull().default(false),
+		/** Gear that it shares with others; '' where it carries its team's. */
+		kit: text().notNull().default('')
 	},
 	(t) => [
 		primaryKey({ columns: [t.programId, t.id] }),

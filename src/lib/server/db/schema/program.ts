@@ -16,6 +16,7 @@ import {
 	uuid
 } from 'drizzle-orm/pg-core';
 import { roles, type ImportMapping, type KindName, type PaperSize } from '../../../core/library';
+import type { DateStyle } from '../../../core/wording';
 import type { DriveGuess, QualityRates } from '../../../core/schedule';
 import { user } from './sign-in';
 
@@ -44,6 +45,10 @@ export interface ProgramSettings {
 	qualityRates?: QualityRates;
 	/** What the headings and words of files that were brought in mean, by kind. */
 	importMappings?: Partial<Record<KindName, ImportMapping>>;
+	/** How its people write dates and times of day. */
+	dates?: DateStyle;
+	/** What somebody can be trained in here. */
+	skills?: string[];
 	/** Who judges a visit's results: anyone who reviews, or only those who were not on it. */
 	whoJudges?: 'anyone' | 'others';
 	/** The secret part of the calendar feed's address. */

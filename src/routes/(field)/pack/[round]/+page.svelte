@@ -38,6 +38,11 @@
 	);
 	const inCar = $derived(lines.filter((l) => packedBy.has(l.id)).length);
 
+	const standing = $derived.by(() => {
+		if (ticks.isTold) return 'The others see it.';
+		return ticks.isKept ? 'Kept here; told to the others when there is a network.' : 'Being kept …';
+	});
+
 	const tick = (line: string, isPacked: boolean) =>
 		app.member && void ticks.tick(line, isPacked, app.member.id, app.now_ms);
 </script>
@@ -58,7 +63,7 @@
 	{#if round && lines.length && ticks.ticks}
 		<p class="so-far" role="status">
 			<b>{inCar === lines.length ? 'Everything is in.' : `${inCar} of ${lines.length} in.`}</b>
-			<small>{ticks.isTold ? 'The others see it.' : 'Kept here; told to the others when there is a network.'}</small>
+			<small>{standing}</small>
 		</p>
 		{#each round.gear as warning, i (i)}<p class="say ask">
 				{sayGear(warning, timeZone)}

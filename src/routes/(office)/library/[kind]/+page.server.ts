@@ -37,9 +37,10 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		kindName: kind.name,
 		mayKeep,
 		choices: Object.fromEntries(
-			Object.entries(kind.fields).flatMap(([name, { refers }]) =>
-				refers ? [[name, refers.flatMap((k) => library[k].map((row) => lookup.nameOf([k], row.id)))]] : []
-			)
+			Object.entries(kind.fields).flatMap(([name, { refers, optionsIn }]) => {
+				if (optionsIn) return [[name, optionsIn(library)]];
+				return refers ? [[name, refers.flatMap((k) => library[k].map((row) => lookup.nameOf([k], row.id)))]] : [];
+			})
 		),
 		rows: library[kind.name].map((row) => {
 			const texts = writeRow(kind, row, lookup);

@@ -1,6 +1,8 @@
 import { error, fail, redirect } from '@sveltejs/kit';
+import { message, setError, superValidate } from 'sveltekit-superforms';
+import { zod4 } from 'sveltekit-superforms/adapters';
 import { z } from 'zod';
-import { emptyLibrary, lookupIn, writeRow } from '$lib/core/library';
+import { emptyLibrary, lookupIn, textsOf, writeRow } from '$lib/core/library';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { auditOf, keepTexts, removeRow, textsBefore, todayOf } from '$lib/server/library/keep';
@@ -11,9 +13,7 @@ import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
 
-const MOST_LETTERS = 20_000;
 const Id = z.uuid();
-const Text = z.string().max(MOST_LETTERS, 'That is too long to be kept.');
 
 export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const member = locals.member!;
@@ -33,7 +33,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		kindName: kind.name,
 		id: row?.id ?? null,
 		name: row ? kind.nameOf(row, lookup) : null,
-		texts: before ?? texts,
+		texts,
+		form: await superValidate(before ?? texts, zod4(textsOf(kind)), { errors: false }),
 		isBefore: before !== null,
 		mayKeep,
 		today: todayOf(member, serverNow_ms()),
@@ -48,45 +49,28 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	};
 };
 
-const textsFrom = (form: FormData): Record<string, string> =>
-	Object.fromEntries(
-		[...new Set(form.keys())].map((name) => [
-			name,
-			form
-				.getAll(name)
-				.flatMap((v) => (typeof v === 'string' && v !== '' ? [v] : []))
-				.join('; ')
-		])
-	);
-
 export const actions: Actions = {
 	keep: async ({ locals, params, request }) => {
 		const member = locals.member!;
 		if (!can(member, 'keep-library')) error(403, 'Only a coordinator changes the library.');
 		const kind = theKind(params.kind);
-		const texts = textsFrom(await request.formData());
-		const tooLong = Object.keys(texts).find((name) => !Text.safeParse(texts[name]).success);
-		if (tooLong)
-			return fail(400, { texts: null, objections: [{ field: tooLong, why: 'That is too long to be kept.' }] });
-		const kept = await keepTexts(
-			database(),
-			member,
-			kind,
-			params.id === 'new' ? null : params.id,
-			texts,
-			serverNow_ms()
-		);
-		if (!kept.ok) return fail(400, { texts, objections: kept.objections });
-		if (params.id === 'new')
-			redirect(303, kind.name === 'people' ? `/library/people/${kept.id}` : `/library/${kind.name}`);
-		return { said: 'Saved.' };
+		const form = await superValidate(request, zod4(textsOf(kind)));
+		if (!form.valid) return fail(400, { form });
+		const id = params.id === 'new' ? null : params.id;
+		const kept = await keepTexts(database(), member, kind, id, form.data, serverNow_ms());
+		if (!kept.ok) {
+			for (const { field, why } of kept.objections) setError(form, field, why);
+			return fail(400, { form });
+		}
+		if (id === null) redirect(303, kind.name === 'people' ? `/library/people/${kept.id}` : `/library/${kind.name}`);
+		return message(form, 'Saved.');
 	},
 	remove: async ({ locals, params }) => {
 		const member = locals.member!;
 		if (!can(member, 'keep-library')) error(403, 'Only a coordinator changes the library.');
 		const kind = theKind(params.kind);
 		const removed = await removeRow(database(), member, kind, params.id, serverNow_ms());
-		if (!removed.ok) return fail(400, { texts: null, objections: [{ field: '', why: removed.why }] });
+		if (!removed.ok) return fail(400, { why: removed.why });
 		redirect(303, `/library/${kind.name}`);
 	},
 	late: async ({ locals, params, request }) => {
@@ -108,7 +92,7 @@ export const actions: Actions = {
 		if (!can(member, 'keep-library') || params.kind !== 'people') error(403, 'Only a coordinator makes such a link.');
 		if (!Id.safeParse(params.id).success) error(404, 'There is no such person here.');
 		const word = await joinWord(database(), member, params.id);
-		if ('why' in word) return fail(400, { texts: null, objections: [{ field: '', why: word.why }] });
+		if ('why' in word) return fail(400, { why: word.why });
 		return { join: `${url.origin}/join/${word.token}` };
 	}
 };

@@ -23,16 +23,10 @@
 	{#if data.isBefore}<p class="say ask">As it was before that change. Nothing is put back until you keep it.</p>{/if}
 	{#if data.mayKeep}
 		{#key `${data.kindName} ${data.id ?? 'new'} ${data.isBefore}`}
-			<ThingForm
-				{kind}
-				id={data.id}
-				texts={form?.texts ?? data.texts}
-				objections={form?.objections ?? []}
-				said={form?.said ?? null}
-				library={data.library}
-				today={data.today}
-			/>
+			<ThingForm {kind} id={data.id} form={data.form} library={data.library} today={data.today} />
 		{/key}
+		{#if form?.why}<p class="say spoils" role="alert">{form.why}</p>{/if}
+		{#if form?.said}<p class="say" role="status">{form.said}</p>{/if}
 		{#if data.late}
 			<section id="late">
 				<h2>Lines that came after leaving</h2>

@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { kindNamed, lookupIn } from '$lib/core/library';
+	import PickFile from '$lib/ui/kit/PickFile.svelte';
 	import ImportLines from '$lib/ui/library/ImportLines.svelte';
 	import type { PageProps } from './$types';
 
@@ -52,9 +53,8 @@
 	const refused = $derived(lines.filter((l) => l.verdict === 'refused').length);
 	const isMap = $derived(kind.name === 'sites' || kind.name === 'streams' || 'latitude' in kind.fields);
 
-	async function choose(file: File | undefined) {
+	async function choose(file: File) {
 		tooLarge = null;
-		if (!file) return;
 		fileName = file.name;
 		if (file.size > MOST_BYTES) {
 			tooLarge = `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most ${MOST_BYTES / 1e6} MB are taken. Leave out what is not needed, such as tracks.`;
@@ -86,10 +86,11 @@
 			};
 		}}
 	>
-		<label class="file">
-			<span>{isMap ? 'CSV, GeoJSON or GPX' : 'CSV'}</span>
-			<input type="file" accept=".csv,.txt,.geojson,.json,.gpx" onchange={(e) => choose(e.currentTarget.files?.[0])} />
-		</label>
+		<PickFile
+			label={isMap ? 'CSV, GeoJSON or GPX' : 'CSV'}
+			endings={isMap ? ['.csv', '.txt', '.geojson', '.json', '.gpx'] : ['.csv', '.txt']}
+			onpick={(file) => void choose(file)}
+		/>
 		{#if tooLarge}<p class="why" role="alert">{tooLarge}</p>{/if}
 		<label for="text">or paste its rows, headings first</label>
 		<textarea
@@ -198,11 +199,6 @@
 	}
 	label {
 		font-weight: 600;
-	}
-	.file {
-		display: flex;
-		gap: 0.75rem;
-		align-items: center;
 	}
 	textarea {
 		font-size: 0.8125rem;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PickFile from '$lib/ui/kit/PickFile.svelte';
 	import { sayDay } from '$lib/core/wording';
 	import CardSettings from '$lib/ui/library/CardSettings.svelte';
 	import CardSteps from '$lib/ui/library/CardSteps.svelte';
@@ -94,8 +95,11 @@
 			</ul>
 			{#if data.mayKeep}
 				<form method="POST" action="?/import" enctype="multipart/form-data" class="import">
-					<label for="file" class="small">Bring settings in from such a CSV, as version {data.version + 1}</label>
-					<input id="file" type="file" name="file" accept=".csv" required />
+					<PickFile
+						name="file"
+						label="Bring settings in from such a CSV, as version {data.version + 1}"
+						endings={['.csv']}
+					/>
 					<input type="hidden" name="on" value={data.version} />
 					<button class="btn preset-outlined-surface-500">See what it would change</button>
 				</form>
@@ -131,10 +135,6 @@
 		display: grid;
 		gap: 0.375rem;
 		margin: 0.75rem 0;
-	}
-	.import input[type='file'] {
-		min-width: 0;
-		width: 100%;
 	}
 	.order {
 		margin-top: 1.375rem;

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { sayMinute, sayMinutes, sayPlanDay, sayRemedy, sayWait } from '$lib/core/interpret';
+	import { sayMinute } from '$lib/core/wording';
+	import { sayMinutes, sayPlanDay, sayRemedy, sayWait } from '$lib/core/interpret';
 	import { followOrder, ifDelayed, waitsOf, withoutFirstWait } from '$lib/core/schedule';
 	import RoundByHand from '$lib/ui/plan/RoundByHand.svelte';
 	import UndoRedo from '$lib/ui/plan/UndoRedo.svelte';

@@ -1,0 +1,1 @@
+ALTER TABLE "circuit" ADD COLUMN "kit" text DEFAULT '' NOT NULL;
