@@ -9,11 +9,17 @@ export function writerIn(app: FieldApp, log: VisitLog) {
 	 * What is written shows at once; a reload cannot lose it once this returns, and it is on the disk when it
 	 * resolves.
 	 */
-	async function write(op: 'set' | 'strike', path: string, value: unknown, was: string | null): Promise<void> {
+	async function write(
+		op: 'set' | 'add' | 'strike',
+		path: string,
+		value: unknown,
+		was: string | null
+	): Promise<string> {
 		const held = app.hold({ visitId: log.visitId, path, op, value, was });
 		log.foresee(held);
 		try {
 			await app.keep(held);
+			return held.id;
 		} catch (trouble) {
 			log.forget(held.id);
 			throw trouble;
@@ -35,7 +41,8 @@ export function writerIn(app: FieldApp, log: VisitLog) {
 		exactly_ms: () => deviceNow_ms(app.packed),
 		initialsOf: (id: string) => app.initialsOf(id),
 		draft: (path: string, text: string) => void keepDraft(draftKey(log.visitId, path), text),
-		set: (path: string, value: unknown) => write('set', path, value, log.liveAt(path)),
+		set: async (path: string, value: unknown) => void (await write('set', path, value, log.liveAt(path))),
+		add: (path: string, count: number) => write('add', path, count, null),
 		async setAll(values: Readonly<Record<string, unknown>>) {
 			const seen = Object.entries(values).map(([path, value]) => ({ path, value, was: log.liveAt(path) }));
 			await Promise.all(seen.map(({ path, value, was }) => write('set', path, value, was)));

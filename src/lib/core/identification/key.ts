@@ -48,18 +48,32 @@ export function checkedKey({ prior, characters, errorRate, answers }: Key): Chec
 		all.map((c) => c.id)
 	);
 	const likelihood = new Map(all.map((c) => [c.id, withSlips(c, slips)]));
+	return { prior: weights.map((w) => w / sum), likelihood, ...checkedAnswers(all, answers) };
+}
+
+function checkedAnswers(all: readonly Character[], answers: readonly Answer[]): Pick<CheckedKey, 'seen' | 'asked'> {
 	const given = listOf('answers', answers, (place, answer) => checkedAnswer(place, answer as Answer, all));
 	unique(
 		'answers',
 		given.map((a) => a.id)
 	);
 	return {
-		prior: weights.map((w) => w / sum),
-		likelihood,
 		seen: given.flatMap(({ id, state }) => (state === null ? [] : [{ id, state }])),
 		asked: new Set(given.map((a) => a.id))
 	};
 }
+
+/**
+ * A key that is asked again and again: its chances are checked once, its answers each time. RangeError as for a key
+ * that is asked once.
+ */
+export function readyKey(key: Omit<Key, 'answers'>): (answers: readonly Answer[]) => CheckedKey {
+	const checked = checkedKey({ ...key, answers: [] });
+	return (answers) => ({ ...checked, ...checkedAnswers(key.characters, answers) });
+}
+
+/** A key as it is given, or one that was checked before. */
+export const checkedOnce = (key: Key | CheckedKey): CheckedKey => ('likelihood' in key ? key : checkedKey(key));
 
 const withSlips = ({ states, chance }: Character, slips: number): number[][] => {
 	const even = 1 / states.length;

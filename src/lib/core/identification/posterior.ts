@@ -1,5 +1,5 @@
 import { openShare, orDefault } from '../quantity';
-import { checkedKey, type CheckedKey, type Key } from './key';
+import { checkedOnce, type CheckedKey, type Key } from './key';
 
 /** ln of what each taxon makes of the answers, its prior with it; −∞ where it cannot be. */
 const logWeights = ({ prior, likelihood, seen }: CheckedKey): number[] =>
@@ -23,12 +23,12 @@ function chancesOf(key: CheckedKey): number[] | null {
  * What an animal may be after some answers: the chance of each taxon, and how likely such answers are at all. Evidence of exactly 0
  * leaves nothing that it could be. RangeError as for the key. Bayes 1763; Payne & Preece 1980.
  */
-export function posterior(asked: Key): {
+export function posterior(asked: Key | CheckedKey): {
 	evidence: number;
 	posterior: number[] | null;
 	logEvidence: number | null;
 } {
-	const key = checkedKey(asked);
+	const key = checkedOnce(asked);
 	const logEvidence = logSum(logWeights(key));
 	if (logEvidence === -Infinity) return { evidence: 0, posterior: null, logEvidence: null };
 	return { evidence: Math.exp(logEvidence), posterior: chancesOf(key), logEvidence };
@@ -40,8 +40,11 @@ const bits = (p: number) => (p === 0 ? 0 : p * Math.log2(p));
  * How unsure it is what an animal may be, in bits, and how many of them each character that was not asked yet would take away, the most
  * telling first. RangeError as for the key. Shannon 1948; Lindley 1956.
  */
-export function nextQuestions(asked: Key): { entropy: number | null; questions: { id: string; gain: number }[] } {
-	const key = checkedKey(asked);
+export function nextQuestions(asked: Key | CheckedKey): {
+	entropy: number | null;
+	questions: { id: string; gain: number }[];
+} {
+	const key = checkedOnce(asked);
 	const chances = chancesOf(key);
 	if (chances === null) return { entropy: null, questions: [] };
 	const entropy = Math.max(0, -chances.reduce((sum, p) => sum + bits(p), 0));
@@ -78,16 +81,27 @@ export function surprise(asked: Key & { noneShare?: number | null }): {
 	noneChance: number;
 	tail: number | null;
 } {
-	const key = checkedKey(asked);
-	const none = openShare('noneShare', orDefault(asked.noneShare, 0.05));
+	const { key, log, randomBits, noneChance } = heldAgainstNone(asked, asked.noneShare);
+	if (log === -Infinity) return { bits: null, randomBits, noneChance, tail: 0 };
 	const sizes = key.seen.map(({ id }) => key.likelihood.get(id)![0]!.length);
-	const randomBits = sizes.reduce((sum, m) => sum + Math.log2(m), 0);
-	const log = logSum(logWeights(key));
-	if (log === -Infinity) return { bits: null, randomBits, noneChance: 1, tail: 0 };
-	const logNone = Math.log(none) - randomBits * Math.LN2;
-	const logSome = Math.log(1 - none) + log;
-	const noneChance = 1 / (1 + Math.exp(logSome - logNone));
 	return { bits: -log / Math.LN2, randomBits, noneChance, tail: tailOf(key, sizes, Math.exp(log)) };
+}
+
+/**
+ * The chance that it is none of the taxa, for whoever does not ask how strange the answers are: the costly half of
+ * `surprise`. RangeError as for the key.
+ */
+export const chanceOfNone = (asked: Key | CheckedKey, noneShare: number): number =>
+	heldAgainstNone(asked, noneShare).noneChance;
+
+function heldAgainstNone(asked: Key | CheckedKey, noneShare: number | null | undefined) {
+	const key = checkedOnce(asked);
+	const none = openShare('noneShare', orDefault(noneShare, 0.05));
+	const randomBits = key.seen.reduce((sum, { id }) => sum + Math.log2(key.likelihood.get(id)![0]!.length), 0);
+	const log = logSum(logWeights(key));
+	const logNone = Math.log(none) - randomBits * Math.LN2;
+	const noneChance = log === -Infinity ? 1 : 1 / (1 + Math.exp(Math.log(1 - none) + log - logNone));
+	return { key, log, randomBits, noneChance };
 }
 
 /** The sum over all ways to answer the same characters of those that are no likelier. */

@@ -1,3 +1,8 @@
+// kinds of animal, and what a sample of them says
+export { taxa } from './taxa';
+export { sensitivityGroups, type SensitivityGroup, type Taxon } from './taxon';
+export { communityOf, kindsThatCount, taxonOf, type Community, type Kind } from './community';
+export { animalsToTell, classChances, exampleClasses, type QualityClass } from './quality-classes';
 // how many kinds, how even
 export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson } from './diversity';
 // how unlike samples are, as a picture

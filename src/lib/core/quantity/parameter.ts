@@ -90,6 +90,46 @@ export const parameters = {
 		plausible: [0, 50_000],
 		isNeverNought: true
 	},
+	'taxa-richness': {
+		name: 'Taxa richness',
+		unit: 'one',
+		decimals: 0,
+		possible: [0, 300],
+		plausible: [1, 60],
+		hasOwnSubject: true
+	},
+	'ept-richness': {
+		name: 'EPT richness',
+		unit: 'one',
+		decimals: 0,
+		possible: [0, 200],
+		plausible: [0, 35],
+		hasOwnSubject: true
+	},
+	'biotic-index': {
+		name: 'Family biotic index',
+		unit: 'one',
+		decimals: 2,
+		possible: [0, 10],
+		plausible: [0.5, 9.5],
+		hasOwnSubject: true
+	},
+	'score-per-taxon': {
+		name: 'Average score per taxon',
+		unit: 'one',
+		decimals: 2,
+		possible: [0, 10],
+		plausible: [1, 9],
+		hasOwnSubject: true
+	},
+	'rarefied-richness': {
+		name: 'Rarefied richness',
+		unit: 'one',
+		decimals: 1,
+		possible: [0, 300],
+		plausible: [1, 45],
+		hasOwnSubject: true
+	},
 	nitrate: {
 		name: 'Nitrate',
 		unit: 'mg_L_N',

@@ -14,6 +14,7 @@ export const ways = [
 	'thermometer',
 	'titration',
 	'staff',
+	'tray',
 	'disc',
 	'tube',
 	'kit',

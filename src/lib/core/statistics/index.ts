@@ -26,7 +26,7 @@ export { mannKendall, type MannKendall } from './trend/mann-kendall';
 export { theilSen, type TheilSen } from './trend/theil-sen';
 export { seasonalKendall, seasonalSenSlope, type SeasonalKendall, type SeasonalSlope } from './trend/seasonal-kendall';
 export { censoredSeasonalSlope, type CensoredSlope, type CensoredValue } from './trend/censored-slope';
-export { normalTwoSided, zOf } from './distributions/normal';
+export { normalCdf, normalTwoSided, zOf } from './distributions/normal';
 export type { SeasonValue } from './trend/seasons';
 // non-detects
 export { kaplanMeierLeftCensored } from './censored/kaplan-meier';

@@ -7,10 +7,12 @@ import { formBlank } from './form/paper';
 import { flowBlank } from './gauging/paper';
 import { kitBlank } from './kit/paper';
 import { leaveBlank } from './leaving/paper';
+import { netBlank } from './net/paper';
 import { readingBlank } from './reading/paper';
 import { staffBlank } from './staff-gauge/paper';
 import type { Step, Tool } from './steps';
 import { titrationBlank } from './titration/paper';
+import { trayBlank } from './tray/paper';
 import { tubeBlank } from './tube/paper';
 
 /** What the printed sheet asks at each kind of step, a line each. */
@@ -25,6 +27,8 @@ const blanks: { [T in Tool]: AskOnPaper<T> } = {
 	tube: tubeBlank,
 	staff: staffBlank,
 	flow: flowBlank,
+	net: netBlank,
+	tray: trayBlank,
 	leave: leaveBlank
 };
 

@@ -4,12 +4,14 @@ import { disc } from './disc/branch';
 import { conditions, habitat } from './form/branch';
 import { gaugings } from './gauging/branch';
 import { gear, leaving } from './leaving/branch';
+import { nets } from './net/branch';
 import { copies, photos } from './paper-copy/branch';
 import { ofBench as platesOfBench, plates } from './plates/branch';
 import { meters, readings } from './reading/branch';
 import { ofReviewer, reported, reviews, verdicts } from './review/branch';
 import { staff } from './staff-gauge/branch';
 import { ofBench as titrationsOfBench, titrations } from './titration/branch';
+import { trays } from './tray/branch';
 import { waits } from './wait/branch';
 import { opening, remarks, steps, tallies } from './whole-visit/branch';
 
@@ -30,6 +32,8 @@ export const branches = {
 	readings,
 	meters,
 	gaugings,
+	nets,
+	trays,
 	tallies,
 	steps,
 	handovers,

@@ -6,12 +6,14 @@ import type { DoubtKind } from './flag';
 import { formFlags } from './form/flags';
 import { gaugingFlags } from './gauging/flags';
 import { kitFlags } from './kit/flags';
+import { netFlags } from './net/flags';
 import { paperCopyFlags } from './paper-copy/flags';
 import { platesFlags } from './plates/flags';
 import { readingFlags } from './reading/flags';
 import { METRIC, type SaidIn } from './say';
 import { staffFlags } from './staff-gauge/flags';
 import { titrationFlags } from './titration/flags';
+import { trayFlags } from './tray/flags';
 import { wholeVisitFlags } from './whole-visit/flags';
 
 /** The doubts of every subject, a line each. No two subjects have a code in common (a test sees to it). */
@@ -23,11 +25,13 @@ export const flagsBySubject = {
 	form: formFlags,
 	gauging: gaugingFlags,
 	kit: kitFlags,
+	net: netFlags,
 	paperCopy: paperCopyFlags,
 	plates: platesFlags,
 	reading: readingFlags,
 	staffGauge: staffFlags,
 	titration: titrationFlags,
+	tray: trayFlags,
 	wholeVisit: wholeVisitFlags
 };
 

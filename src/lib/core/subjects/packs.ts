@@ -2,10 +2,12 @@ import { bottlePack } from './bottle/pack';
 import { discPack } from './disc/pack';
 import { flowPack } from './gauging/pack';
 import { kitPack } from './kit/pack';
+import { netPack } from './net/pack';
 import { nothingToPack, type Packed, type PackedRound, type PackLine } from './packed';
 import { staffPack } from './staff-gauge/pack';
 import { stepsOf, type Step, type Tool } from './steps';
 import { titrationPack } from './titration/pack';
+import { trayPack } from './tray/pack';
 import { tubePack } from './tube/pack';
 
 /** What goes into the bag for each kind of step: a line for every one, if only to say that it needs nothing. */
@@ -20,6 +22,8 @@ const packs: { [T in Tool]: Packed<T> } = {
 	tube: tubePack,
 	staff: staffPack,
 	flow: flowPack,
+	net: netPack,
+	tray: trayPack,
 	leave: nothingToPack
 };
 

@@ -6,12 +6,14 @@ import { discPlaces } from './disc/words';
 import { conditionsPlaces, habitatPlaces } from './form/words';
 import { gaugingPlaces } from './gauging/words';
 import { gearPlaces, leavingPlaces } from './leaving/words';
+import { netPlaces } from './net/words';
 import { copyPlaces, photoPlaces } from './paper-copy/words';
 import { platePlaces } from './plates/words';
 import { meterPlaces, readingPlaces } from './reading/words';
 import { reportedPlaces, reviewPlaces } from './review/words';
 import { staffPlaces } from './staff-gauge/words';
 import { titrationPlaces } from './titration/words';
+import { trayPlaces } from './tray/words';
 import { waitPlaces } from './wait/words';
 import { openingPlaces, remarkPlaces, stepPlaces, tallyPlaces } from './whole-visit/words';
 
@@ -32,6 +34,8 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	readings: readingPlaces,
 	meters: meterPlaces,
 	gaugings: gaugingPlaces,
+	nets: netPlaces,
+	trays: trayPlaces,
 	tallies: tallyPlaces,
 	steps: stepPlaces,
 	handovers: handoverPlaces,

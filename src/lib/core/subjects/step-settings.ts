@@ -6,11 +6,13 @@ import { formSettings } from './form/settings';
 import { flowSettings } from './gauging/settings';
 import { kitSettings } from './kit/settings';
 import { leaveSettings } from './leaving/settings';
+import { netSettings } from './net/settings';
 import { readingSettings } from './reading/settings';
 import type { StepSetting, StepSettings } from './setting';
 import { staffSettings } from './staff-gauge/settings';
 import { isTool, type Step, type Tool } from './steps';
 import { titrationSettings } from './titration/settings';
+import { traySettings } from './tray/settings';
 import { tubeSettings } from './tube/settings';
 
 /** A line for each subject that has a step. */
@@ -25,6 +27,8 @@ const all: { [T in Tool]: StepSettings<T> } = {
 	tube: tubeSettings,
 	staff: staffSettings,
 	flow: flowSettings,
+	net: netSettings,
+	tray: traySettings,
 	leave: leaveSettings
 };
 

@@ -6,11 +6,13 @@ import { formStep } from './form/step';
 import { flowStep } from './gauging/step';
 import { kitStep } from './kit/step';
 import { leaveStep } from './leaving/step';
+import { netStep } from './net/step';
 import { readingStep } from './reading/step';
 import { staffStep } from './staff-gauge/step';
 import { remembered } from './remember';
 import type { StepKind } from './step-kind';
 import { titrationStep } from './titration/step';
+import { trayStep } from './tray/step';
 import { tubeStep } from './tube/step';
 
 /** What a card may ask to be done, a line for each subject that has a step. */
@@ -25,6 +27,8 @@ export const stepKinds = {
 	tube: tubeStep,
 	staff: staffStep,
 	flow: flowStep,
+	net: netStep,
+	tray: trayStep,
 	leave: leaveStep
 };
 

@@ -6,12 +6,14 @@ import { form } from './form/findings';
 import { gauging } from './gauging/findings';
 import { kit } from './kit/findings';
 import { leaving } from './leaving/findings';
+import { net } from './net/findings';
 import { paperCopy } from './paper-copy/findings';
 import { plates } from './plates/findings';
 import { reading } from './reading/findings';
 import { staffGauge } from './staff-gauge/findings';
 import type { Subject } from './subject';
 import { titration } from './titration/findings';
+import { tray } from './tray/findings';
 import { tube } from './tube/findings';
 import { wait } from './wait/findings';
 
@@ -27,6 +29,8 @@ export const subjects: readonly Subject[] = [
 	staffGauge,
 	derived,
 	gauging,
+	net,
+	tray,
 	bottle,
 	plates,
 	wait,

@@ -13,6 +13,7 @@ export const wayWords: Record<Way, string> = {
 	thermometer: 'a thermometer',
 	titration: 'titration',
 	staff: 'a staff gauge',
+	tray: 'a sorted tray',
 	disc: 'a disc',
 	tube: 'a tube',
 	kit: 'a colour kit',

@@ -18,6 +18,8 @@ export interface Writer {
 	 * quick hand is at the next bottle before the disk has the first line.
 	 */
 	setAll: (values: Readonly<Record<string, unknown>>) => Promise<void>;
+	/** Adds to a counter; gives the line's id, by which it is taken back. Two hands may add at once. */
+	add: (path: string, count: number) => Promise<string>;
 	/** Strikes what stands there, or one of two lines that disagree; nothing where nothing stands. */
 	strike: (path: string, reason: string, was?: string) => void;
 }

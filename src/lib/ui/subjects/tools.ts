@@ -28,6 +28,8 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	tube: { load: () => import('./tube/TubeStep.svelte'), says: 'all' },
 	staff: { load: () => import('./staff-gauge/StaffGaugeStep.svelte'), says: 'all' },
 	flow: { load: () => import('./gauging/FlowStep.svelte'), takesTime: true, isWide: true, says: 'all' },
+	net: { load: () => import('./net/NetStep.svelte'), takesTime: true, says: 'all' },
+	tray: { load: () => import('./tray/TrayStep.svelte'), isWide: true, says: 'all' },
 	leave: { load: () => import('./leaving/LeaveStep.svelte'), says: 'all' }
 };
 

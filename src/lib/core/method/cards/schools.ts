@@ -1,5 +1,6 @@
 import { isTool, type Step } from '../../subjects/steps';
 import type { MethodCard } from '../card';
+import { exampleStep } from '../../subjects/step-settings';
 import { fullVisit } from './full-visit';
 import { streamVisit } from './stream-visit';
 
@@ -66,6 +67,24 @@ const scouting = first(fullVisit, {
 	rules: fullVisit.rules.filter((r) => r.first === 'arrive' || r.then === 'leave')
 });
 
+/** The animals that live in a riffle all year: a kick with the net, sorted and counted at the bank. */
+const animals = first(fullVisit, {
+	code: 'animals',
+	title: 'Animals',
+	summary:
+		'A kick with the net and what it caught, sorted, named and counted at the bank, with the water’s temperature.',
+	steps: [
+		...fullVisit.steps.filter((s) => ['arrive', 'conditions', 'water-temperature'].includes(s.id)),
+		{ id: 'kick', ...exampleStep('net') } as Step,
+		{ id: 'sort', ...exampleStep('tray') } as Step,
+		...fullVisit.steps.filter((s) => s.id === 'leave')
+	],
+	rules: [
+		...fullVisit.rules.filter((r) => r.first === 'arrive' || r.then === 'leave'),
+		{ first: 'water-temperature', then: 'stirs-bed', because: 'Water that was stirred up is other water.' }
+	]
+});
+
 /** All cards that are shipped, one for each school. */
 export const shippedCards: readonly MethodCard[] = [
 	first(streamVisit, {}),
@@ -73,5 +92,6 @@ export const shippedCards: readonly MethodCard[] = [
 	inFeet,
 	bottleRun,
 	fullVisit,
-	scouting
+	scouting,
+	animals
 ];

@@ -1,0 +1,71 @@
+import { instantOf, type Entry, type Folded, type Sheet } from '../../logbook';
+import { taxonOf, type Kind, type Picked } from '../../macroinvertebrates';
+
+/** A compartment that nobody has named yet: `unknown-1`. */
+export const isUnnamed = (code: string): boolean => code.startsWith('unknown-');
+
+export const tallyPath = (step: string, code: string): string => `tallies/${step}/taxa/${code}`;
+
+/** What a compartment is called by now. */
+const namedIn = (sheet: Pick<Sheet, 'trays'>, step: string, code: string): string =>
+	sheet.trays?.[step]?.names?.[code] ?? code;
+
+/**
+ * The kinds of a tray and how many of each, in the order in which they first came. One that got its name later counts
+ * under that name, with those that were named at once. A kind that is only there, or in a class, counts once.
+ */
+export function kindsIn(sheet: Pick<Sheet, 'trays' | 'tallies'>, step: string): Kind[] {
+	const tray = sheet.trays?.[step];
+	const counts = new Map<string, number>();
+	const add = (code: string, n: number) => {
+		const name = namedIn(sheet, step, code);
+		if (n > 0) counts.set(name, (counts.get(name) ?? 0) + n);
+	};
+	for (const [code, n] of Object.entries(sheet.tallies?.[step]?.taxa ?? {})) add(code, n ?? 0);
+	for (const code of Object.keys(tray?.classes ?? {})) if (!counts.has(code)) add(code, 1);
+	for (const [code, is] of Object.entries(tray?.present ?? {})) if (is && !counts.has(code)) add(code, 1);
+	return [...counts].map(([code, count]) => ({ code, taxon: taxonOf(code), count }));
+}
+
+/** Taps at a tray that stand: what was added and not struck, in order. */
+export function tapsIn(lines: Folded['lines'], step: string): { code: string; entry: Entry }[] {
+	const within = `tallies/${step}/taxa/`;
+	return [...lines.values()]
+		.filter((line) => line.path.startsWith(within))
+		.flatMap((line) => {
+			const struck = new Set(line.history.map((e) => e.was));
+			return line.history
+				.filter((e) => e.op === 'add' && !struck.has(e.id))
+				.map((entry) => ({ code: line.path.slice(within.length), entry }));
+		})
+		.sort((a, b) => (a.entry.at < b.entry.at ? -1 : 1));
+}
+
+/** Minutes of picking up to an instant, breaks taken out. */
+export function minutesOfPick(sheet: Pick<Sheet, 'trays'>, step: string, now_ms: number): number {
+	const tray = sheet.trays?.[step];
+	if (tray?.begunAt === undefined) return 0;
+	const began_ms = Date.parse(tray.begunAt);
+	const end_ms = Math.min(now_ms, tray.endedAt === undefined ? now_ms : Date.parse(tray.endedAt));
+	const paused_ms = Object.values(tray.pauses ?? {}).reduce((sum, { from, to }) => {
+		if (from === undefined) return sum;
+		const ends_ms = Math.min(end_ms, to === undefined ? end_ms : Date.parse(to));
+		return sum + Math.max(0, ends_ms - Math.max(began_ms, Date.parse(from)));
+	}, 0);
+	return Math.max(0, end_ms - began_ms - paused_ms) / 60_000;
+}
+
+/** The break that is on just now. */
+export const openPause = (sheet: Pick<Sheet, 'trays'>, step: string): string | null =>
+	Object.entries(sheet.trays?.[step]?.pauses ?? {}).find(([, p]) => p.from !== undefined && p.to === undefined)?.[0] ??
+	null;
+
+/** What was picked at which minute of the pick. */
+export const pickedIn = (sheet: Pick<Sheet, 'trays'>, lines: Folded['lines'], step: string): Picked[] =>
+	tapsIn(lines, step)
+		.filter(({ entry }) => Number(entry.value) > 0)
+		.map(({ code, entry }) => ({
+			taxon: namedIn(sheet, step, code),
+			minute: minutesOfPick(sheet, step, instantOf(entry.at)),
+			count: Number(entry.value)
+		}));

@@ -1,0 +1,98 @@
+import {
+	communityOf,
+	kindsThatCount,
+	animalsToTell,
+	exampleClasses,
+	type Community,
+	type Kind
+} from '../../macroinvertebrates';
+import type { Figure, ParameterCode } from '../../quantity';
+import { counted as saidCount } from '../../wording';
+import { finding, type Finding } from '../determination';
+import { doubt, type Flag } from '../flags';
+import { defineSubject } from '../subject';
+import { isTool } from '../steps';
+import { kindsIn } from './compartments';
+import type { TrayStep } from './step';
+
+/** Fewer animals than this say little of a stream, whatever they are. */
+const FEW_ANIMALS = 100;
+/** From this share of animals without a name on, the figures are of the others only. */
+const MANY_UNNAMED = 0.2;
+
+/** The animals of a tray: what they say together, and how far so few can say it. */
+export const tray = defineSubject({
+	branches: ['trays', 'tallies'],
+	knows: [],
+	observe({ sheet, card }) {
+		const steps = card.steps.filter((s) => isTool(s, 'tray'));
+		const all = steps.map((step) =>
+			trayFigures(step, kindsIn(sheet, step.id), sheet.trays?.[step.id]?.endedAt !== undefined)
+		);
+		return { findings: all.flatMap((a) => a.findings), flags: all.flatMap((a) => a.flags) };
+	}
+});
+
+function trayFigures(step: TrayStep, kinds: readonly Kind[], isOver: boolean): { findings: Finding[]; flags: Flag[] } {
+	if (kinds.length === 0) return { findings: [], flags: [] };
+	const said = communityOf(kinds, step.commonCount);
+	// of a live pick and of classes only what was there is known, not its shares
+	const isCounted = step.school === 'count';
+	const place = `tallies/${step.id}`;
+	const animals = isCounted ? `${saidCount(said.animals, 'animal')} of ` : '';
+	const one = (
+		parameter: ParameterCode,
+		{ value, uncertainty = null }: { value: number; uncertainty?: number | null },
+		readings: number,
+		basis: string
+	): Finding =>
+		finding({
+			parameter,
+			way: 'tray',
+			figure: { value, unit: 'one' } satisfies Figure,
+			uncertainty,
+			readings,
+			source: 'field',
+			basis,
+			working: null,
+			place
+		});
+	const { index, score, rarefied } = said;
+	const findings = [
+		one('taxa-richness', { value: said.richness }, said.animals, `${animals}${saidCount(said.richness, 'kind')}`),
+		one('ept-richness', { value: said.ept }, said.animals, 'kinds of mayflies, stoneflies and caddisflies'),
+		...(score
+			? [one('score-per-taxon', score, score.kinds, `${saidCount(score.kinds, 'kind')} that the list scores`)]
+			: []),
+		...(isCounted && index
+			? [one('biotic-index', index, index.animals, `mean tolerance of ${saidCount(index.animals, 'animal')}, 0 to 10`)]
+			: []),
+		...(isCounted && rarefied
+			? [one('rarefied-richness', rarefied, said.animals, `kinds among ${step.commonCount} of ${said.animals} animals`)]
+			: [])
+	];
+	return { findings, flags: isOver ? trayFlags(step, kinds, said) : [] };
+}
+
+function trayFlags(step: TrayStep, kinds: readonly Kind[], said: Community): Flag[] {
+	const at = (parameter: ParameterCode) => ({ path: `tallies/${step.id}`, parameter });
+	const flags: Flag[] = [];
+	if (step.school === 'count' && said.animals < FEW_ANIMALS) {
+		const { index } = said;
+		const needed = index?.uncertainty == null ? null : animalsToTell({ ...index, uncertainty: index.uncertainty });
+		flags.push(
+			doubt('few-animals', at('biotic-index'), {
+				animals: said.animals,
+				more: needed === null ? null : Math.max(0, needed - said.animals),
+				classes: exampleClasses.map((c) => c.name)
+			})
+		);
+	}
+	if (said.unnamed > MANY_UNNAMED * said.animals)
+		flags.push(doubt('many-unnamed', at('taxa-richness'), { unnamed: said.unnamed, animals: said.animals }));
+	const there = kindsThatCount(kinds);
+	const rated = there.filter((k) => k.taxon?.group != null);
+	if (rated.length > 0 && rated.length <= 3 && rated.every((k) => k.taxon?.group === 'tolerant'))
+		flags.push(doubt('only-tolerant', at('score-per-taxon'), { kinds: rated.length }));
+	return flags;
+}

@@ -1,0 +1,130 @@
+import { v7 } from 'uuid';
+import type { Entry } from '../../core/logbook';
+import { taxonOf } from '../../core/macroinvertebrates';
+import { shippedCards, type MethodCard } from '../../core/method';
+import { seeded, type Chance } from '../../core/statistics';
+import type { Db } from '../db/connect';
+import { methodCard, methodCardVersion } from '../db/schema';
+import { handIn } from './hand-in';
+import { logbookWriter, seededId, type Writer } from './logbook-writer';
+import type { Cast } from './reference-data';
+
+/* Three years of kick samples, spring and autumn, drawn from a model of what each reach does to its animals. */
+
+const DAY_ms = 86_400_000;
+const MINUTE_ms = 60_000;
+const SEED = 77_031;
+/** Days before now on which the animals were looked at: springs and autumns. */
+const sampledDaysAgo = [1_130, 945, 765, 580, 400, 215];
+
+/** What a kick of eight places catches in a riffle that nothing harms. */
+const unharmed: Readonly<Record<string, number>> = {
+	Baetidae: 34,
+	Heptageniidae: 22,
+	Leptophlebiidae: 8,
+	Ephemerellidae: 10,
+	Leuctridae: 12,
+	Perlodidae: 6,
+	Nemouridae: 7,
+	Rhyacophilidae: 6,
+	Hydropsychidae: 16,
+	Limnephilidae: 8,
+	Sericostomatidae: 4,
+	Elmidae: 12,
+	Simuliidae: 10,
+	Chironomidae: 14,
+	'Chironomidae-red': 0.6,
+	Tipulidae: 4,
+	Gammaridae: 14,
+	Asellidae: 1.2,
+	Erpobdellidae: 0.6,
+	Oligochaeta: 1.6,
+	Physidae: 0.6,
+	Sphaeriidae: 1.5
+};
+/** How sharply a harmed reach sorts its animals by what they stand. */
+const SORTS = 0.62;
+const MIDDLING_TOLERANCE = 5;
+
+/** 0 for a reach that nothing harms, towards 1 for one that is choked. `since`: 0 at the demo's start, 1 now. */
+function harm({ nature }: Cast['sites'][number], since: number): number {
+	const still = nature.restored ? 1 - since : 0;
+	const oxygen = nature.oxygen_percent - still * (nature.restored?.oxygen_percent ?? 0);
+	const turbidity = nature.turbidity_NTU + still * (nature.restored?.turbidity_NTU ?? 0);
+	const raw = (98 - oxygen) / 9 + (turbidity - 2.2) / 14 + Math.log10(nature.eColi_cfu_100mL / 14) / 2.4;
+	return 1 - Math.exp(-Math.max(0, raw));
+}
+
+/** So many animals as chance gives where so many are expected; near enough to Poisson for a demo. */
+const drawn = (expected: number, chance: Chance): number =>
+	Math.max(0, Math.round(expected + Math.sqrt(expected) * chance.normal()));
+
+export async function animalVisits(tx: Db, cast: Cast): Promise<void> {
+	const card = shippedCards.find((c) => c.code === 'animals')!;
+	const [cardId, versionId] = [v7(), v7()];
+	await tx.insert(methodCard).values({ programId: cast.programId, id: cardId, code: card.code });
+	await tx.insert(methodCardVersion).values({
+		programId: cast.programId,
+		id: versionId,
+		cardId,
+		version: card.version,
+		body: card,
+		inUseSince: new Date(cast.now_ms - 1200 * DAY_ms)
+	});
+	for (const daysAgo of sampledDaysAgo) {
+		const lines = cast.sites.flatMap((site, i) => visitTo(cast, { id: versionId, card }, site, daysAgo + (i % 4), i));
+		await handIn(tx, cast, lines, cast.now_ms - (daysAgo - 2) * DAY_ms);
+	}
+}
+
+function visitTo(
+	cast: Cast,
+	version: { id: string; card: MethodCard },
+	site: Cast['sites'][number],
+	daysAgo: number,
+	nth: number
+): Entry[] {
+	const chance = seeded(SEED + daysAgo * 31 + nth);
+	const startedAt_ms =
+		Math.floor((cast.now_ms - daysAgo * DAY_ms) / DAY_ms) * DAY_ms + (10 * 60 + 40 * (nth % 3)) * MINUTE_ms;
+	const id = seededId(startedAt_ms, chance);
+	const crew = crewOf(cast, site, daysAgo);
+	const { entries, write } = logbookWriter({ id, startedAt_ms }, chance);
+	const [first, second] = crew;
+	const at = (minute: number) => new Date(startedAt_ms + minute * MINUTE_ms).toISOString();
+	write(first, 0, 'opening', { siteId: site.id, cardVersionId: version.id, startedAt: at(0) });
+	for (const person of crew) write(first, 1, `arrival/crew/${person.initials}/initials`, person.initials);
+	write(first, 1.2, 'arrival/waiting/who', 'Orla, at the depot');
+	write(first, 1.4, 'arrival/waiting/backAt', at(8 * 60));
+	write(first, 2, 'arrival/depth_m', 0.2);
+	write(first, 2.5, 'arrival/velocity_m_s', 0.25);
+	write(first, 3, 'arrival/access', 'wade');
+	write(first, 6, 'readings/water-temperature/main', {
+		value: Math.round((9 + 3 * chance.normal()) * 10) / 10,
+		unit: 'degC'
+	});
+	write(first, 10, 'nets/kick/begunAt', at(10));
+	for (let place = 0; place < 8; place++) write(first, 11 + place, 'nets/kick/places', 1, { op: 'add' });
+	write(first, 20, 'nets/kick/endedAt', at(20));
+	write(second, 25, 'trays/sort/begunAt', at(25));
+	const harmed = harm(site, 1 - daysAgo / 1200);
+	Object.entries(unharmed).forEach(([code, usual], i) => {
+		const tolerance = taxonOf(code)?.tolerance ?? MIDDLING_TOLERANCE;
+		const expected =
+			usual * Math.exp(SORTS * (tolerance - MIDDLING_TOLERANCE) * harmed * (tolerance > MIDDLING_TOLERANCE ? 1.6 : 1));
+		const count = drawn(expected, chance);
+		if (count > 0) write(i % 2 ? first : second, 26 + i, `tallies/sort/taxa/${code}`, count, { op: 'add' });
+	});
+	write(second, 62, 'trays/sort/endedAt', at(62));
+	write(second, 63, 'trays/sort/returned', true);
+	write(first, 70, 'leaving/checked', true);
+	write(first, 71, 'leaving/at', at(71));
+	return entries;
+}
+
+function crewOf({ writers }: Cast, { team }: Cast['sites'][number], daysAgo: number): [Writer, Writer] {
+	const there = [...writers.values()].filter(
+		(p) => p.team === team && (p.leftDaysAgo === undefined || p.leftDaysAgo < daysAgo)
+	);
+	return [there[0]!, there[1 % there.length]!];
+}

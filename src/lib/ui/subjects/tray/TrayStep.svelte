@@ -1,0 +1,149 @@
+<script lang="ts">
+	import { kindsIn, tapsIn, isUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
+	import type { StepOf } from '$lib/core/subjects/steps';
+	import { stamp } from '../../entry/writer';
+	import { keypadDock } from '../../entry/keypad-dock.svelte';
+	import StepDoubts from '../../frame/StepDoubts.svelte';
+	import type { StepScreen } from '../step-screen';
+	import AddSeveral from './AddSeveral.svelte';
+	import KindPicker from './KindPicker.svelte';
+	import PickClock from './PickClock.svelte';
+	import TrayGrid from './TrayGrid.svelte';
+	import TraySays from './TraySays.svelte';
+
+	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
+
+	const { writer } = $derived(screen);
+	const at = (place: string) => `trays/${step.id}/${place}`;
+	const tray = $derived(screen.sheet.trays?.[step.id]);
+	const kinds = $derived(kindsIn(screen.sheet, step.id));
+	const isCounted = $derived(step.school === 'count' || step.school === 'pick');
+	const taps = $derived(isCounted ? tapsIn(screen.lines, step.id) : []);
+	/** The last tap of this hand that stands: what Undo strikes. */
+	const lastOwn = $derived(taps.findLast(({ entry }) => writer.initialsOf(entry.by) === screen.me));
+	const animals = $derived(kinds.reduce((sum, k) => sum + k.count, 0));
+
+	/** The compartment that was tapped last: more of them at once can be typed. */
+	let last = $state<string | null>(null);
+	let isChoosing = $state(false);
+
+	async function tap(code: string, count = 1) {
+		last = code;
+		if (tray?.begunAt === undefined) void writer.set(at('begunAt'), stamp(writer));
+		if (isCounted) await writer.add(tallyPath(step.id, code), count);
+		else if (step.school === 'presence') await writer.set(at(`present/${code}`), true);
+	}
+	function undo() {
+		if (lastOwn) writer.strike(tallyPath(step.id, lastOwn.code), 'one tap too many', lastOwn.entry.id);
+	}
+	const unnamed = $derived(kinds.filter((k) => isUnnamed(k.code)));
+	function unknown() {
+		const used = Object.keys(screen.sheet.tallies?.[step.id]?.taxa ?? {}).filter(isUnnamed);
+		void tap(`unknown-${used.length + 1}`);
+	}
+	function choose(code: string) {
+		isChoosing = false;
+		if (!kinds.some((k) => k.code === code) || isCounted) void tap(code);
+		else last = code;
+	}
+
+	const dock = keypadDock();
+	$effect(() => {
+		dock.act =
+			kinds.length > 0 && tray?.endedAt === undefined && step.school !== 'pick'
+				? { word: 'All is sorted', onact: () => void writer.set(at('endedAt'), stamp(writer)), isMain: false }
+				: null;
+		return () => (dock.act = null);
+	});
+</script>
+
+{#if step.school === 'pick'}<PickClock {step} {screen} />{/if}
+{#if kinds.length === 0}
+	<p class="lead">
+		White tray, shade, a finger of water, a small batch. Squeeze the dropper before it goes in. The same animal again
+		goes where its like is; what you cannot name goes to <b>unknown</b> and gets its name later.
+	</p>
+{/if}
+{#if isChoosing}
+	<KindPicker
+		onchoose={step.school === 'classes'
+			? (code) => {
+					isChoosing = false;
+					void writer.set(at(`classes/${code}`), '1');
+				}
+			: choose}
+		onclose={() => (isChoosing = false)}
+	/>
+{:else}
+	<TrayGrid
+		{kinds}
+		classes={step.school === 'classes' ? (tray?.classes ?? {}) : null}
+		{isCounted}
+		{last}
+		ontap={(code) => void tap(code)}
+		onclass={(code, abundance) => void writer.set(at(`classes/${code}`), abundance)}
+		onstrike={(code) => writer.strike(at(`present/${code}`), 'taken back')}
+		onother={() => (isChoosing = true)}
+		onunknown={isCounted ? unknown : null}
+	/>
+{/if}
+{#if isCounted && kinds.length}
+	<p class="sum" role="status">
+		<b>{animals}</b>
+		{animals === 1 ? 'animal' : 'animals'}, <b>{kinds.length}</b>
+		{kinds.length === 1 ? 'kind' : 'kinds'}
+		<button type="button" class="btn preset-outlined-surface-500" disabled={!lastOwn} onclick={undo}
+			>Undo last tap</button
+		>
+	</p>
+	{#if last}<AddSeveral code={last} onadd={(n) => void tap(last!, n)} />{/if}
+{/if}
+{#each unnamed as { code } (code)}
+	<KindPicker
+		isFolded
+		title="{code.replace('-', ' ')}: what is it?"
+		onchoose={(name) => void writer.set(at(`names/${code}`), name)}
+	/>
+{/each}
+{#if tray?.endedAt !== undefined}
+	<p class="say ask">
+		Look at what still clings to the tray, and for a stick that walks. Everything goes back alive to where it came from,
+		but what you keep as a voucher.
+		<button
+			type="button"
+			class="btn preset-outlined-primary-500"
+			aria-pressed={tray.returned === true}
+			onclick={() =>
+				tray?.returned ? writer.strike(at('returned'), 'taken back') : void writer.set(at('returned'), true)}
+			>{tray.returned ? 'They are back in the stream' : 'Put back in the stream'}</button
+		>
+	</p>
+{/if}
+<TraySays {step} {screen} {kinds} />
+<StepDoubts {screen} />
+
+<style>
+	.lead {
+		max-width: 56ch;
+	}
+	.sum {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.375rem;
+		align-items: center;
+		margin: 0.5rem 0;
+	}
+	.sum b {
+		font: 600 1.375rem var(--head);
+	}
+	.sum button {
+		margin-left: auto;
+		min-height: 3rem;
+	}
+	.say {
+		margin: 0.5rem 0;
+	}
+	.say button {
+		min-height: 3rem;
+	}
+</style>
