@@ -1,4 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { describedAnimals, questions } from '../../src/lib/core/identification/animal-key';
+import { seeded } from '../../src/lib/core/statistics';
 import { packField, signedIn } from './application';
 import { startAt } from './a-visit';
 
@@ -82,4 +84,103 @@ test('two people at one tray, neither with a network, count nothing twice and lo
 	await Promise.all(phones.map((p) => p.context().setOffline(false)));
 	await expect(scuds(one)).toHaveAccessibleName('scud, Gammaridae: 8');
 	await expect(scuds(other)).toHaveAccessibleName('scud, Gammaridae: 8');
+});
+
+/** Answers what the key asks as the animal mostly shows it, until the key has had enough; gives the names that it left. */
+async function nameByKey(page: Page, code: string): Promise<string[]> {
+	const animal = describedAnimals.find((a) => a.code === code)!;
+	const chances = { ...animal.chances, ...animal.forms?.[0]?.chances };
+	const likely = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem');
+	const asked = page.locator('#key-question');
+	for (let n = 0; n < questions.length; n++) {
+		await expect(page.getByRole('button', { name: /^Take back: / })).toHaveCount(n);
+		if ((await asked.count()) === 0) break;
+		const text = await asked.textContent();
+		const question = questions.find((q) => q.question === text)!;
+		const shown = chances[question.id] ?? {};
+		const state = question.states.toSorted((a, b) => (shown[b.id] ?? 0) - (shown[a.id] ?? 0))[0]!;
+		await page
+			.getByRole('region', { name: question.question })
+			.getByRole('button', { name: [state.word, state.detail].filter(Boolean).join(' '), exact: true })
+			.click();
+	}
+	return likely.locator('small').allTextContents();
+}
+
+test('the key names ten animals by what is seen, with no network, and keeps what was seen', async ({
+	page,
+	context
+}) => {
+	await packField(page);
+	const visit = await startAt(page, 'Tessel 5', 'Animals, version 1');
+	await context.setOffline(true);
+	await page.goto(`${visit}/sort`);
+	const chance = seeded(2026);
+	const ten = new Set<string>();
+	while (ten.size < 10) ten.add(chance.pick(describedAnimals).code);
+	for (const code of ten) {
+		await page.getByRole('button', { name: 'Another kind' }).click();
+		await page.getByRole('button', { name: 'By what you see' }).click();
+		expect(await nameByKey(page, code), code).toContain(code);
+		await page
+			.getByRole('region', { name: 'What it may be' })
+			.getByRole('listitem')
+			.getByRole('button', { name: new RegExp(` ${code} (\\d|under)`) })
+			.click();
+		await page.getByRole('button', { name: 'It is this' }).click();
+		await expect(page.getByRole('button', { name: new RegExp(`, ${code}: 1$`) })).toBeVisible();
+	}
+
+	// an answer that is taken back leaves no trace in what it may be; what was answered outlives the phone
+	await page.getByRole('button', { name: 'Another kind' }).click();
+	await page.getByRole('button', { name: 'By what you see' }).click();
+	await page.getByRole('button', { name: /^grub with six short legs/ }).click();
+	const likely = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem');
+	await expect(likely).toHaveCount(3);
+	await expect(page.getByRole('button', { name: 'Take back: grub with six short legs' })).toBeVisible();
+	const before = await likely.allTextContents();
+	await page.reload();
+	await page.getByRole('button', { name: 'Another kind' }).click();
+	await expect(page.getByRole('button', { name: 'Take back: grub with six short legs' })).toBeVisible();
+	expect(await likely.allTextContents()).toEqual(before);
+	await page.getByRole('button', { name: 'Cannot see' }).click();
+	await page.getByRole('button', { name: /^Take back: .*cannot see/ }).click();
+	await expect(page.getByRole('button', { name: /^Take back: / })).toHaveCount(1);
+	expect(await likely.allTextContents()).toEqual(before);
+
+	// or it is looked for among the drawings
+	await page.getByRole('button', { name: 'By drawings' }).click();
+	await page.getByRole('button', { name: 'water mite Acariformes' }).click();
+	await page.getByRole('button', { name: 'It is this' }).click();
+	await expect(page.getByRole('button', { name: 'water mite, Acariformes: 1' })).toBeVisible();
+});
+
+test('squares of a grid are drawn, sorted and scaled up', async ({ page }) => {
+	await packField(page);
+	const visit = await startAt(page, 'Quarl 1', 'Animals, fixed count, version 1');
+	await page.goto(`${visit}/sort`);
+	const squares = page.getByRole('list', { name: 'Squares of the tray' });
+	await expect(squares.getByRole('listitem')).toHaveCount(30);
+	const done = page.getByRole('button', { name: /^Square \d+ is sorted$/ });
+	await page.getByRole('button', { name: 'Another kind' }).click();
+	await page.getByRole('searchbox', { name: 'Which kind?' }).fill('Gammaridae');
+	await page.getByRole('button', { name: /^scud Gammaridae/ }).click();
+	for (const lump of [99, 120, 140]) {
+		await page.getByLabel(/A lump of scud/).fill(String(lump));
+		await page.getByRole('button', { name: 'Add them' }).click();
+		await done.click();
+	}
+	// 100, 120 and 140 of 30 squares: 3,600 ± 2·30·√(0.9·400/3) = 657, said to the hundred
+	await expect(page.getByText('These are enough.')).toBeVisible();
+	await expect(page.getByRole('listitem', { name: /, sorted$/ })).toHaveCount(3);
+	await expect(page.getByRole('status').filter({ hasText: 'Animals in the sample' })).toContainText(/3600 ± 700/);
+
+	// one is kept, and its label lies with it
+	await page.getByRole('button', { name: 'Keep one' }).click();
+	await page.getByLabel('Which', { exact: true }).selectOption('Gammaridae');
+	await page.getByLabel('How many').fill('0');
+	await expect(page.getByText('A whole number from 1 to 9999.')).toBeVisible();
+	await page.getByLabel('How many').fill('2');
+	await page.getByRole('button', { name: 'Keep it' }).click();
+	await expect(page.getByText(/^QU1-\d{6}-V1$/)).toBeVisible();
 });

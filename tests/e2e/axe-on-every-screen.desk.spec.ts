@@ -32,6 +32,7 @@ for (const { size, mode, rules } of views)
 		for (const path of [
 			'/today',
 			'/visits',
+			'/vouchers',
 			'/sites',
 			'/sites/TE4?p=e-coli',
 			'/sites/TE4?p=e-coli&view=table',

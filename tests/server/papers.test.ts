@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { roundLabels } from '../../src/lib/core/custody';
 import { fullVisit, orderSteps, streamVisit } from '../../src/lib/core/method';
 import { followOrder } from '../../src/lib/core/schedule';
+import { describedAnimals } from '../../src/lib/core/identification/animal-key';
+import { printAnimals } from '../../src/lib/server/paper/animals';
 import { printSeasonSheet } from '../../src/lib/server/paper/for-the-wall';
 import {
 	printCustodyForm,
@@ -67,6 +69,15 @@ const round: PaperRound = {
 /** The words of a PDF, as they stand on the page. */
 const wordsOf = (pdf: Uint8Array): string =>
 	execFileSync('pdftotext', ['-layout', '-', '-'], { input: pdf }).toString();
+
+describe('drawings for those without a phone', () => {
+	it('show every kind of the key under its group, and say what to look at', async () => {
+		const words = wordsOf(await printAnimals({ letterhead: round.letterhead })).replace(/\s+/g, ' ');
+		for (const { code } of describedAnimals) expect(words).toContain(code);
+		expect(words).toContain('mayfly, Ephemeroptera');
+		expect(words).toContain('page 1 of');
+	});
+});
 
 describe('papers for the car', () => {
 	it('the round sheet has the times, the hazards, the limit for wading and the last moment at the lab', async () => {

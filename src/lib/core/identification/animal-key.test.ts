@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { seeded, type Chance } from '../statistics';
 import { taxonOf } from '../macroinvertebrates';
 import { coarserNames, describedAs, nameBy, questions, type Question } from './animal-key';
-import data from './animals.json';
+import data from './animals.json' with { type: 'json' };
 import type { Answer } from '.';
 
 type Chances = Record<string, Record<string, number>>;

@@ -1,5 +1,5 @@
 import { taxonOf } from '../macroinvertebrates';
-import data from './animals.json';
+import data from './animals.json' with { type: 'json' };
 import { readyKey, type Answer, type Character } from './key';
 import { chanceOfNone, nextQuestions, posterior } from './posterior';
 
@@ -27,6 +27,8 @@ interface Settled {
 export interface Question {
 	id: string;
 	needs: string;
+	/** What it asks about, in a word or three. */
+	short: string;
 	question: string;
 	hint: string;
 	states: { id: string; word: string; detail?: string }[];
@@ -35,21 +37,26 @@ export interface Question {
 }
 interface Described {
 	code: string;
+	/** The name of its drawing. */
+	drawing: string;
+	size_mm: [number, number];
+	moves: string;
 	tell: string;
 	where: string;
 	likeness: { taxon: string; apart: string }[];
 	chances: Chances;
-	forms?: { share: number; chances: Chances }[];
+	forms?: { form: string; share: number; drawing: string; chances: Chances }[];
 }
 type Chances = Record<string, Record<string, number>>;
 
 const shipped = data as unknown as {
 	characters: Question[];
 	taxa: Described[];
-	coarser: { name: string; order: string; members: string[]; leave: string; tell: string }[];
+	coarser: { name: string; drawing: string; order: string; members: string[]; leave: string; tell: string }[];
 };
 export const questions: readonly Question[] = shipped.characters;
-const described = new Map(shipped.taxa.map((t) => [t.code, t]));
+export const describedAnimals: readonly Described[] = shipped.taxa;
+const described = new Map(describedAnimals.map((t) => [t.code, t]));
 export const describedAs = (code: string): Described | undefined => described.get(code);
 
 /** What a tray calls it: the group itself where it is one, else its order. */
@@ -87,7 +94,7 @@ export interface Named {
 	/** What tells most now; null where nothing that can be seen tells enough. */
 	next: Question | null;
 	/** A name that no family reaches for sure, and why it is left there. */
-	coarser: { name: string; code: string; chance: number; leave: string } | null;
+	coarser: { name: string; drawing: string; code: string; chance: number; leave: string } | null;
 	/** The chance that it is none of the kinds in the key. */
 	none: number;
 }
@@ -133,5 +140,7 @@ function coarserName(byCode: ReadonlyMap<string, number>): Named['coarser'] {
 		.map((c) => ({ ...c, chance: c.members.reduce((sum, m) => sum + (byCode.get(m) ?? 0), 0) }))
 		.filter((c) => c.chance >= SURE)
 		.sort((a, b) => a.members.length - b.members.length);
-	return sure ? { name: sure.name, code: sure.code, chance: sure.chance, leave: sure.leave } : null;
+	return sure
+		? { name: sure.name, drawing: sure.drawing, code: sure.code, chance: sure.chance, leave: sure.leave }
+		: null;
 }

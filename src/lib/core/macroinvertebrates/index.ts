@@ -11,5 +11,6 @@ export { rarefactionCurve, rarefy } from './rarefaction';
 // what they say of the water
 export { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';
 export { bioticIndexInterval } from './interval';
+export { fromSquares, type FromSquares } from './squares';
 // when to stop picking
 export { pickAdvice, type PickAdvice, type Picked } from './picking';

@@ -130,6 +130,14 @@ export const parameters = {
 		plausible: [1, 45],
 		hasOwnSubject: true
 	},
+	'animals-in-sample': {
+		name: 'Animals in the sample',
+		unit: 'one',
+		decimals: 0,
+		possible: [0, 1e6],
+		plausible: [0, 50_000],
+		hasOwnSubject: true
+	},
 	nitrate: {
 		name: 'Nitrate',
 		unit: 'mg_L_N',

@@ -12,6 +12,7 @@ import { ofReviewer, reported, reviews, verdicts } from './review/branch';
 import { staff } from './staff-gauge/branch';
 import { ofBench as titrationsOfBench, titrations } from './titration/branch';
 import { trays } from './tray/branch';
+import { ofReviewer as opinionsOfReviewer, opinions, vouchers } from './voucher/branch';
 import { waits } from './wait/branch';
 import { opening, remarks, steps, tallies } from './whole-visit/branch';
 
@@ -35,6 +36,8 @@ export const branches = {
 	nets,
 	trays,
 	tallies,
+	vouchers,
+	opinions,
 	steps,
 	handovers,
 	photos,
@@ -48,7 +51,7 @@ export const branches = {
 
 /** Who may write at a place: a reviewer's words, what the bench finds, all else by whoever was at the stream. */
 export function writerOf(path: string): 'reviewer' | 'bench' | 'field' {
-	if (ofReviewer.test(path)) return 'reviewer';
+	if (ofReviewer.test(path) || opinionsOfReviewer.test(path)) return 'reviewer';
 	return ofBench.some((place) => place.test(path)) ? 'bench' : 'field';
 }
 

@@ -14,6 +14,7 @@ import { METRIC, type SaidIn } from './say';
 import { staffFlags } from './staff-gauge/flags';
 import { titrationFlags } from './titration/flags';
 import { trayFlags } from './tray/flags';
+import { voucherFlags } from './voucher/flags';
 import { wholeVisitFlags } from './whole-visit/flags';
 
 /** The doubts of every subject, a line each. No two subjects have a code in common (a test sees to it). */
@@ -32,6 +33,7 @@ export const flagsBySubject = {
 	staffGauge: staffFlags,
 	titration: titrationFlags,
 	tray: trayFlags,
+	voucher: voucherFlags,
 	wholeVisit: wholeVisitFlags
 };
 

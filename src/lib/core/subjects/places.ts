@@ -14,6 +14,7 @@ import { reportedPlaces, reviewPlaces } from './review/words';
 import { staffPlaces } from './staff-gauge/words';
 import { titrationPlaces } from './titration/words';
 import { trayPlaces } from './tray/words';
+import { opinionPlaces, voucherPlaces } from './voucher/words';
 import { waitPlaces } from './wait/words';
 import { openingPlaces, remarkPlaces, stepPlaces, tallyPlaces } from './whole-visit/words';
 
@@ -37,6 +38,8 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	nets: netPlaces,
 	trays: trayPlaces,
 	tallies: tallyPlaces,
+	vouchers: voucherPlaces,
+	opinions: opinionPlaces,
 	steps: stepPlaces,
 	handovers: handoverPlaces,
 	photos: photoPlaces,

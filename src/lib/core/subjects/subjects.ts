@@ -15,6 +15,7 @@ import type { Subject } from './subject';
 import { titration } from './titration/findings';
 import { tray } from './tray/findings';
 import { tube } from './tube/findings';
+import { voucher } from './voucher/findings';
 import { wait } from './wait/findings';
 
 /** All that something is concluded from, a line each; where two say something, it is said in this order. */
@@ -31,6 +32,7 @@ export const subjects: readonly Subject[] = [
 	gauging,
 	net,
 	tray,
+	voucher,
 	bottle,
 	plates,
 	wait,

@@ -5,6 +5,7 @@ import { shippedCards, type MethodCard } from '../../core/method';
 import { seeded, type Chance } from '../../core/statistics';
 import type { Db } from '../db/connect';
 import { methodCard, methodCardVersion } from '../db/schema';
+import { pickUnderWay, trayUnderWay } from './animals-under-way';
 import { handIn } from './hand-in';
 import { logbookWriter, seededId, type Writer } from './logbook-writer';
 import type { Cast } from './reference-data';
@@ -59,22 +60,43 @@ function harm({ nature }: Cast['sites'][number], since: number): number {
 const drawn = (expected: number, chance: Chance): number =>
 	Math.max(0, Math.round(expected + Math.sqrt(expected) * chance.normal()));
 
+/** Days before now of the last look: of these some animals were kept. */
+const lastLook = sampledDaysAgo.at(-1)!;
+/** What was kept of a last look, as the crew named it, and what those who know the animals call it. */
+const kept: readonly { site: number; taxon: string; count: number; said: Record<string, string> }[] = [
+	{ site: 0, taxon: 'Leuctridae', count: 2, said: { RH: 'Leuctridae' } },
+	{ site: 1, taxon: 'Baetidae', count: 4, said: { RH: 'Leptophlebiidae', OT: 'Siphlonuridae' } },
+	{ site: 2, taxon: 'Perlodidae', count: 1, said: { RH: 'Chloroperlidae' } },
+	{ site: 3, taxon: 'Hydropsychidae', count: 3, said: {} },
+	{ site: 5, taxon: 'Sericostomatidae', count: 2, said: { OT: 'Trichoptera' } },
+	{ site: 6, taxon: 'Erpobdellidae', count: 1, said: {} }
+];
+
 export async function animalVisits(tx: Db, cast: Cast): Promise<void> {
-	const card = shippedCards.find((c) => c.code === 'animals')!;
-	const [cardId, versionId] = [v7(), v7()];
-	await tx.insert(methodCard).values({ programId: cast.programId, id: cardId, code: card.code });
+	const version = await takeCard(tx, cast, 'animals');
+	for (const daysAgo of sampledDaysAgo) {
+		const lines = cast.sites.flatMap((site, i) => visitTo(cast, version, site, daysAgo + (i % 4), i));
+		await handIn(tx, cast, lines, cast.now_ms - (daysAgo - 2) * DAY_ms);
+	}
+	await takeCard(tx, cast, 'fixed-count');
+	const pick = await takeCard(tx, cast, 'live-pick');
+	await handIn(tx, cast, [...pickUnderWay(cast, pick.id), ...trayUnderWay(cast, version.id)], cast.now_ms);
+}
+
+/** One of the shipped cards, in use since the demo's first animals. */
+async function takeCard(tx: Db, { programId, now_ms }: Cast, code: string): Promise<{ id: string; card: MethodCard }> {
+	const card = shippedCards.find((c) => c.code === code)!;
+	const [cardId, id] = [v7(), v7()];
+	await tx.insert(methodCard).values({ programId, id: cardId, code });
 	await tx.insert(methodCardVersion).values({
-		programId: cast.programId,
-		id: versionId,
+		programId,
+		id,
 		cardId,
 		version: card.version,
 		body: card,
-		inUseSince: new Date(cast.now_ms - 1200 * DAY_ms)
+		inUseSince: new Date(now_ms - 1200 * DAY_ms)
 	});
-	for (const daysAgo of sampledDaysAgo) {
-		const lines = cast.sites.flatMap((site, i) => visitTo(cast, { id: versionId, card }, site, daysAgo + (i % 4), i));
-		await handIn(tx, cast, lines, cast.now_ms - (daysAgo - 2) * DAY_ms);
-	}
+	return { id, card };
 }
 
 function visitTo(
@@ -107,16 +129,31 @@ function visitTo(
 	for (let place = 0; place < 8; place++) write(first, 11 + place, 'nets/kick/places', 1, { op: 'add' });
 	write(first, 20, 'nets/kick/endedAt', at(20));
 	write(second, 25, 'trays/sort/begunAt', at(25));
+	const there = new Set<string>();
 	const harmed = harm(site, 1 - daysAgo / 1200);
 	Object.entries(unharmed).forEach(([code, usual], i) => {
 		const tolerance = taxonOf(code)?.tolerance ?? MIDDLING_TOLERANCE;
 		const expected =
 			usual * Math.exp(SORTS * (tolerance - MIDDLING_TOLERANCE) * harmed * (tolerance > MIDDLING_TOLERANCE ? 1.6 : 1));
 		const count = drawn(expected, chance);
-		if (count > 0) write(i % 2 ? first : second, 26 + i, `tallies/sort/taxa/${code}`, count, { op: 'add' });
+		if (count === 0) return;
+		there.add(code);
+		write(i % 2 ? first : second, 26 + i, `tallies/sort/taxa/${code}`, count, { op: 'add' });
 	});
 	write(second, 62, 'trays/sort/endedAt', at(62));
 	write(second, 63, 'trays/sort/returned', true);
+	if (Math.abs(daysAgo - lastLook) < 4)
+		for (const lot of kept.filter((k) => k.site === nth && there.has(k.taxon))) {
+			const voucher = seededId(startedAt_ms + 64 * MINUTE_ms, chance);
+			const day = at(64).slice(2, 10).replaceAll('-', '');
+			const { taxon, count, said } = lot;
+			const facts = { tray: 'sort', taxon, count, label: `${site.code}-${day}-V1`, keptIn: 'ethanol', keptAt: at(64) };
+			for (const [place, value] of Object.entries(facts)) write(second, 64, `vouchers/${voucher}/${place}`, value);
+			for (const [initials, name] of Object.entries(said)) {
+				const who = cast.writers.get(initials)!;
+				write(who, 24 * 60, `opinions/${voucher}/${who.id}`, name);
+			}
+		}
 	write(first, 70, 'leaving/checked', true);
 	write(first, 71, 'leaving/at', at(71));
 	return entries;

@@ -108,6 +108,20 @@ export async function strikeEntry(
 	);
 }
 
+/** What somebody who knows the animals calls those that a visit kept. */
+export async function nameVoucher(
+	db: Db,
+	member: Member,
+	visitId: string,
+	{ voucher, taxon }: { voucher: string; taxon: string },
+	now_ms: number
+): Promise<Done> {
+	const worked = await workedVisit(db, member.programId, visitId, now_ms);
+	if (worked?.outcome.folded.sheet.vouchers?.[voucher]?.taxon === undefined)
+		return { ok: false, why: 'This visit kept no such animals.' };
+	return writeLines(db, member, worked, [setAt(worked, `opinions/${voucher}/${member.id}`, taxon)], now_ms);
+}
+
 type NewLine = Pick<Entry, 'path' | 'op' | 'value' | 'was'>;
 
 async function writeLines(

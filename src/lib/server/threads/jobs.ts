@@ -1,5 +1,6 @@
 import { dayAnswers } from '../../core/schedule';
 import { readFile } from '../library/read-file';
+import { printAnimals } from '../paper/animals';
 import { printCustodyForm, printFieldSheets, printRoundSheet } from '../paper/for-the-car';
 import { printSeasonSheet } from '../paper/for-the-wall';
 import { printLabels } from '../paper/labels';
@@ -15,7 +16,8 @@ export const jobs = {
 	field: printFieldSheets,
 	custody: printCustodyForm,
 	labels: printLabels,
-	season: printSeasonSheet
+	season: printSeasonSheet,
+	animals: printAnimals
 };
 
 export type Jobs = typeof jobs;

@@ -66,6 +66,7 @@
 		>
 		<button class="btn preset-filled-primary-500">Show</button>
 		{#if pageAt(1) !== '/visits?page=1'}<a class="btn preset-outlined-surface-500" href="/visits">All visits</a>{/if}
+		<a class="btn preset-outlined-surface-500" href="/vouchers">Vouchers</a>
 	</form>
 	<p role="status" class="small">
 		{counted(inAll, 'visit')}{pages > 1 ? `, page ${asked.page} of ${pages}` : ''}.

@@ -67,6 +67,9 @@ const scouting = first(fullVisit, {
 	rules: fullVisit.rules.filter((r) => r.first === 'arrive' || r.then === 'leave')
 });
 
+const SWEEP_HOW =
+	'Three strokes a metre, ten metres in all, shared over the habitats that are there. Sweep upstream, against the roots and stones.';
+
 /** The animals that live in a riffle all year: a kick with the net, sorted and counted at the bank. */
 const animals = first(fullVisit, {
 	code: 'animals',
@@ -85,6 +88,27 @@ const animals = first(fullVisit, {
 	]
 });
 
+/** The same alive and against the clock: sweeps over all that is there, picked at the bank until nothing new comes. */
+const livePick = first(animals, {
+	code: 'live-pick',
+	title: 'Animals, live pick',
+	summary:
+		'Ten metres swept over every habitat, picked alive at the bank against the clock until nothing new comes: which kinds there are, not how many of each.',
+	steps: animals.steps.map((s) => {
+		if (isTool(s, 'net')) return { ...s, id: 'sweep', school: 'sweep', title: 'Sweep every habitat', how: SWEEP_HOW };
+		return isTool(s, 'tray') ? { ...s, school: 'pick', title: 'Pick them alive' } : s;
+	})
+});
+
+/** A part of a kick that was taken home: squares of a grid, drawn at random, until there are enough animals. */
+const fixedCount = first(animals, {
+	code: 'fixed-count',
+	title: 'Animals, fixed count',
+	summary:
+		'A kick with the net, spread over a tray with a grid; squares are drawn at random and sorted whole until there are 300 animals.',
+	steps: animals.steps.map((s) => (isTool(s, 'tray') ? { ...s, school: 'squares' } : s))
+});
+
 /** All cards that are shipped, one for each school. */
 export const shippedCards: readonly MethodCard[] = [
 	first(streamVisit, {}),
@@ -93,5 +117,7 @@ export const shippedCards: readonly MethodCard[] = [
 	bottleRun,
 	fullVisit,
 	scouting,
-	animals
+	animals,
+	livePick,
+	fixedCount
 ];

@@ -1,5 +1,6 @@
 import { instantOf, type Entry, type Folded, type Sheet } from '../../logbook';
 import { taxonOf, type Kind, type Picked } from '../../macroinvertebrates';
+import { nameByVoucher } from '../voucher/agreed-name';
 
 /** A compartment that nobody has named yet: `unknown-1`. */
 export const isUnnamed = (code: string): boolean => code.startsWith('unknown-');
@@ -7,14 +8,17 @@ export const isUnnamed = (code: string): boolean => code.startsWith('unknown-');
 export const tallyPath = (step: string, code: string): string => `tallies/${step}/taxa/${code}`;
 
 /** What a compartment is called by now. */
-const namedIn = (sheet: Pick<Sheet, 'trays'>, step: string, code: string): string =>
-	sheet.trays?.[step]?.names?.[code] ?? code;
+function namedIn(sheet: Named, step: string, code: string): string {
+	const name = sheet.trays?.[step]?.names?.[code] ?? code;
+	return nameByVoucher(sheet, step, code) ?? nameByVoucher(sheet, step, name) ?? name;
+}
+type Named = Pick<Sheet, 'trays' | 'vouchers' | 'opinions'>;
 
 /**
  * The kinds of a tray and how many of each, in the order in which they first came. One that got its name later counts
  * under that name, with those that were named at once. A kind that is only there, or in a class, counts once.
  */
-export function kindsIn(sheet: Pick<Sheet, 'trays' | 'tallies'>, step: string): Kind[] {
+export function kindsIn(sheet: Named & Pick<Sheet, 'tallies'>, step: string): Kind[] {
 	const tray = sheet.trays?.[step];
 	const counts = new Map<string, number>();
 	const add = (code: string, n: number) => {
@@ -61,7 +65,7 @@ export const openPause = (sheet: Pick<Sheet, 'trays'>, step: string): string | n
 	null;
 
 /** What was picked at which minute of the pick. */
-export const pickedIn = (sheet: Pick<Sheet, 'trays'>, lines: Folded['lines'], step: string): Picked[] =>
+export const pickedIn = (sheet: Named, lines: Folded['lines'], step: string): Picked[] =>
 	tapsIn(lines, step)
 		.filter(({ entry }) => Number(entry.value) > 0)
 		.map(({ code, entry }) => ({

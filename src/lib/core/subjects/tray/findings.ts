@@ -3,6 +3,7 @@ import {
 	kindsThatCount,
 	animalsToTell,
 	exampleClasses,
+	fromSquares,
 	type Community,
 	type Kind
 } from '../../macroinvertebrates';
@@ -13,7 +14,8 @@ import { doubt, type Flag } from '../flags';
 import { defineSubject } from '../subject';
 import { isTool } from '../steps';
 import { kindsIn } from './compartments';
-import type { TrayStep } from './step';
+import { sortedSquares } from './grid';
+import { knowsShares, type TrayStep } from './step';
 
 /** Fewer animals than this say little of a stream, whatever they are. */
 const FEW_ANIMALS = 100;
@@ -22,22 +24,35 @@ const MANY_UNNAMED = 0.2;
 
 /** The animals of a tray: what they say together, and how far so few can say it. */
 export const tray = defineSubject({
-	branches: ['trays', 'tallies'],
+	branches: ['trays', 'tallies', 'vouchers', 'opinions'],
 	knows: [],
-	observe({ sheet, card }) {
+	observe({ sheet, lines, card }) {
 		const steps = card.steps.filter((s) => isTool(s, 'tray'));
 		const all = steps.map((step) =>
-			trayFigures(step, kindsIn(sheet, step.id), sheet.trays?.[step.id]?.endedAt !== undefined)
+			trayFigures(step, kindsIn(sheet, step.id), {
+				isOver: sheet.trays?.[step.id]?.endedAt !== undefined,
+				squares: step.school === 'squares' ? sortedSquares(sheet, lines, step.id).map((s) => s.animals) : []
+			})
 		);
 		return { findings: all.flatMap((a) => a.findings), flags: all.flatMap((a) => a.flags) };
 	}
 });
 
-function trayFigures(step: TrayStep, kinds: readonly Kind[], isOver: boolean): { findings: Finding[]; flags: Flag[] } {
+interface Sorted {
+	isOver: boolean;
+	/** Animals in each square of a grid that was sorted whole. */
+	squares: readonly number[];
+}
+function trayFigures(
+	step: TrayStep,
+	kinds: readonly Kind[],
+	{ isOver, squares }: Sorted
+): { findings: Finding[]; flags: Flag[] } {
 	if (kinds.length === 0) return { findings: [], flags: [] };
 	const said = communityOf(kinds, step.commonCount);
 	// of a live pick and of classes only what was there is known, not its shares
-	const isCounted = step.school === 'count';
+	const isCounted = knowsShares(step);
+	const whole = fromSquares({ counts: squares, squares: Math.max(step.squares, squares.length) });
 	const place = `tallies/${step.id}`;
 	const animals = isCounted ? `${saidCount(said.animals, 'animal')} of ` : '';
 	const one = (
@@ -69,6 +84,16 @@ function trayFigures(step: TrayStep, kinds: readonly Kind[], isOver: boolean): {
 			: []),
 		...(isCounted && rarefied
 			? [one('rarefied-richness', rarefied, said.animals, `kinds among ${step.commonCount} of ${said.animals} animals`)]
+			: []),
+		...(whole
+			? [
+					one(
+						'animals-in-sample',
+						{ value: whole.total, uncertainty: whole.uncertainty },
+						squares.length,
+						`${saidCount(squares.length, 'square')} of ${step.squares}, scaled up`
+					)
+				]
 			: [])
 	];
 	return { findings, flags: isOver ? trayFlags(step, kinds, said) : [] };
@@ -77,7 +102,7 @@ function trayFigures(step: TrayStep, kinds: readonly Kind[], isOver: boolean): {
 function trayFlags(step: TrayStep, kinds: readonly Kind[], said: Community): Flag[] {
 	const at = (parameter: ParameterCode) => ({ path: `tallies/${step.id}`, parameter });
 	const flags: Flag[] = [];
-	if (step.school === 'count' && said.animals < FEW_ANIMALS) {
+	if (knowsShares(step) && said.animals < FEW_ANIMALS) {
 		const { index } = said;
 		const needed = index?.uncertainty == null ? null : animalsToTell({ ...index, uncertainty: index.uncertainty });
 		flags.push(

@@ -7,6 +7,7 @@ import { evaluate } from '../../visit';
 import type { Context } from '../context';
 import { flagSentence } from '../flags';
 import { isTool } from '../steps';
+import { drawnOrder, sortedSquares } from './grid';
 import { kindsIn, minutesOfPick, pickedIn, tapsIn } from './compartments';
 
 const card = shippedCards.find((c) => c.code === 'animals')!;
@@ -78,6 +79,48 @@ describe('a tray that is counted', () => {
 	it('has nothing to say of an empty tray, nor of more strikes than taps', () => {
 		expect(see([]).results).toEqual([]);
 		expect(see([tap('Baetidae', -3)]).results).toEqual([]);
+	});
+});
+
+describe('squares of a grid', () => {
+	const grid: MethodCard = {
+		...card,
+		steps: card.steps.map((s) => (isTool(s, 'tray') ? { ...s, school: 'squares', squares: 30, enough: 50 } : s))
+	};
+	const done = (square: number, at_ms: number) =>
+		set(`trays/sort/squares/${square}/doneAt`, new Date(at_ms).toISOString(), at_ms);
+	const slip = tap('Perlidae', 1, now_ms + 5_000);
+	const entries = [
+		tap('Baetidae', 20, now_ms),
+		done(7, now_ms + 1_000),
+		tap('Baetidae', 10, now_ms + 2_000),
+		tap('unknown-1', 20, now_ms + 3_000),
+		done(22, now_ms + 4_000),
+		slip,
+		strike(slip),
+		tap('Asellidae', 40, now_ms + 6_000),
+		done(3, now_ms + 7_000)
+	];
+
+	it('gives each square what was tapped before it was done, and scales up with its doubt', () => {
+		const { sheet, lines } = fold(entries);
+		expect(sortedSquares(sheet, lines, 'sort')).toEqual([
+			{ square: 7, animals: 20 },
+			{ square: 22, animals: 30 },
+			{ square: 3, animals: 40 }
+		]);
+		const all = see(entries, grid).results.find((r) => r.parameter === 'animals-in-sample')!;
+		expect(all).toMatchObject({ figure: { value: 900 }, basis: '3 squares of 30, scaled up' });
+		expect(all.uncertainty).toBeCloseTo(60 * Math.sqrt(30), 6);
+	});
+	it('knows the shares of the kinds as a full count does', () => {
+		expect(see(entries, grid).results.map((r) => r.parameter)).toContain('biotic-index');
+	});
+	it('are drawn once for a visit, all of them, and otherwise for another', () => {
+		const order = drawnOrder('visit-a', 'sort', 30);
+		expect([...order].sort((a, b) => a - b)).toEqual(Array.from({ length: 30 }, (_, i) => i + 1));
+		expect(drawnOrder('visit-a', 'sort', 30)).toEqual(order);
+		expect(drawnOrder('visit-b', 'sort', 30)).not.toEqual(order);
 	});
 });
 

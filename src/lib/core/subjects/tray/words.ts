@@ -13,6 +13,7 @@ export const abundanceWords: Record<Abundance, string> = {
 /** How a tray is sorted, as a coordinator chooses it. */
 export const schoolWords: Record<TraySchool, string> = {
 	count: 'count every animal',
+	squares: 'count squares of a grid, drawn at random, until there are enough',
 	pick: 'pick alive against the clock',
 	classes: 'a class of abundance for each kind',
 	presence: 'only what is there'
@@ -27,9 +28,15 @@ export const trayPlaces: BranchWords = {
 		pauses: 'break',
 		from: 'from',
 		to: 'to',
+		squares: 'square',
+		doneAt: 'sorted at',
 		present: 'there',
 		classes: 'how many',
 		names: 'turned out to be',
+		namings: 'named by the key',
+		answers: 'seen',
+		taxon: 'name',
+		chance: 'how likely',
 		returned: 'back in the stream'
 	},
 	values: { classes: abundanceWords }

@@ -1,9 +1,15 @@
 <script module lang="ts">
+	import type { Naming } from './naming.svelte';
+
 	export interface Props {
 		title?: string;
 		/** Shown as one line until it is opened. */
 		isFolded?: boolean;
+		/** What is seen of the animal, for the key. */
+		naming: Naming;
 		onchoose: (code: string) => void;
+		/** None of the kinds that the key knows. */
+		onnone?: () => void;
 		onclose?: () => void;
 	}
 </script>
@@ -11,12 +17,16 @@
 <script lang="ts">
 	import { taxa } from '$lib/core/macroinvertebrates';
 
-	let { title = 'Which kind?', isFolded = false, onchoose, onclose }: Props = $props();
+	let { title = 'Which kind?', isFolded = false, naming, onchoose, onnone, onclose }: Props = $props();
 
 	const id = $props.id();
 	let words = $state('');
 	let opened = $state(false);
 	const isOpen = $derived(opened || !isFolded);
+	/** How it is looked for. Whoever left the key in the middle comes back to it. */
+	let way = $state<'name' | 'key' | 'drawings'>();
+	const shownWay = $derived(way ?? (naming.answers.length ? 'key' : 'name'));
+	const ways = { name: 'By name', key: 'By what you see', drawings: 'By drawings' } as const;
 	const found = $derived.by(() => {
 		const asked = words.trim().toLowerCase().split(/\s+/);
 		return taxa.filter(({ code, name, order }) => {
@@ -25,9 +35,14 @@
 		});
 	});
 	const groups = $derived([...new Set(found.map((t) => t.order))]);
-	function choose(code: string) {
+	function close() {
 		opened = false;
 		words = '';
+		way = undefined;
+	}
+	function choose(code: string, chance: number | null = null) {
+		close();
+		naming.name(code, chance);
 		onchoose(code);
 	}
 </script>
@@ -40,31 +55,60 @@
 				type="button"
 				class="btn preset-outlined-surface-500"
 				onclick={() => {
-					opened = false;
+					close();
 					onclose?.();
 				}}>Close</button
 			>
 		</p>
-		<input
-			{id}
-			class="input"
-			type="search"
-			autocomplete="off"
-			placeholder="mayfly, beetle, Baetidae"
-			bind:value={words}
-		/>
-		<div class="list">
-			{#each groups as order (order)}
-				<h3>{order}</h3>
-				<div class="kinds">
-					{#each found.filter((t) => t.order === order) as t (t.code)}
-						<button type="button" onclick={() => choose(t.code)}
-							>{t.name}<small>{t.code === order ? 'not named further' : t.code}</small></button
-						>
-					{/each}
-				</div>
-			{:else}<p>No kind of that name. Count it as <b>unknown</b>, and keep one.</p>{/each}
-		</div>
+		<p class="ways" role="group" aria-label="How to look for it">
+			{#each Object.entries(ways) as [w, name] (w)}
+				<button
+					type="button"
+					class={['btn', shownWay === w ? 'preset-filled-surface-500' : 'preset-outlined-surface-500']}
+					aria-pressed={shownWay === w}
+					onclick={() => (way = w as keyof typeof ways)}>{name}</button
+				>
+			{/each}
+		</p>
+		{#if shownWay === 'key'}
+			{#await import('./KindKey.svelte') then { default: KindKey }}
+				<KindKey
+					answers={naming.answers}
+					onanswer={naming.answer}
+					onstrike={naming.strike}
+					onchoose={choose}
+					onnone={() => {
+						close();
+						onnone?.();
+					}}
+				/>
+			{/await}
+		{:else if shownWay === 'drawings'}
+			{#await import('./KindDrawer.svelte') then { default: KindDrawer }}<KindDrawer onchoose={choose} />{/await}
+		{:else}
+			<input
+				{id}
+				class="input"
+				type="search"
+				autocomplete="off"
+				placeholder="mayfly, beetle, Baetidae"
+				bind:value={words}
+			/>
+			<div class="list">
+				{#each groups as order (order)}
+					<h3>{order}</h3>
+					<div class="kinds">
+						{#each found.filter((t) => t.order === order) as t (t.code)}
+							<button type="button" onclick={() => choose(t.code)}
+								>{t.name}<small>{t.code === order ? 'not named further' : t.code}</small></button
+							>
+						{/each}
+					</div>
+				{:else}<p>
+						No kind of that name. Look for it by what you see, or count it as <b>unknown</b> and keep one.
+					</p>{/each}
+			</div>
+		{/if}
 	{:else}
 		<button type="button" class="fold btn preset-outlined-primary-500" onclick={() => (opened = true)}>{title}</button>
 	{/if}
@@ -80,6 +124,13 @@
 		align-items: center;
 		margin: 0 0 0.375rem;
 	}
+	.ways {
+		display: grid;
+		grid-template-columns: repeat(3, 1fr);
+		gap: 0.25rem;
+		margin-bottom: 0.5rem;
+	}
+	.ways button,
 	.head button,
 	.fold {
 		min-height: 3rem;

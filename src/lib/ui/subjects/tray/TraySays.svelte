@@ -12,12 +12,20 @@
 
 <script lang="ts">
 	import { classChances, communityOf, sensitivityGroups } from '$lib/core/macroinvertebrates';
+	import { knowsShares } from '$lib/core/subjects/tray/step';
 	import MeansNow from '../../frame/MeansNow.svelte';
 	import { foundAt } from '../step-screen';
 
 	let { step, screen, kinds }: Props = $props();
 
-	const PARAMETERS = ['taxa-richness', 'ept-richness', 'rarefied-richness', 'biotic-index', 'score-per-taxon'] as const;
+	const PARAMETERS = [
+		'taxa-richness',
+		'ept-richness',
+		'rarefied-richness',
+		'biotic-index',
+		'score-per-taxon',
+		'animals-in-sample'
+	] as const;
 	const results = $derived(PARAMETERS.flatMap((p) => foundAt(screen, `tallies/${step.id}`, p)));
 	const said = $derived(communityOf(kinds, step.commonCount));
 	const groups = $derived(
@@ -26,7 +34,7 @@
 	/** Under this a chance is not worth a word. */
 	const WORTH_SAYING = 0.005;
 	const chances = $derived(
-		step.school === 'count' && said.index?.uncertainty != null
+		knowsShares(step) && said.index?.uncertainty != null
 			? classChances({ value: said.index.value, uncertainty: said.index.uncertainty }).filter(
 					(c) => c.chance >= WORTH_SAYING
 				)

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { kindsIn, tapsIn, isUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
+	import { drawnOrder, sortedSquares } from '$lib/core/subjects/tray/grid';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import { stamp } from '../../entry/writer';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
@@ -7,9 +8,13 @@
 	import type { StepScreen } from '../step-screen';
 	import AddSeveral from './AddSeveral.svelte';
 	import KindPicker from './KindPicker.svelte';
+	import NameUnknown from './NameUnknown.svelte';
+	import { namingOf } from './naming.svelte';
 	import PickClock from './PickClock.svelte';
+	import SquareGrid from './SquareGrid.svelte';
 	import TrayGrid from './TrayGrid.svelte';
 	import TraySays from './TraySays.svelte';
+	import Vouchers from './Vouchers.svelte';
 
 	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
 
@@ -17,7 +22,7 @@
 	const at = (place: string) => `trays/${step.id}/${place}`;
 	const tray = $derived(screen.sheet.trays?.[step.id]);
 	const kinds = $derived(kindsIn(screen.sheet, step.id));
-	const isCounted = $derived(step.school === 'count' || step.school === 'pick');
+	const isCounted = $derived(step.school !== 'classes' && step.school !== 'presence');
 	const taps = $derived(isCounted ? tapsIn(screen.lines, step.id) : []);
 	/** The last tap of this hand that stands: what Undo strikes. */
 	const lastOwn = $derived(taps.findLast(({ entry }) => writer.initialsOf(entry.by) === screen.me));
@@ -37,9 +42,15 @@
 		if (lastOwn) writer.strike(tallyPath(step.id, lastOwn.code), 'one tap too many', lastOwn.entry.id);
 	}
 	const unnamed = $derived(kinds.filter((k) => isUnnamed(k.code)));
-	function unknown() {
+	const naming = namingOf(
+		() => screen,
+		() => step.id
+	);
+	function unknown(): string {
 		const used = Object.keys(screen.sheet.tallies?.[step.id]?.taxa ?? {}).filter(isUnnamed);
-		void tap(`unknown-${used.length + 1}`);
+		const code = `unknown-${used.length + 1}`;
+		void tap(code);
+		return code;
 	}
 	function choose(code: string) {
 		isChoosing = false;
@@ -47,14 +58,32 @@
 		else last = code;
 	}
 
+	/** Of a grid: what is sorted, and what comes next, until there are enough animals. */
+	const sorted = $derived(step.school === 'squares' ? sortedSquares(screen.sheet, screen.lines, step.id) : []);
+	const inSquares = $derived(sorted.reduce((sum, s) => sum + s.animals, 0));
+	const square = $derived.by(() => {
+		if (step.school !== 'squares' || inSquares >= step.enough) return null;
+		const order = drawnOrder(screen.visitId, step.id, step.squares);
+		return order.find((n) => !sorted.some((s) => s.square === n)) ?? null;
+	});
+
 	const dock = keypadDock();
 	$effect(() => {
-		dock.act =
-			kinds.length > 0 && tray?.endedAt === undefined && step.school !== 'pick'
-				? { word: 'All is sorted', onact: () => void writer.set(at('endedAt'), stamp(writer)), isMain: false }
-				: null;
+		dock.act = act();
 		return () => (dock.act = null);
 	});
+	function act() {
+		if (tray?.endedAt !== undefined || step.school === 'pick') return null;
+		if (square !== null)
+			return {
+				word: `Square ${square} is sorted`,
+				onact: () => void writer.set(at(`squares/${square}/doneAt`), stamp(writer)),
+				isMain: true
+			};
+		return kinds.length > 0
+			? { word: 'All is sorted', onact: () => void writer.set(at('endedAt'), stamp(writer)), isMain: false }
+			: null;
+	}
 </script>
 
 {#if step.school === 'pick'}<PickClock {step} {screen} />{/if}
@@ -64,8 +93,25 @@
 		goes where its like is; what you cannot name goes to <b>unknown</b> and gets its name later.
 	</p>
 {/if}
+{#if step.school === 'squares'}
+	<p role="status">
+		{#if square !== null}
+			<b>Square {square}</b>: lift out all that lives in it, and tap it below. The square is drawn at random; it is
+			sorted to its end.
+		{:else}
+			{inSquares >= step.enough ? 'These are enough.' : 'All squares are sorted.'}
+		{/if}
+		{inSquares} of {step.enough} animals, {sorted.length} of {step.squares} squares.
+	</p>
+	<SquareGrid squares={step.squares} done={sorted.map((s) => s.square)} now={square} />
+{/if}
 {#if isChoosing}
 	<KindPicker
+		{naming}
+		onnone={() => {
+			isChoosing = false;
+			if (isCounted) naming.name(unknown(), null);
+		}}
 		onchoose={step.school === 'classes'
 			? (code) => {
 					isChoosing = false;
@@ -84,7 +130,7 @@
 		onclass={(code, abundance) => void writer.set(at(`classes/${code}`), abundance)}
 		onstrike={(code) => writer.strike(at(`present/${code}`), 'taken back')}
 		onother={() => (isChoosing = true)}
-		onunknown={isCounted ? unknown : null}
+		onunknown={isCounted ? () => void unknown() : null}
 	/>
 {/if}
 {#if isCounted && kinds.length}
@@ -99,11 +145,7 @@
 	{#if last}<AddSeveral code={last} onadd={(n) => void tap(last!, n)} />{/if}
 {/if}
 {#each unnamed as { code } (code)}
-	<KindPicker
-		isFolded
-		title="{code.replace('-', ' ')}: what is it?"
-		onchoose={(name) => void writer.set(at(`names/${code}`), name)}
-	/>
+	<NameUnknown stepId={step.id} {code} {screen} />
 {/each}
 {#if tray?.endedAt !== undefined}
 	<p class="say ask">
@@ -119,6 +161,7 @@
 		>
 	</p>
 {/if}
+{#if kinds.length}<Vouchers stepId={step.id} {screen} {kinds} />{/if}
 <TraySays {step} {screen} {kinds} />
 <StepDoubts {screen} />
 

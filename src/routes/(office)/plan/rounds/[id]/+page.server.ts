@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { restOfDay } from '$lib/core/schedule';
+import { isTool } from '$lib/core/subjects/steps';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
@@ -20,7 +21,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	if (!day) error(404, 'There is no such round in your program’s plan.');
 	const { question } = day;
 	const answers = await solveDay(question, day.alternatives, THIN_min);
-	const round = { ...day, card: null }; // the card is for paper; the page needs none of it
+	const hasAnimals = day.card.steps.some((s) => isTool(s, 'tray'));
+	const round = { ...day, card: null, hasAnimals }; // the card is for paper; the page needs none of it
 	return {
 		round,
 		...answers,

@@ -161,6 +161,9 @@
 						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=custody"
 							>Custody form</a
 						>
+						{#if round.hasAnimals}<a class="btn preset-outlined-surface-500" href="/plan/animals.pdf"
+								>Drawings of animals</a
+							>{/if}
 						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
 						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
 					</p>

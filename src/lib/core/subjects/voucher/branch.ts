@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { count, Instant, leaf, SheetId, Word } from '../../leaf';
+
+export const keptIn = ['ethanol', 'dry', 'photo'] as const;
+export type KeptIn = (typeof keptIn)[number];
+
+/** Animals kept so that somebody can look again, each lot under the label that lies with it. */
+export const vouchers = z
+	.record(
+		SheetId,
+		z.object({
+			/** The step whose tray it came from, and the compartment. */
+			tray: leaf(SheetId),
+			taxon: leaf(SheetId),
+			count: leaf(count),
+			label: leaf(Word),
+			keptIn: leaf(z.enum(keptIn)),
+			keptAt: leaf(Instant)
+		})
+	)
+	.optional();
+
+/** What those who know the animals call a voucher, by voucher and by member: one name each, that may change. */
+export const opinions = z.record(SheetId, z.record(SheetId, leaf(SheetId)).optional()).optional();
+export const ofReviewer = /^opinions(\/|$)/;

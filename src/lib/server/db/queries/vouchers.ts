@@ -1,0 +1,36 @@
+import { sql } from 'drizzle-orm';
+import { z } from 'zod';
+import { keptIn } from '../../../core/subjects/voucher/branch';
+import type { Member } from '../../access';
+import type { Db } from '../connect';
+import { rowsOf } from '../rows';
+import { readable } from './visits';
+
+const Row = z.object({
+	id: z.string(),
+	visitId: z.string(),
+	site: z.string(),
+	started_ms: z.coerce.number(),
+	taxon: z.string(),
+	count: z.number().nullable(),
+	label: z.string().nullable(),
+	keptIn: z.enum(keptIn).nullable(),
+	/** What each member who looked calls it. */
+	opinions: z.record(z.string(), z.string()).nullable()
+});
+export type VoucherRow = z.infer<typeof Row>;
+
+/** Animals kept on visits that this member may see, the newest first. */
+export const vouchersOf = (db: Db, member: Member, most: number): Promise<VoucherRow[]> =>
+	rowsOf(
+		db,
+		Row,
+		sql`
+		select p.key as id, v.id as "visitId", s.code as site, extract(epoch from v.started_at) * 1000 as started_ms,
+			p.value ->> 'taxon' as taxon, (p.value ->> 'count')::int as count, p.value ->> 'label' as label,
+			p.value ->> 'keptIn' as "keptIn", v.sheet -> 'opinions' -> p.key as opinions
+		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+		cross join jsonb_each(v.sheet -> 'vouchers') p
+		where v.program_id = ${member.programId} and v.sheet ? 'vouchers' and p.value ? 'taxon' and ${readable(member)}
+		order by v.started_at desc, p.value ->> 'label' limit ${most}`
+	);

@@ -1,0 +1,169 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { taxa, taxonOf } from '$lib/core/macroinvertebrates';
+	import { keptInWords } from '$lib/core/subjects/voucher/words';
+	import { counted, sayDay } from '$lib/core/wording';
+	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
+	import type { PageProps } from './$types';
+
+	let { data, form }: PageProps = $props();
+
+	const choices = taxa.map((t) => ({ value: t.code, text: `${t.name}, ${t.code}` }));
+	type Voucher = (typeof data.vouchers)[number];
+	const stateOf = ({ said, agreed, taxon }: Voucher): 'new' | 'disputed' | 'renamed' | 'agreed' => {
+		if (said.length === 0) return 'new';
+		if (agreed.isDisputed) return 'disputed';
+		return agreed.name === taxon || taxonOf(taxon)?.order === agreed.name ? 'agreed' : 'renamed';
+	};
+	const stateWords = {
+		all: 'all',
+		disputed: 'names differ',
+		new: 'nobody looked yet',
+		renamed: 'another name',
+		agreed: 'the same name'
+	};
+	let shown = $state<keyof typeof stateWords>('all');
+	const rank = { disputed: 0, new: 1, renamed: 2, agreed: 3 };
+	const rows = $derived(
+		data.vouchers
+			.filter((v) => shown === 'all' || stateOf(v) === shown)
+			.toSorted((a, b) => rank[stateOf(a)] - rank[stateOf(b)])
+	);
+	const howMany = (state: string) => data.vouchers.filter((v) => stateOf(v) === state).length;
+	const nameOf = (code: string) => taxonOf(code)?.name ?? code.replace('-', ' ');
+	let chosen = $state<Record<string, string[]>>({});
+	/** The voucher that is being named. */
+	let open = $state<string | null>(null);
+</script>
+
+<svelte:head><title>Vouchers · Keen Riffle</title></svelte:head>
+
+<main class="page">
+	<h1 class="ruled">Vouchers</h1>
+	{#if data.vouchers.length}
+		<p class="lead">
+			{counted(data.vouchers.length, 'lot')} of animals kept; {howMany('disputed')} with names that differ, {howMany(
+				'new'
+			)} that nobody looked at again. Where all who looked agree, the visit counts under their name.
+		</p>
+		<p class="states" role="group" aria-label="Which are shown">
+			{#each Object.entries(stateWords) as [state, word] (state)}
+				<button
+					type="button"
+					class={['btn', shown === state ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
+					aria-pressed={shown === state}
+					onclick={() => (shown = state as keyof typeof stateWords)}>{word}</button
+				>
+			{/each}
+		</p>
+		<div class="scroll">
+			<table class="table">
+				<thead
+					><tr
+						><th>Label</th><th>Visit</th><th>Counted as</th><th class="number">animals</th><th>Kept</th><th
+							>Looked at again</th
+						>{#if data.mayName}<th>Your name for it</th>{/if}</tr
+					></thead
+				>
+				<tbody>
+					{#each rows as v (v.id)}
+						<tr id="voucher-{v.id}">
+							<td class="label"><b>{v.label ?? '?'}</b></td>
+							<td><a href="/visits/{v.visitId}">{v.site}, {sayDay(v.started_ms, data.program.timeZone, true)}</a></td>
+							<td>{nameOf(v.taxon)} <small>{v.taxon}</small></td>
+							<td class="number">{v.count ?? ''}</td>
+							<td>{v.keptIn ? keptInWords[v.keptIn] : ''}</td>
+							<td class={stateOf(v)}>
+								{#each v.said as one (one.by)}<span>{one.by}: {nameOf(one.taxon)} <small>{one.taxon}</small></span
+									>{:else}
+									<span class="nobody">nobody yet</span>{/each}
+								{#if stateOf(v) === 'disputed'}<b>names differ</b>{/if}
+							</td>
+							{#if data.mayName}
+								<td>
+									{#if open === v.id}
+										<form
+											method="POST"
+											action="?/name"
+											use:enhance={() =>
+												async ({ result, update }) => {
+													await update({ reset: false });
+													if (result.type === 'success') open = null;
+												}}
+										>
+											<input type="hidden" name="visit" value={v.visitId} />
+											<input type="hidden" name="voucher" value={v.id} />
+											<label class="visually-hidden" for="name-{v.id}">Your name for {v.label}</label>
+											<ChooseFrom
+												id="name-{v.id}"
+												name="taxon"
+												{choices}
+												value={chosen[v.id] ?? (v.own ? [v.own] : [])}
+												onchoose={(value) => (chosen[v.id] = value)}
+												isInvalid={form?.at === v.id}
+												describedby={form?.at === v.id ? `why-${v.id}` : undefined}
+												placeholder="mayfly, Baetidae"
+											/>
+											<button class="btn preset-filled-primary-500">Keep</button>
+											<button type="button" class="btn preset-outlined-surface-500" onclick={() => (open = null)}
+												>Not now</button
+											>
+											{#if form?.at === v.id && form.why}<p id="why-{v.id}" class="why" role="alert">{form.why}</p>{/if}
+										</form>
+									{:else}
+										<button type="button" class="btn preset-outlined-primary-500" onclick={() => (open = v.id)}
+											>{v.own ? 'Change' : 'Name it'}<span class="visually-hidden">: {v.label}</span></button
+										>
+									{/if}
+								</td>
+							{/if}
+						</tr>
+					{:else}<tr><td colspan="7">None is like that.</td></tr>{/each}
+				</tbody>
+			</table>
+		</div>
+	{:else}
+		<p class="lead">
+			No animals are kept yet. At the tray of a visit, “Keep one” gives a vial its label; it comes here, and somebody
+			who knows the animals looks at it again.
+		</p>
+	{/if}
+</main>
+
+<style>
+	.lead {
+		max-width: 70ch;
+		margin: 0.5rem 0;
+	}
+	.states {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.375rem;
+		margin: 0.5rem 0;
+	}
+	.scroll {
+		overflow-x: auto;
+	}
+	td span {
+		display: block;
+	}
+	.disputed b {
+		color: var(--danger);
+	}
+	.label {
+		white-space: nowrap;
+	}
+	.nobody {
+		color: var(--ink-2);
+	}
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.375rem;
+		align-items: start;
+	}
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>
