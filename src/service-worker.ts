@@ -11,7 +11,7 @@ const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `keen-riffle-${version}`;
 const SHELL = '/sample';
 /** Addresses that the one shell boots. */
-const FIELD = ['/sample', '/pack'];
+const FIELD = ['/sample', '/pack', '/bench'];
 // fonts' other alphabets and italics come from the network when a page asks for them
 const assets = [...build, ...files, ...prerendered].filter((path) => !/(latin-ext|italic).*\.woff2$/.test(path));
 

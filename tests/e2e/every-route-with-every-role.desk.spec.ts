@@ -11,6 +11,8 @@ const addresses: Record<string, string> = {
 	'/(field)/sample': '/sample',
 	'/(field)/sample/[visit]': '/sample/01890000-0000-7000-8000-000000000000',
 	'/(field)/sample/[visit]/[step]': '/sample/01890000-0000-7000-8000-000000000000/arrive',
+	'/(field)/bench': '/bench',
+	'/(field)/bench/[visit]': `/bench/${crypto.randomUUID()}`,
 	'/(field)/pack': '/pack',
 	'/(field)/pack/[round]': '/pack/01890000-0000-7000-8000-000000000000',
 	'/(public)/healthz': '/healthz',

@@ -28,7 +28,9 @@ export class VisitLog {
 		readonly visitId: string,
 		packed: () => Packed | null,
 		now_ms: () => number,
-		readonly otherBottles: () => OtherBottles = () => NO_BOTTLES
+		readonly otherBottles: () => OtherBottles = () => NO_BOTTLES,
+		/** Whoever only handles the bottles types no copy of a sheet, and sees both. */
+		readonly typesCopies = true
 	) {
 		this.packed = packed;
 		this.now_ms = now_ms;
@@ -82,7 +84,7 @@ export class VisitLog {
 	/** A sheet from paper is typed without seeing what another typed, until one's own copy is done. */
 	isBlind = $derived.by(() => {
 		const me = this.packed()?.satchel.member;
-		return me !== undefined && typesBlind(this.#taken, me.initials);
+		return this.typesCopies && me !== undefined && typesBlind(this.#taken, me.initials);
 	});
 	#seen = $derived.by(() => {
 		const me = this.packed()?.satchel.member.id;

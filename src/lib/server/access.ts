@@ -148,6 +148,8 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(field)/sample': 'public',
 	'/(field)/sample/[visit]': 'public',
 	'/(field)/sample/[visit]/[step]': 'public',
+	'/(field)/bench': 'public',
+	'/(field)/bench/[visit]': 'public',
 	'/(field)/pack': 'public',
 	'/(field)/pack/[round]': 'public',
 	'/(office)/account': 'any-member',

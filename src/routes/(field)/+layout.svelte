@@ -18,7 +18,7 @@
 	});
 
 	onMount(() => {
-		void app.newVersion.follow(() => !/^\/sample\/./.test(location.pathname));
+		void app.newVersion.follow(() => !/^\/(sample|bench)\/./.test(location.pathname));
 		return app.start();
 	});
 </script>

@@ -11,6 +11,7 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 		{ word: 'Plan', href: '/plan', key: '2', action: 'see-plan' as const },
 		{ word: 'Pack', href: '/pack', key: '3', action: 'sample' as const },
 		{ word: 'Sample', href: '/sample', key: '4', action: 'sample' as const },
+		{ word: 'Bench', href: '/bench', key: '9', action: 'sample' as const },
 		{ word: 'Review', href: '/review', key: '5', action: 'see-queue' as const },
 		{ word: 'Sites', href: '/sites', key: '6', action: 'see-site' as const },
 		{ word: 'Library', href: '/library', key: '7', action: 'see-library' as const },

@@ -80,7 +80,7 @@ function begun(cast: Cast, cardVersionId: string, { site, crew: initials, minute
 	const chance = seeded(4_100 + minutesAgo);
 	const { entries, write } = logbookWriter({ id: seededId(startedAt_ms, chance), startedAt_ms }, chance);
 	const at = (minute: number) => new Date(startedAt_ms + minute * MINUTE_ms).toISOString();
-	const crew = initials.map((i) => cast.writers.get(i)!) as [Writer, Writer];
+	const crew: [Writer, Writer] = [cast.writers.get(initials[0])!, cast.writers.get(initials[1])!];
 	write(crew[0], 0, 'opening', { siteId, cardVersionId, startedAt: at(0) });
 	for (const person of crew) write(crew[0], 1, `arrival/crew/${person.initials}/initials`, person.initials);
 	write(crew[0], 2, 'arrival/waiting/who', 'Orla, at the depot');

@@ -8,6 +8,7 @@ import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
 import { member, methodCard, methodCardVersion, program, round as roundTable, user } from '../db/schema';
 import { kitOf } from './instruments';
+import { platesOnTheShelf } from './plates';
 import { DEMO_PASSWORD, emailOf, people } from './people';
 import { refusedDate } from './plan';
 import { referenceData, roundStart, SEED, type Cast } from './reference-data';
@@ -53,6 +54,7 @@ export async function loadDemo(
 		await comingRounds(tx, cast);
 		await fullVisitsNow(tx, cast);
 		await animalVisits(tx, cast);
+		await handIn(tx, cast, platesOnTheShelf(cast), now_ms);
 		await reviewVisits(tx, cast.programId, cast.writers.get('RH')!, now_ms, cast.chance);
 		for (const { member: m, leftDaysAgo } of cast.writers.values())
 			if (leftDaysAgo !== undefined)

@@ -81,7 +81,7 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		duplicatesBefore: await duplicatesOf(db, programId),
 		instruments: await packInstruments(db, programId, clock.now_ms),
 		rounds: await packRounds(db, member, rounds, cards, clock.now_ms),
-		entries: await openEntries(db, member, rounds, upTo),
+		entries: await openEntries(db, member, rounds, upTo, clock.now_ms),
 		cursor: cursorAt(upTo, member),
 		clock
 	};
@@ -199,12 +199,16 @@ async function packDay(
 	return { question: day.question, lab: day.lab, midnight_ms: instantAt(day.day, 0, member.program.timeZone) };
 }
 
-/** All lines of visits that are open or belong to these rounds, as far as this member may read them. */
+/** So long a plate may still stand on the shelf after its bottle was filled. */
+const PLATES_ms = 5 * 86_400_000;
+
+/** All lines of visits that are open, whose plates may still grow, or that belong to these rounds, as far as this member may read them. */
 async function openEntries(
 	db: Db,
 	member: Membership,
 	rounds: readonly RoundRow[],
-	upTo: Awaited<ReturnType<typeof tip>>
+	upTo: Awaited<ReturnType<typeof tip>>,
+	now_ms: number
 ): Promise<Satchel['entries']> {
 	const rows = await rowsOf(
 		db,
@@ -212,7 +216,7 @@ async function openEntries(
 		sql`
 		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
-		where v.program_id = ${member.programId} and (not v.is_finished or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
+		where v.program_id = ${member.programId} and (not v.is_finished or (v.sheet ? 'bottles' and v.started_at > ${new Date(now_ms - PLATES_ms).toISOString()}::timestamptz) or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
 			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			and ${readable(member)}`
 	);

@@ -1,0 +1,42 @@
+import { liveQuery } from 'dexie';
+import { fold, type Sheet } from '$lib/core/logbook';
+import type { MethodCard } from '$lib/core/method';
+import { store, type KeptEntry, type Packed } from './store';
+
+export interface BenchVisit {
+	id: string;
+	siteName: string;
+	card: MethodCard;
+	sheet: Pick<Sheet, 'bottles' | 'plates'>;
+}
+
+/** All bottles and plates on this device, by the visits that they are of. */
+export class BenchShelf {
+	#lines = $state.raw<KeptEntry[]>([]);
+	constructor(readonly packed: () => Packed | null) {}
+
+	/** Follows the store, across tabs. Returns a way to stop. */
+	follow(): () => void {
+		const watching = liveQuery(() =>
+			store.entries
+				.where('path')
+				.startsWithAnyOf('opening', 'bottles/', 'plates/')
+				.filter((e) => e.state !== 'refused')
+				.toArray()
+		).subscribe((lines) => (this.#lines = lines));
+		return () => watching.unsubscribe();
+	}
+
+	visits: BenchVisit[] = $derived.by(() => {
+		const satchel = this.packed()?.satchel;
+		if (!satchel) return [];
+		const byVisit = new Map<string, KeptEntry[]>();
+		for (const line of this.#lines) byVisit.set(line.visitId, [...(byVisit.get(line.visitId) ?? []), line]);
+		return [...byVisit].flatMap(([id, lines]) => {
+			const { sheet } = fold(lines);
+			const card = satchel.cards.find((c) => c.id === sheet.opening?.cardVersionId)?.card;
+			const site = satchel.sites.find((s) => s.id === sheet.opening?.siteId);
+			return card ? [{ id, card, sheet, siteName: site?.name ?? '' }] : [];
+		});
+	});
+}

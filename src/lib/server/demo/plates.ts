@@ -1,0 +1,93 @@
+import { labelCode } from '../../core/custody';
+import type { Entry } from '../../core/logbook';
+import { limitsOf } from '../../core/method';
+import { stagesFrom_h } from '../../core/subjects/plates/shelf';
+import { seeded } from '../../core/statistics';
+import { logbookWriter, seededId, type Writer } from './logbook-writer';
+import type { Cast } from './reference-data';
+
+/* Plates that a volunteer grows at the kitchen table: one for each stage of the shelf, and some that were read. */
+
+const MINUTE_ms = 60_000;
+const HOUR_ms = 60 * MINUTE_ms;
+/** From the stream to the table. */
+const CARRIED_h = 4;
+
+interface Batch {
+	site: string;
+	/** Hours before now that its plates were poured; null: its bottle still waits. */
+	poured_h: number | null;
+	/** What was read of each plate; nothing while they grow. */
+	counts?: readonly number[];
+	/** Colonies on the blank that was poured with it. */
+	blank?: number;
+}
+
+/** Card limits as hours of age; a plate of each stage. */
+const batches = ({ plateReadable_h, plateTooOld_h }: Parameters<typeof stagesFrom_h>[0]): readonly Batch[] => {
+	const from_h = stagesFrom_h({ plateReadable_h, plateTooOld_h });
+	return [
+		{ site: 'TE4', poured_h: null },
+		{ site: 'QU1', poured_h: 20 },
+		{ site: 'TE5', poured_h: from_h.specks + 3 },
+		{ site: 'TE3', poured_h: from_h.readable + 2 },
+		{ site: 'EB2', poured_h: from_h['last-chance'] + 1 },
+		{ site: 'TE2', poured_h: 24 * 3 + from_h.readable, counts: [24, 31] },
+		{ site: 'EB1', poured_h: 24 * 27, counts: [38, 45], blank: 2 }
+	];
+};
+
+export function platesOnTheShelf(cast: Cast): Entry[] {
+	const { id: cardVersionId, card } = cast.cards[1]!;
+	const limits = limitsOf(card);
+	return batches(limits).flatMap((batch, nth) => batchEntries(cast, cardVersionId, limits.plateReadable_h, batch, nth));
+}
+
+function batchEntries(
+	cast: Cast,
+	cardVersionId: string,
+	readable_h: number,
+	{ site, poured_h, counts, blank }: Batch,
+	nth: number
+): Entry[] {
+	const [first, second]: [Writer, Writer] = [cast.writers.get('SO')!, cast.writers.get('OT')!];
+	const startedAt_ms = cast.now_ms - ((poured_h ?? -2.5) + CARRIED_h) * HOUR_ms;
+	const chance = seeded(6_400 + nth);
+	const { entries, write } = logbookWriter({ id: seededId(startedAt_ms, chance), startedAt_ms }, chance);
+	const at = (minute: number) => new Date(startedAt_ms + minute * MINUTE_ms).toISOString();
+	const siteId = cast.sites.find((s) => s.code === site)!.id;
+	write(first, 0, 'opening', { siteId, cardVersionId, startedAt: at(0) });
+	for (const person of [first, second]) write(first, 1, `arrival/crew/${person.initials}/initials`, person.initials);
+	write(first, 2, 'arrival/waiting/backAt', at(180));
+	write(first, 3, 'arrival/access', 'bank');
+	const bottle = (id: string, role: 'routine' | 'blank', minute: number) => {
+		const label = labelCode(site, at(0).slice(0, 10), 'bacteria', role);
+		write(first, minute, `bottles/${id}/kind`, 'bacteria');
+		write(first, minute, `bottles/${id}/label`, label);
+		if (role === 'blank') write(first, minute, `bottles/${id}/role`, role);
+		write(first, minute + 1, `bottles/${id}/filledAt`, at(minute + 1));
+		write(first, minute + 2, `bottles/${id}/onIceAt`, at(minute + 2));
+		return label;
+	};
+	const pour = (id: string, label: string, n: number, count: number | undefined) => {
+		const plate = `plates/${label}-${n}`;
+		const poured = CARRIED_h * 60 + n;
+		write(first, poured, `${plate}/bottle`, id);
+		write(first, poured, `${plate}/volume_mL`, 1);
+		write(first, poured, `${plate}/pouredAt`, at(poured));
+		if (count === undefined) return;
+		const read = poured + (readable_h + 3) * 60;
+		write(second, read, `${plate}/count`, count);
+		write(second, read, `${plate}/state`, 'counted');
+		write(second, read, `${plate}/readAt`, at(read));
+	};
+	const label = bottle('bacteria', 'routine', 5);
+	const blankLabel = blank === undefined ? null : bottle('bacteria-blank', 'blank', 9);
+	write(first, 20, 'leaving/checked', true);
+	write(first, 21, 'leaving/at', at(21));
+	if (poured_h === null) return entries;
+	write(first, CARRIED_h * 60, 'bottles/bacteria/platedAt', at(CARRIED_h * 60));
+	for (const n of [1, 2]) pour('bacteria', label, n, counts?.[n - 1]);
+	if (blankLabel !== null) pour('bacteria-blank', blankLabel, 1, blank);
+	return entries;
+}

@@ -1,0 +1,183 @@
+<script module lang="ts">
+	import type { Limits } from '$lib/core/method';
+	import type { OnShelf, PlateSheet } from '$lib/core/subjects/plates/shelf';
+	import type { Writer } from '../entry/writer';
+
+	export interface Props {
+		id: string;
+		plate: PlateSheet;
+		/** Null once it was read. */
+		stands: OnShelf | null;
+		limits: Limits;
+		writer: Writer;
+	}
+</script>
+
+<script lang="ts">
+	import { plateStates } from '$lib/core/subjects/plates/branch';
+	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
+	import { sayDuration } from '$lib/core/wording';
+	import { stamp } from '../entry/writer';
+
+	let { id, plate, stands, limits, writer }: Props = $props();
+
+	const HOUR_ms = 3_600_000;
+	const at = (place: string) => `plates/${id}/${place}`;
+	let found = $state<(typeof plateStates)[number]>('counted');
+	/** What is being counted outlives a phone that dies: it is a draft until it is kept. */
+	const text = $derived(writer.drafts[at('count')] ?? '');
+	const taps = $derived(/^\d{1,4}$/.test(text) ? Number(text) : null);
+	const count = (to: number) => writer.draft(at('count'), to < 0 ? '' : String(to));
+	const why = $derived(text === '' || taps !== null ? null : 'A whole number of colonies: half a colony is none.');
+	let coldest = $state('');
+	const temperature = $derived(/^-?\d{1,2}([.,]\d)?$/.test(coldest.trim()) ? Number(coldest.replace(',', '.')) : null);
+	const cold = $derived.by(() => {
+		if (coldest.trim() === '') return null;
+		if (temperature === null || temperature < -5 || temperature > 60) return 'A temperature in °C, like 24.5.';
+		return temperature < limits.plateLeastTemperature_C
+			? `Under ${limits.plateLeastTemperature_C} °C plates grow too slowly for the clock.`
+			: null;
+	});
+	const isReady = $derived(found !== 'counted' || taps !== null);
+
+	function keep(event: SubmitEvent) {
+		event.preventDefault();
+		if (!isReady || (coldest.trim() !== '' && temperature === null)) return;
+		void writer.setAll({
+			...(found === 'counted' ? { [at('count')]: taps } : {}),
+			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),
+			[at('state')]: found,
+			[at('readAt')]: stamp(writer)
+		});
+		writer.draft(at('count'), '');
+	}
+	function again() {
+		for (const place of ['count', 'state', 'readAt']) writer.strike(at(place), 'read again');
+	}
+</script>
+
+<article aria-label="Plate {id}">
+	<p class="head"><b>{id}</b> {plate.volume_mL} mL{plate.isBlank ? ', blank' : ''}</p>
+	{#if stands}
+		<p class={['stage', stands.stage]} role="status">
+			<b>{stageWords[stands.stage].name}</b>, {sayDuration(stands.age_h * HOUR_ms)} old{stands.next
+				? `, ${stageWords[stands.next.stage].name} in ${sayDuration(stands.next.in_h * HOUR_ms)}`
+				: ''}. {stageWords[stands.stage].todo}
+		</p>
+		<form onsubmit={keep}>
+			<p class="states" role="group" aria-label="How it is">
+				{#each plateStates as s (s)}
+					<button
+						type="button"
+						class={['btn', found === s ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
+						aria-pressed={found === s}
+						onclick={() => (found = s)}>{plateStateWords[s]}</button
+					>
+				{/each}
+			</p>
+			{#if found === 'counted'}
+				<p class="small">
+					Only colonies with the colour of the medium’s sheet for E. coli; hold the plate to the light, mark each on the
+					rim’s underside as you tap.
+				</p>
+				<div class="tally">
+					<button type="button" class="tap btn preset-outlined-primary-500" onclick={() => count((taps ?? 0) + 1)}
+						><b>{taps ?? 0}</b>tap for each colony</button
+					>
+					<button
+						type="button"
+						class="btn preset-outlined-surface-500"
+						disabled={!taps}
+						onclick={() => count((taps ?? 0) - 1)}>One back</button
+					>
+					<label
+						>or typed <input
+							class="input"
+							inputmode="numeric"
+							autocomplete="off"
+							value={text}
+							oninput={(e) => writer.draft(at('count'), e.currentTarget.value.trim())}
+							aria-invalid={why !== null}
+						/></label
+					>
+				</div>
+				{#if why}<p class="why" role="alert">{why}</p>{/if}
+				{#if taps !== null && taps > limits.plateManyColonies}<p class="small">
+						Over {limits.plateManyColonies} they run together: “too many to count” may be truer.
+					</p>{/if}
+			{:else if found === 'spoiled'}
+				<p class="small">Overgrown by one kind, contaminated, dried out, split: no figure comes from it.</p>
+			{/if}
+			<label
+				>Coldest where it stood, °C <input
+					class="input"
+					inputmode="decimal"
+					autocomplete="off"
+					bind:value={coldest}
+					aria-invalid={cold !== null}
+				/></label
+			>
+			{#if cold}<p class="small" role="status">{cold}</p>{/if}
+			<button class="btn preset-filled-primary-500" disabled={!isReady}>Read now</button>
+		</form>
+	{:else}
+		<p>
+			{plate.state === undefined ? '' : plateStateWords[plate.state]}{plate.count === undefined
+				? ''
+				: `: ${plate.count} colonies`}
+			<button type="button" class="btn preset-outlined-surface-500" onclick={again}>Read again</button>
+		</p>
+	{/if}
+</article>
+
+<style>
+	article,
+	form {
+		display: grid;
+		gap: 0.375rem;
+	}
+	article {
+		padding: 0.625rem 0.75rem;
+		border: 1.5px solid var(--ink-3);
+		background: var(--page);
+	}
+	.stage.readable {
+		border-left: 4px solid var(--water-2);
+		padding-left: 0.5rem;
+	}
+	.stage:is(.last-chance, .too-old) {
+		border-left: 4px solid var(--danger);
+		padding-left: 0.5rem;
+	}
+	.states {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.375rem;
+	}
+	.tally {
+		display: grid;
+		grid-template-columns: 1fr auto;
+		gap: 0.5rem;
+		align-items: center;
+	}
+	.tap {
+		grid-row: span 2;
+		min-height: 6.5rem;
+		display: grid;
+		align-content: center;
+		touch-action: manipulation;
+	}
+	.tap b {
+		font: 600 2.25rem var(--head);
+	}
+	:is(.btn, .input) {
+		min-height: 3rem;
+	}
+	.input {
+		width: 6rem;
+	}
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>

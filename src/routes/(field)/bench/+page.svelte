@@ -1,0 +1,149 @@
+<script lang="ts">
+	import { limitsOf } from '$lib/core/method';
+	import { heldFor_h } from '$lib/core/custody';
+	import { bottlesToPour, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
+	import { stageWords } from '$lib/core/subjects/plates/words';
+	import { sayDuration } from '$lib/core/wording';
+	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
+	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
+	import { fieldApp } from '../field-context';
+	import FieldNote from '../FieldNote.svelte';
+
+	const app = fieldApp();
+	const shelf = new BenchShelf(() => app.packed);
+	$effect(() => shelf.follow());
+
+	const HOUR_ms = 3_600_000;
+	const waiting = $derived(
+		shelf.visits
+			.flatMap((v) =>
+				bottlesToPour(v.sheet).map((bottle) => ({
+					visit: v,
+					bottle,
+					label: v.sheet.bottles?.[bottle]?.label ?? bottle,
+					held_h: heldFor_h(Date.parse(v.sheet.bottles?.[bottle]?.filledAt ?? ''), app.now_ms)
+				}))
+			)
+			.toSorted((a, b) => b.held_h - a.held_h)
+	);
+	/** Plates of one bottle are of one age and read in one go. */
+	const standing = $derived(
+		shelf.visits
+			.flatMap((visit) => {
+				const batches = new Map<string, { stands: OnShelf; names: string[] }>();
+				for (const [name, plate] of Object.entries(visit.sheet.plates ?? {})) {
+					const stands = onShelf(plate, limitsOf(visit.card), app.now_ms);
+					const key = `${visit.id} ${plate.bottle} ${stands?.stage}`;
+					if (stands) batches.set(key, { stands, names: [...(batches.get(key)?.names ?? []), name] });
+				}
+				return [...batches].map(([id, batch]) => ({ id, visit, ...batch, label: labelOf(batch.names) }));
+			})
+			.toSorted((a, b) => b.stands.age_h - a.stands.age_h)
+	);
+	/** `EB2-261127-B-1, -2`: the bottle's label once. */
+	const labelOf = ([first = '', ...others]: readonly string[]) =>
+		[first, ...others.map((name) => name.slice(name.lastIndexOf('-')))].join(', ');
+	const now = $derived(standing.filter((p) => ['readable', 'last-chance', 'too-old'].includes(p.stands.stage)));
+	const later = $derived(standing.filter((p) => !now.includes(p)));
+	/** Cards differ in their limits: the line is drawn by those of the plate that is oldest. */
+	const limits = $derived(standing[0] ? limitsOf(standing[0].visit.card) : null);
+</script>
+
+<svelte:head><title>Bench · Keen Riffle</title></svelte:head>
+
+<header class="top">
+	<div>
+		<h1>Bench</h1>
+		{#if app.packed}<small>{app.packed.satchel.member.name}, {app.packed.satchel.program.name}</small>{/if}
+	</div>
+	<FieldNote {app} />
+</header>
+<main>
+	{#if !app.isOpen}
+		<p>Opening …</p>
+	{:else if !app.packed}
+		<p class="say ask">Nobody has signed in on this device yet. <a href="/sign-in">Sign in</a> once with a network.</p>
+	{:else}
+		{#if limits}<ShelfLine plates={standing} {limits} />{/if}
+		<section aria-label="To be read now">
+			<h2 class="ruled">Read now</h2>
+			<ul>
+				{#each now as p (p.id)}
+					<li>
+						<span><b>{p.label}</b> {stageWords[p.stands.stage].name}, {sayDuration(p.stands.age_h * HOUR_ms)} old</span>
+						<a class="btn preset-filled-primary-500" href="/bench/{p.visit.id}"
+							>Read<span class="visually-hidden"> {p.label}</span></a
+						>
+					</li>
+				{:else}<li>{standing.length ? 'Nothing is ready.' : 'No plate stands on the shelf.'}</li>{/each}
+			</ul>
+		</section>
+		<section aria-label="Bottles to pour">
+			<h2 class="ruled">Pour</h2>
+			<ul>
+				{#each waiting as w (`${w.visit.id} ${w.bottle}`)}
+					<li>
+						<span><b>{w.label}</b> {w.visit.siteName}, filled {sayDuration(w.held_h * HOUR_ms)} ago</span>
+						<a class="btn preset-outlined-primary-500" href="/bench/{w.visit.id}"
+							>Pour<span class="visually-hidden"> {w.label}</span></a
+						>
+					</li>
+				{:else}<li>
+						No bottle for bacteria waits. They come here once a crew has filled them and its phone has a network.
+					</li>{/each}
+			</ul>
+		</section>
+		{#if later.length}
+			<section aria-label="Growing">
+				<h2 class="ruled">Growing</h2>
+				<ul>
+					{#each later as p (p.id)}
+						<li>
+							<span
+								><b>{p.label}</b>
+								{stageWords[p.stands.stage].name}{p.stands.next
+									? `, ${stageWords[p.stands.next.stage].name} in ${sayDuration(p.stands.next.in_h * HOUR_ms)}`
+									: ''}</span
+							>
+							<a class="btn preset-outlined-surface-500" href="/bench/{p.visit.id}"
+								>Open<span class="visually-hidden"> {p.label}</span></a
+							>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+		<p class="small"><a href="/today" data-sveltekit-reload>To the office</a></p>
+	{/if}
+</main>
+
+<style>
+	.top {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		padding: 0.375rem 1rem;
+		background: var(--paper-2);
+		border-bottom: 1px solid var(--rule);
+	}
+	main {
+		display: grid;
+		gap: 1rem;
+		max-width: 52rem;
+		margin: 0 auto;
+		padding: 1rem;
+	}
+	li {
+		display: flex;
+		justify-content: space-between;
+		align-items: center;
+		gap: 0.75rem;
+		padding: 0.375rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	li .btn {
+		min-height: 3rem;
+		display: inline-grid;
+		align-items: center;
+	}
+</style>

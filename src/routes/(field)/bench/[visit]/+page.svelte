@@ -1,0 +1,115 @@
+<script lang="ts">
+	import { limitsOf } from '$lib/core/method';
+	import { bottlesToPour, onShelf } from '$lib/core/subjects/plates/shelf';
+	import { VisitLog } from '$lib/field/visit-log.svelte';
+	import { writerIn } from '$lib/field/visit-writer';
+	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
+	import ReadPlate from '$lib/ui/bench/ReadPlate.svelte';
+	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
+	import Doubts from '$lib/ui/logbook/Doubts.svelte';
+	import { fieldApp } from '../../field-context';
+	import FieldNote from '../../FieldNote.svelte';
+	import type { PageProps } from './$types';
+
+	let { params }: PageProps = $props();
+
+	const app = fieldApp();
+	const log = $derived(
+		new VisitLog(
+			params.visit,
+			() => app.packed,
+			() => app.now_ms,
+			() => app.otherBottles,
+			false
+		)
+	);
+	$effect(() => log.follow());
+	const writer = $derived(writerIn(app, log));
+	const sheet = $derived(log.folded.sheet);
+	const limits = $derived(log.card ? limitsOf(log.card) : null);
+	const plates = $derived(Object.entries(sheet.plates ?? {}));
+	const usual = $derived(log.site?.usual['e-coli'] ?? null);
+	/** Doubts about the plates, and about how the bottles came to them. */
+	const flags = $derived(
+		(log.outcome?.flags ?? []).filter(({ path }) => {
+			const [branch, id = ''] = path.split('/');
+			return branch === 'plates' || (branch === 'bottles' && sheet.bottles?.[id]?.kind === 'bacteria');
+		})
+	);
+</script>
+
+<svelte:head><title>Plates of {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
+
+<header class="top">
+	<a class="back" href="/bench" aria-label="Bench">‹</a>
+	<div><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></div>
+	<FieldNote {app} />
+</header>
+<main>
+	<h1>Plates</h1>
+	{#if log.entries && log.drafts && log.card && limits && app.packed && log.outcome}
+		{#each bottlesToPour(sheet) as bottle (bottle)}
+			<PourPlates
+				{bottle}
+				label={sheet.bottles?.[bottle]?.label ?? bottle}
+				isBlank={sheet.bottles?.[bottle]?.role === 'blank'}
+				taken={plates.map(([id]) => id)}
+				{usual}
+				{limits}
+				{writer}
+			/>
+		{/each}
+		{#each plates as [id, plate] (id)}
+			<ReadPlate {id} {plate} stands={onShelf(plate, limits, app.now_ms)} {limits} {writer} />
+		{/each}
+		<Doubts {flags} card={log.card} onretype={() => undefined} />
+		<MeansNow
+			screen={{ outcome: log.outcome, satchel: app.packed.satchel, card: log.card, now_ms: app.now_ms }}
+			parameters={['e-coli']}
+		/>
+		{#if plates.length === 0 && bottlesToPour(sheet).length === 0}
+			<p>No bottle of this visit was filled for bacteria.</p>
+		{/if}
+		{#if plates.length && plates.every(([, p]) => p.state !== undefined)}
+			<p class="say">
+				All are read. Bleach over every plate as your local rules say, never together with acid; bag it twice, bin it,
+				wipe the table, wash hands.
+			</p>
+		{/if}
+	{:else if log.entries && log.entries.length === 0}
+		<p class="say ask">This visit is not on this device. With a network it comes by itself.</p>
+	{/if}
+</main>
+
+<style>
+	.top {
+		display: flex;
+		align-items: center;
+		gap: 0.75rem;
+		padding: 0.375rem 0.75rem;
+		background: var(--paper-2);
+		border-bottom: 1px solid var(--rule);
+	}
+	.top div {
+		flex: 1;
+	}
+	.top small {
+		display: block;
+	}
+	.back {
+		min-width: 3rem;
+		min-height: 3rem;
+		display: grid;
+		place-items: center;
+		font-size: 1.5rem;
+		text-decoration: none;
+		color: var(--ink);
+	}
+	main {
+		display: grid;
+		gap: 0.75rem;
+		max-width: 36rem;
+		margin: 0 auto;
+		padding: 1rem;
+	}
+</style>

@@ -1,0 +1,63 @@
+import { expect, test } from '@playwright/test';
+import { packField, signedIn } from './application';
+
+test.use({ storageState: signedIn('bench') });
+
+test('a bottle is poured and plates are read with no network, and the figure stands in the office', async ({
+	page,
+	context
+}) => {
+	await packField(page);
+	await context.setOffline(true);
+	await page.goto('/bench');
+	const readNow = page.getByRole('region', { name: 'To be read now' });
+	// what is nearest to its end comes first
+	await expect(readNow.getByRole('listitem').first()).toContainText(/^EB2-\d{6}-B-1, -2 last chance/);
+	await expect(page.getByRole('img', { name: /^Plates by age: / })).toBeVisible();
+
+	await readNow.getByRole('link', { name: /^Read EB2/ }).click();
+	const first = page.getByRole('article', { name: /-B-1$/ });
+	const second = page.getByRole('article', { name: /-B-2$/ });
+	await expect(first.getByRole('button', { name: 'Read now' })).toBeDisabled();
+	for (let n = 1; n <= 4; n++) await first.getByRole('button', { name: /tap for each colony/ }).click();
+	await first.getByRole('button', { name: 'One back' }).click();
+	await expect(first.getByLabel('or typed')).toHaveValue('3');
+	// the phone dies in the middle of a count
+	await page.reload();
+	await expect(first.getByLabel('or typed')).toHaveValue('3');
+	await first.getByLabel('or typed').fill('3,5');
+	await expect(first.getByText('half a colony is none')).toBeVisible();
+	await first.getByLabel('or typed').fill('31');
+	await first.getByRole('button', { name: 'Read now' }).click();
+	await expect(first).toContainText('counted: 31 colonies');
+	await second.getByLabel('or typed').fill('41');
+	await second.getByLabel(/Coldest where it stood/).fill('12');
+	await expect(second.getByText(/plates grow too slowly/)).toBeVisible();
+	await second.getByRole('button', { name: 'Read now' }).click();
+	// 72 colonies in 2 mL
+	await expect(page.getByRole('status').filter({ hasText: 'E. coli' })).toContainText(/E\. coli: 3600 per 100 mL/);
+	await expect(page.getByText(/never together with acid/)).toBeVisible();
+	const visit = new URL(page.url()).pathname.split('/').at(-1)!;
+
+	await page.getByRole('link', { name: 'Bench' }).click();
+	await expect(readNow.getByRole('link', { name: /^Read EB2/ })).toHaveCount(0);
+	const label = /^TE4-\d{6}-B /;
+	const waiting = page
+		.getByRole('region', { name: 'Bottles to pour' })
+		.getByRole('listitem')
+		.filter({ hasText: label });
+	await waiting.first().getByRole('link', { name: /^Pour/ }).click();
+	const form = page.getByRole('form', { name: /^Pour plates of TE4/ });
+	await form.getByLabel(/Water on each plate/).fill('0');
+	await expect(form.getByRole('alert')).toHaveText('A plate without water grows nothing.');
+	await form.getByLabel(/Water on each plate/).fill('2,5');
+	await form.getByRole('button', { name: 'One plate more' }).click();
+	await form.getByRole('button', { name: 'Poured now' }).click();
+	await expect(page.getByRole('article', { name: /^Plate TE4-\d{6}-B-\d$/ })).toHaveCount(3);
+	await expect(page.getByText(/too early, 0 min old/).first()).toBeVisible();
+
+	await context.setOffline(false);
+	await expect(page.getByRole('button', { name: 'all sent' })).toBeVisible();
+	await page.goto(`/visits/${visit}`);
+	await expect(page.getByText(/2 plates, counts pooled/).first()).toBeVisible();
+});
