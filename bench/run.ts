@@ -1,7 +1,8 @@
+import { animalsInterval, keyAnswer, trayTap40 } from './at-the-tray';
 import { coldOfflineStart } from './cold-offline-start';
 import { evaluateFullSheet } from './evaluate-full-sheet';
 import { evaluateKeystroke } from './evaluate-keystroke';
-import { packFirstLoad, sampleFirstLoad } from './first-load';
+import { benchFirstLoad, packFirstLoad, sampleFirstLoad, trayFirstLoad } from './first-load';
 import { plan500Sites, satchel1m, today500Sites } from './five-hundred-sites';
 import { kendall20000 } from './kendall-20000';
 import { idleWakeups, sampleLatency40 } from './on-the-bank';
@@ -22,6 +23,7 @@ const benches: Bench[] = [
 	senSlope5000,
 	seasonalKendallMonthly100y,
 	rarefactionCurve5000,
+	animalsInterval,
 	seasonPropose10,
 	seasonPropose100,
 	seasonLibrary10,
@@ -30,9 +32,13 @@ const benches: Bench[] = [
 	route12,
 	sampleFirstLoad,
 	packFirstLoad,
+	trayFirstLoad,
+	benchFirstLoad,
 	coldOfflineStart,
 	sampleLatency40,
 	idleWakeups,
+	trayTap40,
+	keyAnswer,
 	sitePage300Years,
 	sync10000,
 	// last: these grow the program

@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
-import { DEMO_PASSWORD, demoSignIns, emailOf, people } from '../src/lib/server/demo/people';
+import { DEMO_PASSWORD, demoSignIns } from '../src/lib/server/demo/people';
 import type { Role } from '../src/lib/core/library';
 
 /* Walks the demo as each person and takes a picture of each main view. */
@@ -58,9 +58,6 @@ await take(office, 'plan-round');
 await office.goto('/library/sites');
 await office.getByRole('table').waitFor();
 await take(office, 'library-sites');
-await office.goto('/library/cards/stream-visit');
-await office.getByRole('heading', { name: 'Versions' }).waitFor();
-await take(office, 'library-card');
 
 const reviewer = await as('reviewer', desk);
 await reviewer.goto('/review');
@@ -154,30 +151,31 @@ await keep('0.31');
 await bank.getByText(/3.1 by IQ/).waitFor();
 await take(bank, 'sample-flow');
 const flow = bank.url();
-await bank.setViewportSize(desk);
-await bank.goto(flow);
-await bank.getByText(/^Best next: a vertical at/).waitFor();
-await take(bank, 'sample-flow-desk');
 
-// what is going on: a strip that develops
-const crew = await browser.newContext({ viewport: phone, baseURL: base, hasTouch: true });
-const answer = await crew.request.post('/api/auth/sign-in/email', {
-	headers: { origin: base },
-	data: { email: emailOf(people.find((p) => p.initials === 'MP')!), password: DEMO_PASSWORD }
-});
-if (!answer.ok()) throw new Error(`sign-in answered ${String(answer.status())}`);
-const strips = await crew.newPage();
-await strips.goto('/sample');
-await strips.getByText(/^Packed /).waitFor();
-const developing = await strips
+// what is going on: a live pick at its 43rd minute, and an animal that is asked about
+await bank.goto('/sample');
+const pick = bank
 	.getByRole('listitem')
-	.filter({ hasText: 'Tessel 1' })
-	.getByRole('link')
-	.first()
-	.getAttribute('href');
-await strips.goto(`${developing!}/nitrate`);
-await strips.getByRole('heading', { name: /Which block of the chart/ }).waitFor();
-await take(strips, 'sample-strip');
+	.filter({ hasText: /Tessel 2.*opened by SO/s })
+	.getByRole('link', { name: 'Open' });
+await bank.goto(`${(await pick.first().getAttribute('href'))!}/sort`);
+await bank.getByText('43 min').waitFor();
+await take(bank, 'sample-tray');
+await bank.getByRole('button', { name: 'Another kind' }).click();
+await bank.getByRole('button', { name: 'By what you see' }).click();
+await bank.getByRole('button', { name: /^slim insect/ }).click();
+await bank.getByRole('button', { name: /^Take back: / }).waitFor();
+await bank.locator('.states button').first().click();
+await bank
+	.getByRole('button', { name: /^Take back: / })
+	.nth(1)
+	.waitFor();
+await take(bank, 'sample-key');
+
+const table = await as('bench', phone);
+await table.goto('/bench');
+await table.getByRole('link', { name: /^Read/ }).first().waitFor();
+await take(table, 'bench');
 
 const sun = await as('monitor', phone, 'sun');
 await sun.goto('/sample');

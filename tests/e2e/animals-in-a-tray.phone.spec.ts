@@ -92,6 +92,7 @@ async function nameByKey(page: Page, code: string): Promise<string[]> {
 	const chances = { ...animal.chances, ...animal.forms?.[0]?.chances };
 	const likely = page.getByRole('region', { name: 'What it may be' }).getByRole('listitem');
 	const asked = page.locator('#key-question');
+	await expect(asked).toBeVisible();
 	for (let n = 0; n < questions.length; n++) {
 		await expect(page.getByRole('button', { name: /^Take back: / })).toHaveCount(n);
 		if ((await asked.count()) === 0) break;
@@ -157,7 +158,7 @@ test('the key names ten animals by what is seen, with no network, and keeps what
 
 test('squares of a grid are drawn, sorted and scaled up', async ({ page }) => {
 	await packField(page);
-	const visit = await startAt(page, 'Quarl 1', 'Animals, fixed count, version 1');
+	const visit = await startAt(page, 'Hobbin 1', 'Animals, fixed count, version 1');
 	await page.goto(`${visit}/sort`);
 	const squares = page.getByRole('list', { name: 'Squares of the tray' });
 	await expect(squares.getByRole('listitem')).toHaveCount(30);
@@ -169,6 +170,7 @@ test('squares of a grid are drawn, sorted and scaled up', async ({ page }) => {
 		await page.getByLabel(/A lump of scud/).fill(String(lump));
 		await page.getByRole('button', { name: 'Add them' }).click();
 		await done.click();
+		await expect(page.getByRole('button', { name: /^Square \d+ holds nothing$|^All is sorted$/ })).toBeVisible();
 	}
 	// 100, 120 and 140 of 30 squares: 3,600 ± 2·30·√(0.9·400/3) = 657, said to the hundred
 	await expect(page.getByText('These are enough.')).toBeVisible();
@@ -182,5 +184,5 @@ test('squares of a grid are drawn, sorted and scaled up', async ({ page }) => {
 	await expect(page.getByText('A whole number from 1 to 9999.')).toBeVisible();
 	await page.getByLabel('How many').fill('2');
 	await page.getByRole('button', { name: 'Keep it' }).click();
-	await expect(page.getByText(/^QU1-\d{6}-V1$/)).toBeVisible();
+	await expect(page.getByText(/^HO1-\d{6}-V1$/)).toBeVisible();
 });

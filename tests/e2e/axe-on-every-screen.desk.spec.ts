@@ -36,6 +36,7 @@ for (const { size, mode, rules } of views)
 			'/sites',
 			'/sites/TE4?p=e-coli',
 			'/sites/TE4?p=e-coli&view=table',
+			'/sites/TE4/animals',
 			'/review',
 			'/plan',
 			'/library',
@@ -109,7 +110,10 @@ for (const size of sizes)
 		await check(page, 'who does what');
 		await page.goto('/sample');
 		await page.getByRole('link', { name: /^Open/ }).first().waitFor();
-		const pick = page.getByRole('listitem').filter({ hasText: 'Tessel 2' }).getByRole('link', { name: 'Open' });
+		const pick = page
+			.getByRole('listitem')
+			.filter({ hasText: /Tessel 2.*opened by SO/s })
+			.getByRole('link', { name: 'Open' });
 		await page.goto(`${await pick.first().getAttribute('href')}/sort`);
 		await page.getByRole('button', { name: 'Another kind' }).click();
 		await page.getByRole('button', { name: 'By what you see' }).click();

@@ -20,6 +20,7 @@ const addresses: Record<string, string> = {
 	'/(office)/account': '/account',
 	'/(office)/today': '/today',
 	'/(office)/sites': '/sites',
+	'/(office)/sites/[code]/animals': '/sites/TE4/animals',
 	'/(office)/sites/[code]': '/sites/TE1',
 	'/(office)/find': '/find?q=Tessel',
 	'/(office)/sites/results.csv': '/sites/results.csv?from=2026-05-01',

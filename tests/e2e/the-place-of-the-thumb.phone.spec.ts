@@ -180,6 +180,8 @@ test('the list of steps lies over a step and takes nothing of it away; going bac
 	await expect(page.getByRole('button', { name: 'Leave with gaps' })).toBeInViewport();
 	await page.getByRole('button', { name: /^Steps/ }).tap();
 	await expect(list).toBeVisible();
+	// it listens to the keys once it has the focus
+	await expect.poll(() => list.evaluate((dialog) => dialog.contains(document.activeElement))).toBe(true);
 	await page.keyboard.press('Escape');
 	await expect(list).toBeHidden();
 	await expect(page.getByRole('button', { name: 'Leave with gaps' })).toBeVisible();

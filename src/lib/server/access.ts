@@ -159,6 +159,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/sites': 'see-site',
 	'/(office)/sites/results.csv': 'see-site',
 	'/(office)/sites/[code]': 'see-site',
+	'/(office)/sites/[code]/animals': 'see-site',
 	'/(office)/sites/[code]/series.csv': 'see-site',
 	'/(office)/sites/[code]/points.json': 'see-site',
 	// of these only what the member may see is listed

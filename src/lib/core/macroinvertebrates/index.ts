@@ -12,5 +12,13 @@ export { rarefactionCurve, rarefy } from './rarefaction';
 export { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';
 export { bioticIndexInterval } from './interval';
 export { fromSquares, type FromSquares } from './squares';
+// a site's animals from year to year
+export {
+	indexChange,
+	kindsThroughYears,
+	samplingSaid,
+	type KindThroughYears,
+	type SamplingSaid
+} from './through-years';
 // when to stop picking
 export { pickAdvice, type PickAdvice, type Picked } from './picking';

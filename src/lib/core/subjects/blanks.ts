@@ -9,6 +9,7 @@ import { kitBlank } from './kit/paper';
 import { leaveBlank } from './leaving/paper';
 import { netBlank } from './net/paper';
 import { readingBlank } from './reading/paper';
+import { samplerBlank } from './sampler/paper';
 import { staffBlank } from './staff-gauge/paper';
 import type { Step, Tool } from './steps';
 import { titrationBlank } from './titration/paper';
@@ -28,6 +29,7 @@ const blanks: { [T in Tool]: AskOnPaper<T> } = {
 	staff: staffBlank,
 	flow: flowBlank,
 	net: netBlank,
+	sampler: samplerBlank,
 	tray: trayBlank,
 	leave: leaveBlank
 };

@@ -8,6 +8,7 @@ import { nets } from './net/branch';
 import { copies, photos } from './paper-copy/branch';
 import { ofBench as platesOfBench, plates } from './plates/branch';
 import { meters, readings } from './reading/branch';
+import { samplers } from './sampler/branch';
 import { ofReviewer, reported, reviews, verdicts } from './review/branch';
 import { staff } from './staff-gauge/branch';
 import { ofBench as titrationsOfBench, titrations } from './titration/branch';
@@ -34,6 +35,7 @@ export const branches = {
 	meters,
 	gaugings,
 	nets,
+	samplers,
 	trays,
 	tallies,
 	vouchers,

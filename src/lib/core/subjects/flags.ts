@@ -10,6 +10,7 @@ import { netFlags } from './net/flags';
 import { paperCopyFlags } from './paper-copy/flags';
 import { platesFlags } from './plates/flags';
 import { readingFlags } from './reading/flags';
+import { samplerFlags } from './sampler/flags';
 import { METRIC, type SaidIn } from './say';
 import { staffFlags } from './staff-gauge/flags';
 import { titrationFlags } from './titration/flags';
@@ -27,6 +28,7 @@ export const flagsBySubject = {
 	gauging: gaugingFlags,
 	kit: kitFlags,
 	net: netFlags,
+	sampler: samplerFlags,
 	paperCopy: paperCopyFlags,
 	plates: platesFlags,
 	reading: readingFlags,

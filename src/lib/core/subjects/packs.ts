@@ -3,6 +3,7 @@ import { discPack } from './disc/pack';
 import { flowPack } from './gauging/pack';
 import { kitPack } from './kit/pack';
 import { netPack } from './net/pack';
+import { samplerPack } from './sampler/pack';
 import { nothingToPack, type Packed, type PackedRound, type PackLine } from './packed';
 import { staffPack } from './staff-gauge/pack';
 import { stepsOf, type Step, type Tool } from './steps';
@@ -23,6 +24,7 @@ const packs: { [T in Tool]: Packed<T> } = {
 	staff: staffPack,
 	flow: flowPack,
 	net: netPack,
+	sampler: samplerPack,
 	tray: trayPack,
 	leave: nothingToPack
 };

@@ -7,6 +7,7 @@ import { conditionsPlaces, habitatPlaces } from './form/words';
 import { gaugingPlaces } from './gauging/words';
 import { gearPlaces, leavingPlaces } from './leaving/words';
 import { netPlaces } from './net/words';
+import { samplerPlaces } from './sampler/words';
 import { copyPlaces, photoPlaces } from './paper-copy/words';
 import { platePlaces } from './plates/words';
 import { meterPlaces, readingPlaces } from './reading/words';
@@ -36,6 +37,7 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	meters: meterPlaces,
 	gaugings: gaugingPlaces,
 	nets: netPlaces,
+	samplers: samplerPlaces,
 	trays: trayPlaces,
 	tallies: tallyPlaces,
 	vouchers: voucherPlaces,

@@ -8,6 +8,7 @@ import { kitSettings } from './kit/settings';
 import { leaveSettings } from './leaving/settings';
 import { netSettings } from './net/settings';
 import { readingSettings } from './reading/settings';
+import { samplerSettings } from './sampler/settings';
 import type { StepSetting, StepSettings } from './setting';
 import { staffSettings } from './staff-gauge/settings';
 import { isTool, type Step, type Tool } from './steps';
@@ -28,6 +29,7 @@ const all: { [T in Tool]: StepSettings<T> } = {
 	staff: staffSettings,
 	flow: flowSettings,
 	net: netSettings,
+	sampler: samplerSettings,
 	tray: traySettings,
 	leave: leaveSettings
 };

@@ -8,6 +8,7 @@ import { kitStep } from './kit/step';
 import { leaveStep } from './leaving/step';
 import { netStep } from './net/step';
 import { readingStep } from './reading/step';
+import { samplerStep } from './sampler/step';
 import { staffStep } from './staff-gauge/step';
 import { remembered } from './remember';
 import type { StepKind } from './step-kind';
@@ -28,6 +29,7 @@ export const stepKinds = {
 	staff: staffStep,
 	flow: flowStep,
 	net: netStep,
+	sampler: samplerStep,
 	tray: trayStep,
 	leave: leaveStep
 };

@@ -10,6 +10,7 @@ import { net } from './net/findings';
 import { paperCopy } from './paper-copy/findings';
 import { plates } from './plates/findings';
 import { reading } from './reading/findings';
+import { sampler } from './sampler/findings';
 import { staffGauge } from './staff-gauge/findings';
 import type { Subject } from './subject';
 import { titration } from './titration/findings';
@@ -31,6 +32,7 @@ export const subjects: readonly Subject[] = [
 	derived,
 	gauging,
 	net,
+	sampler,
 	tray,
 	voucher,
 	bottle,

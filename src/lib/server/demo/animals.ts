@@ -5,7 +5,7 @@ import { shippedCards, type MethodCard } from '../../core/method';
 import { seeded, type Chance } from '../../core/statistics';
 import type { Db } from '../db/connect';
 import { methodCard, methodCardVersion } from '../db/schema';
-import { pickUnderWay, trayUnderWay } from './animals-under-way';
+import { lostStack, lostStackDaysAgo, pickUnderWay, trayUnderWay } from './animal-scenes';
 import { handIn } from './hand-in';
 import { logbookWriter, seededId, type Writer } from './logbook-writer';
 import type { Cast } from './reference-data';
@@ -79,6 +79,8 @@ export async function animalVisits(tx: Db, cast: Cast): Promise<void> {
 		await handIn(tx, cast, lines, cast.now_ms - (daysAgo - 2) * DAY_ms);
 	}
 	await takeCard(tx, cast, 'fixed-count');
+	const stack = await takeCard(tx, cast, 'plate-stack');
+	await handIn(tx, cast, lostStack(cast, stack.id), cast.now_ms - (lostStackDaysAgo - 1) * DAY_ms);
 	const pick = await takeCard(tx, cast, 'live-pick');
 	await handIn(tx, cast, [...pickUnderWay(cast, pick.id), ...trayUnderWay(cast, version.id)], cast.now_ms);
 }

@@ -28,7 +28,7 @@ const batches = ({ plateReadable_h, plateTooOld_h }: Parameters<typeof stagesFro
 	const from_h = stagesFrom_h({ plateReadable_h, plateTooOld_h });
 	return [
 		{ site: 'TE4', poured_h: null },
-		{ site: 'QU1', poured_h: 20 },
+		{ site: 'HO1', poured_h: 20 },
 		{ site: 'TE5', poured_h: from_h.specks + 3 },
 		{ site: 'TE3', poured_h: from_h.readable + 2 },
 		{ site: 'EB2', poured_h: from_h['last-chance'] + 1 },

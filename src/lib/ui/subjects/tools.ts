@@ -29,6 +29,7 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	staff: { load: () => import('./staff-gauge/StaffGaugeStep.svelte'), says: 'all' },
 	flow: { load: () => import('./gauging/FlowStep.svelte'), takesTime: true, isWide: true, says: 'all' },
 	net: { load: () => import('./net/NetStep.svelte'), takesTime: true, says: 'all' },
+	sampler: { load: () => import('./sampler/SamplerStep.svelte'), says: 'all' },
 	tray: { load: () => import('./tray/TrayStep.svelte'), isWide: true, says: 'all' },
 	leave: { load: () => import('./leaving/LeaveStep.svelte'), says: 'all' }
 };

@@ -100,6 +100,15 @@ const livePick = first(animals, {
 	})
 });
 
+/** A plate stack that stood six weeks in the stream: where a net cannot go, and everywhere the same surface. */
+const plateStack = first(animals, {
+	code: 'plate-stack',
+	title: 'Animals, plate stack',
+	summary:
+		'A stack of plates is lifted after six weeks in the stream, its animals sorted and counted; where it is gone, every habitat is swept.',
+	steps: animals.steps.map((s) => (isTool(s, 'net') ? ({ id: 'stack', ...exampleStep('sampler') } as Step) : s))
+});
+
 /** A part of a kick that was taken home: squares of a grid, drawn at random, until there are enough animals. */
 const fixedCount = first(animals, {
 	code: 'fixed-count',
@@ -119,5 +128,6 @@ export const shippedCards: readonly MethodCard[] = [
 	scouting,
 	animals,
 	livePick,
-	fixedCount
+	fixedCount,
+	plateStack
 ];

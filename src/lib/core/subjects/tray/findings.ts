@@ -11,6 +11,7 @@ import type { Figure, ParameterCode } from '../../quantity';
 import { counted as saidCount } from '../../wording';
 import { finding, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
+import { isQualitative } from '../sampler/step';
 import { defineSubject } from '../subject';
 import { isTool } from '../steps';
 import { kindsIn } from './compartments';
@@ -24,12 +25,13 @@ const MANY_UNNAMED = 0.2;
 
 /** The animals of a tray: what they say together, and how far so few can say it. */
 export const tray = defineSubject({
-	branches: ['trays', 'tallies', 'vouchers', 'opinions'],
+	branches: ['trays', 'tallies', 'vouchers', 'opinions', 'samplers'],
 	knows: [],
 	observe({ sheet, lines, card }) {
 		const steps = card.steps.filter((s) => isTool(s, 'tray'));
 		const all = steps.map((step) =>
 			trayFigures(step, kindsIn(sheet, step.id), {
+				isQualitative: isQualitative(card.steps, sheet),
 				isOver: sheet.trays?.[step.id]?.endedAt !== undefined,
 				squares: step.school === 'squares' ? sortedSquares(sheet, lines, step.id).map((s) => s.animals) : []
 			})
@@ -40,21 +42,24 @@ export const tray = defineSubject({
 
 interface Sorted {
 	isOver: boolean;
+	/** In place of a sampler that is gone: no shares that compare. */
+	isQualitative: boolean;
 	/** Animals in each square of a grid that was sorted whole. */
 	squares: readonly number[];
 }
 function trayFigures(
 	step: TrayStep,
 	kinds: readonly Kind[],
-	{ isOver, squares }: Sorted
+	{ isOver, isQualitative, squares }: Sorted
 ): { findings: Finding[]; flags: Flag[] } {
 	if (kinds.length === 0) return { findings: [], flags: [] };
 	const said = communityOf(kinds, step.commonCount);
 	// of a live pick and of classes only what was there is known, not its shares
-	const isCounted = knowsShares(step);
+	const isCounted = knowsShares(step) && !isQualitative;
 	const whole = fromSquares({ counts: squares, squares: Math.max(step.squares, squares.length) });
 	const place = `tallies/${step.id}`;
-	const animals = isCounted ? `${saidCount(said.animals, 'animal')} of ` : '';
+	const kind = isQualitative ? 'qualitative sample, ' : '';
+	const animals = isCounted ? `${saidCount(said.animals, 'animal')} of ` : kind;
 	const one = (
 		parameter: ParameterCode,
 		{ value, uncertainty = null }: { value: number; uncertainty?: number | null },
@@ -96,13 +101,17 @@ function trayFigures(
 				]
 			: [])
 	];
-	return { findings, flags: isOver ? trayFlags(step, kinds, said) : [] };
+	return { findings, flags: isOver ? trayFlags({ place, isCounted }, kinds, said) : [] };
 }
 
-function trayFlags(step: TrayStep, kinds: readonly Kind[], said: Community): Flag[] {
-	const at = (parameter: ParameterCode) => ({ path: `tallies/${step.id}`, parameter });
+function trayFlags(
+	{ place, isCounted }: { place: string; isCounted: boolean },
+	kinds: readonly Kind[],
+	said: Community
+): Flag[] {
+	const at = (parameter: ParameterCode) => ({ path: place, parameter });
 	const flags: Flag[] = [];
-	if (knowsShares(step) && said.animals < FEW_ANIMALS) {
+	if (isCounted && said.animals < FEW_ANIMALS) {
 		const { index } = said;
 		const needed = index?.uncertainty == null ? null : animalsToTell({ ...index, uncertainty: index.uncertainty });
 		flags.push(

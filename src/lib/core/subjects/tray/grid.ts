@@ -1,4 +1,4 @@
-import { instantOf, type Folded, type Sheet } from '../../logbook';
+import type { Folded, Sheet } from '../../logbook';
 import { seeded } from '../../statistics';
 import { tapsIn } from './compartments';
 
@@ -16,24 +16,32 @@ export function drawnOrder(visitId: string, step: string, squares: number): numb
 const hashOf = (name: string): number =>
 	new TextEncoder().encode(name).reduce((hash, byte) => Math.imul(hash ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
-/** Squares of the grid that are sorted, in the order in which they were finished, and the animals of each. */
+/**
+ * Squares of the grid that are sorted, in the order in which they were finished, and the animals of each. Which tap came
+ * before a square was finished is told by the ids of the lines: they are made as the hand moves and sort by it, while
+ * the clock of a logbook may run ahead of the hand.
+ */
 export function sortedSquares(
 	sheet: Pick<Sheet, 'trays'>,
 	lines: Folded['lines'],
 	step: string
 ): { square: number; animals: number }[] {
-	const done = Object.entries(sheet.trays?.[step]?.squares ?? {})
-		.flatMap(([n, { doneAt }]) => (doneAt === undefined ? [] : [{ square: Number(n), doneAt_ms: Date.parse(doneAt) }]))
-		.sort((a, b) => a.doneAt_ms - b.doneAt_ms);
+	const done = Object.keys(sheet.trays?.[step]?.squares ?? {})
+		.flatMap((square) => {
+			const live = lines.get(`trays/${step}/squares/${square}/doneAt`)?.live;
+			return live ? [{ square: Number(square), id: live.id }] : [];
+		})
+		.sort((a, b) => (a.id < b.id ? -1 : 1));
 	const taps = tapsIn(lines, step);
-	let since_ms = -Infinity;
-	return done.map(({ square, doneAt_ms }) => {
-		const [after_ms, until_ms] = [since_ms, doneAt_ms];
-		since_ms = doneAt_ms;
-		const animals = taps.reduce((sum, { entry }) => {
-			const at_ms = instantOf(entry.at);
-			return at_ms > after_ms && at_ms <= until_ms ? sum + Number(entry.value) : sum;
-		}, 0);
-		return { square, animals: Math.max(0, animals) };
+	return done.map(({ square, id }, nth) => {
+		const before = done[nth - 1]?.id ?? '';
+		const within = taps.filter(({ entry }) => entry.id > before && entry.id < id);
+		return {
+			square,
+			animals: Math.max(
+				0,
+				within.reduce((sum, { entry }) => sum + Number(entry.value), 0)
+			)
+		};
 	});
 }

@@ -113,6 +113,11 @@ describe('squares of a grid', () => {
 		expect(all).toMatchObject({ figure: { value: 900 }, basis: '3 squares of 30, scaled up' });
 		expect(all.uncertainty).toBeCloseTo(60 * Math.sqrt(30), 6);
 	});
+	it('does so too where the clock of the logbook runs ahead of the hand', () => {
+		const late = [tap('Baetidae', 20, now_ms + 90_000), done(7, now_ms)];
+		const { sheet, lines } = fold(late);
+		expect(sortedSquares(sheet, lines, 'sort')).toEqual([{ square: 7, animals: 20 }]);
+	});
 	it('knows the shares of the kinds as a full count does', () => {
 		expect(see(entries, grid).results.map((r) => r.parameter)).toContain('biotic-index');
 	});

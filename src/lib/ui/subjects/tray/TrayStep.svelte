@@ -67,6 +67,17 @@
 		return order.find((n) => !sorted.some((s) => s.square === n)) ?? null;
 	});
 
+	/** Animals of the square in hand. */
+	const inHand = $derived(animals - inSquares);
+	/** A thumb that taps twice does not call the next square empty with the second. */
+	const DOUBLE_TAP_ms = 350;
+	let done_ms = -Infinity;
+	function squareDone(n: number) {
+		if (inHand === 0 && performance.now() - done_ms < DOUBLE_TAP_ms) return;
+		done_ms = performance.now();
+		void writer.set(at(`squares/${n}/doneAt`), stamp(writer));
+	}
+
 	const dock = keypadDock();
 	$effect(() => {
 		dock.act = act();
@@ -76,9 +87,9 @@
 		if (tray?.endedAt !== undefined || step.school === 'pick') return null;
 		if (square !== null)
 			return {
-				word: `Square ${square} is sorted`,
-				onact: () => void writer.set(at(`squares/${square}/doneAt`), stamp(writer)),
-				isMain: true
+				word: inHand > 0 ? `Square ${square} is sorted` : `Square ${square} holds nothing`,
+				onact: () => squareDone(square),
+				isMain: inHand > 0
 			};
 		return kinds.length > 0
 			? { word: 'All is sorted', onact: () => void writer.set(at('endedAt'), stamp(writer)), isMain: false }

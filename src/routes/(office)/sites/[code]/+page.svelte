@@ -88,6 +88,9 @@
 					href="/sites/{data.onStream[here + 1]?.code}?p={data.parameter}&span={data.span.id}"
 					>downstream: {data.onStream[here + 1]?.name}</a
 				>{/if}
+			{#if data.parameters.some((p) => p.code === 'taxa-richness')}<a href="/sites/{data.site.code}/animals"
+					>animals through the years</a
+				>{/if}
 		</span>
 	</header>
 

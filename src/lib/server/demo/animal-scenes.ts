@@ -3,7 +3,7 @@ import { seeded } from '../../core/statistics';
 import { logbookWriter, seededId, type Writer } from './logbook-writer';
 import type { Cast } from './reference-data';
 
-/* What is going on with nets and trays just now. */
+/* What is going on with nets and trays just now, and a plate stack that was lost. */
 
 const MINUTE_ms = 60_000;
 const BACK_min = 200;
@@ -68,13 +68,52 @@ export function trayUnderWay(cast: Cast, cardVersionId: string): Entry[] {
 	return entries;
 }
 
+/** Days before now of the visit that found a plate stack gone. */
+export const lostStackDaysAgo = 31;
+
+/** A plate stack that a flood took: every habitat was swept instead. */
+export function lostStack(cast: Cast, cardVersionId: string): Entry[] {
+	const minutesAgo = lostStackDaysAgo * 24 * 60;
+	const { entries, write, crew, at } = begun(cast, cardVersionId, {
+		site: 'TE3',
+		crew: ['SO', 'OT'],
+		minutesAgo,
+		back_min: 180
+	});
+	const [first, second] = crew;
+	write(first, 9, 'samplers/stack/state', 'lost');
+	write(first, 12, 'remarks/stack', 'The flood took stack and stake; every habitat was swept instead.');
+	write(second, 30, 'trays/sort/begunAt', at(30));
+	const there = [
+		'Gammaridae',
+		'Baetidae',
+		'Asellidae',
+		'Hydropsychidae',
+		'Chironomidae',
+		'Sphaeriidae',
+		'Calopterygidae'
+	];
+	there.forEach((code, i) => write(second, 32 + 2 * i, `tallies/sort/taxa/${code}`, 2 + (i % 3), { op: 'add' }));
+	write(second, 60, 'trays/sort/endedAt', at(60));
+	write(second, 61, 'trays/sort/returned', true);
+	write(first, 70, 'leaving/checked', true);
+	write(first, 71, 'leaving/at', at(71));
+	return entries;
+}
+
 interface Begun {
 	site: string;
 	crew: readonly [string, string];
 	minutesAgo: number;
+	/** When they mean to be back, minutes after the visit began. */
+	back_min?: number;
 }
 /** A visit that was begun so many minutes ago. */
-function begun(cast: Cast, cardVersionId: string, { site, crew: initials, minutesAgo }: Begun) {
+function begun(
+	cast: Cast,
+	cardVersionId: string,
+	{ site, crew: initials, minutesAgo, back_min = minutesAgo + BACK_min }: Begun
+) {
 	const siteId = cast.sites.find((s) => s.code === site)!.id;
 	const startedAt_ms = cast.now_ms - minutesAgo * MINUTE_ms;
 	const chance = seeded(4_100 + minutesAgo);
@@ -84,7 +123,7 @@ function begun(cast: Cast, cardVersionId: string, { site, crew: initials, minute
 	write(crew[0], 0, 'opening', { siteId, cardVersionId, startedAt: at(0) });
 	for (const person of crew) write(crew[0], 1, `arrival/crew/${person.initials}/initials`, person.initials);
 	write(crew[0], 2, 'arrival/waiting/who', 'Orla, at the depot');
-	write(crew[0], 2.4, 'arrival/waiting/backAt', at(minutesAgo + BACK_min));
+	write(crew[0], 2.4, 'arrival/waiting/backAt', at(back_min));
 	write(crew[0], 3, 'arrival/access', 'wade');
 	return { entries, write, crew, at };
 }

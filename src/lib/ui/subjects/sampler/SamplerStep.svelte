@@ -1,0 +1,63 @@
+<script lang="ts">
+	import { samplerStates } from '$lib/core/subjects/sampler/branch';
+	import { soaked_days } from '$lib/core/subjects/sampler/step';
+	import { samplerStateWords } from '$lib/core/subjects/sampler/words';
+	import type { StepOf } from '$lib/core/subjects/steps';
+	import { counted } from '$lib/core/wording';
+	import { keypadDock } from '../../entry/keypad-dock.svelte';
+	import { stamp } from '../../entry/writer';
+	import StepDoubts from '../../frame/StepDoubts.svelte';
+	import type { StepScreen } from '../step-screen';
+
+	let { step, screen }: { step: StepOf<'sampler'>; screen: StepScreen } = $props();
+
+	const id = $props.id();
+	const { writer } = $derived(screen);
+	const at = (place: string) => `samplers/${step.id}/${place}`;
+	const sampler = $derived(screen.sheet.samplers?.[step.id]);
+	const days = $derived(sampler ? soaked_days(sampler, screen.now_ms) : null);
+	function isSet(day: string) {
+		if (day !== '') void writer.set(at('setOn'), day);
+	}
+
+	const dock = keypadDock();
+	$effect(() => {
+		dock.act =
+			sampler?.state === 'found' && sampler.liftedAt === undefined
+				? { word: 'It is in the tub', onact: () => void writer.set(at('liftedAt'), stamp(writer)), isMain: true }
+				: null;
+		return () => (dock.act = null);
+	});
+</script>
+
+<div class="states" role="group" aria-label="How the {step.kind} was found">
+	{#each samplerStates as state (state)}
+		<button
+			type="button"
+			class={['btn', sampler?.state === state ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
+			aria-pressed={sampler?.state === state}
+			onclick={() => void writer.set(at('state'), state)}>{samplerStateWords[state]}</button
+		>
+	{/each}
+</div>
+{#if sampler?.state === 'found'}
+	<label for={id}>Set on <small>it stands on its tag</small></label>
+	<input {id} class="input" type="date" value={sampler.setOn ?? ''} onchange={(e) => isSet(e.currentTarget.value)} />
+	{#if days !== null && days >= 0}<p role="status"><b>{counted(days, 'day')}</b> in the water.</p>{/if}
+{/if}
+<StepDoubts {screen} />
+
+<style>
+	.states {
+		display: grid;
+		gap: 0.5rem;
+		margin: 0.5rem 0;
+	}
+	:is(.btn, .input) {
+		min-height: 3.25rem;
+	}
+	label {
+		display: block;
+		margin-top: 0.5rem;
+	}
+</style>

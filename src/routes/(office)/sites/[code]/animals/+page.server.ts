@@ -1,0 +1,34 @@
+import { error } from '@sveltejs/kit';
+import { indexChange, kindsThroughYears } from '$lib/core/macroinvertebrates';
+import { can } from '$lib/server/access';
+import { database } from '$lib/server/db/connect';
+import { animalsOf } from '$lib/server/db/queries/animals';
+import { streamNetwork } from '$lib/server/db/queries/catchment';
+import type { PageServerLoad } from './$types';
+
+/** Samplings beside each other: more do not fit a page. */
+const MOST = 12;
+
+export const load: PageServerLoad = async ({ locals, params }) => {
+	const member = locals.member!;
+	const { sites } = await streamNetwork(database(), member.programId);
+	const site = sites.find((s) => s.code === params.code);
+	if (!site) error(404, `There is no site ${params.code} in your program.`);
+	const samplings = await animalsOf(database(), member.programId, site.id, !can(member, 'see-unreviewed'), MOST);
+	const withIndex = samplings.filter((s) => s.said.index !== null);
+	const [earliest, latest] = [withIndex[0], withIndex.at(-1)];
+	return {
+		site: { code: site.code, name: site.name },
+		neighbours: sites
+			.filter((s) => s.streamId === site.streamId)
+			.sort((a, b) => b.river_km - a.river_km)
+			.map(({ code, name }) => ({ code, name })),
+		samplings: samplings.map(({ visitId, started_ms, school, said }) => ({ visitId, started_ms, school, said })),
+		kinds: kindsThroughYears(samplings),
+		change:
+			earliest && latest && earliest !== latest
+				? { from_ms: earliest.started_ms, to_ms: latest.started_ms, found: indexChange(earliest.said, latest.said) }
+				: null,
+		mayOpen: can(member, 'see-visit')
+	};
+};
