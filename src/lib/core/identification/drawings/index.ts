@@ -1,7 +1,10 @@
-import { beetles, bugs } from './beetles-and-bugs';
-import { caddisflies, fingered } from './caddisflies';
+import { beetles } from './beetles';
+import { bugs } from './bugs';
+import { caddisCases } from './caddis-cases';
+import { caddisGrubs } from './caddis-grubs';
 import { othersWithoutShell } from './crustaceans-and-others';
 import { dragonflies } from './dragonflies';
+import { fingered } from './fingered';
 import { flies } from './flies';
 import { mayflies } from './mayflies';
 import { molluscs } from './molluscs';
@@ -13,7 +16,8 @@ const drawings: Readonly<Record<string, Drawing>> = {
 	...stoneflies,
 	...mayflies,
 	...dragonflies,
-	...caddisflies,
+	...caddisGrubs,
+	...caddisCases,
 	...fingered,
 	...beetles,
 	...bugs,
