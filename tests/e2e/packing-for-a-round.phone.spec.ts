@@ -63,7 +63,10 @@ test('a label, typed or scanned, opens its bottle', async ({ browser, viewport }
 	}
 	await page.goto('/sample?label=EB1-260514-B');
 	await expect(label).toHaveValue('EB1-260514-B');
-	await page.getByText(/^Packed /).waitFor();
+	await page
+		.getByRole('link', { name: /at Ebbin 1/ })
+		.first()
+		.waitFor();
 	await open.click();
 	await expect(page.getByRole('heading', { name: 'Bacteria bottle' })).toBeVisible();
 	await context.close();

@@ -85,9 +85,8 @@
 		if (!place) return void (labelSaid = `No site of this program is called ${label.site}.`);
 		const round = satchel.rounds.find((r) => r.siteIds.includes(place.id) && r.startsAt.startsWith(label.date));
 		const visit = visits.find((v) => v.opening.siteId === place.id && v.opening.startedAt.startsWith(label.date));
-		const card = satchel.cards.find(
-			(c) => c.id === (visit?.opening.cardVersionId ?? round?.cardVersionId) || c.inUse
-		)?.card;
+		const versionId = visit?.opening.cardVersionId ?? round?.cardVersionId;
+		const card = (satchel.cards.find((c) => c.id === versionId) ?? satchel.cards.find((c) => c.inUse))?.card;
 		const step = card && stepsOf(card, 'bottle').find((s) => s.bottle.kind === label.kind);
 		if (!step) return void (labelSaid = `The card of that visit asks for no ${label.kind} bottle.`);
 		if (visit) return goto(`/sample/${visit.id}/${step.id}`);
