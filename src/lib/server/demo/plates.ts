@@ -15,8 +15,8 @@ const CARRIED_h = 4;
 
 interface Batch {
 	site: string;
-	/** Hours before now that its plates were poured; null: its bottle still waits. */
-	poured_h: number | null;
+	/** Hours before now that its plates were poured. */
+	poured_h: number;
 	/** What was read of each plate; nothing while they grow. */
 	counts?: readonly number[];
 	/** Colonies on the blank that was poured with it. */
@@ -27,7 +27,6 @@ interface Batch {
 const batches = ({ plateReadable_h, plateTooOld_h }: Parameters<typeof stagesFrom_h>[0]): readonly Batch[] => {
 	const from_h = stagesFrom_h({ plateReadable_h, plateTooOld_h });
 	return [
-		{ site: 'TE4', poured_h: null },
 		{ site: 'HO1', poured_h: 20 },
 		{ site: 'TE5', poured_h: from_h.specks + 3 },
 		{ site: 'TE3', poured_h: from_h.readable + 2 },
@@ -51,7 +50,7 @@ function batchEntries(
 	nth: number
 ): Entry[] {
 	const [first, second]: [Writer, Writer] = [cast.writers.get('SO')!, cast.writers.get('OT')!];
-	const startedAt_ms = cast.now_ms - ((poured_h ?? -2.5) + CARRIED_h) * HOUR_ms;
+	const startedAt_ms = cast.now_ms - (poured_h + CARRIED_h) * HOUR_ms;
 	const chance = seeded(6_400 + nth);
 	const { entries, write } = logbookWriter({ id: seededId(startedAt_ms, chance), startedAt_ms }, chance);
 	const at = (minute: number) => new Date(startedAt_ms + minute * MINUTE_ms).toISOString();
@@ -85,7 +84,6 @@ function batchEntries(
 	const blankLabel = blank === undefined ? null : bottle('bacteria-blank', 'blank', 9);
 	write(first, 20, 'leaving/checked', true);
 	write(first, 21, 'leaving/at', at(21));
-	if (poured_h === null) return entries;
 	write(first, CARRIED_h * 60, 'bottles/bacteria/platedAt', at(CARRIED_h * 60));
 	for (const n of [1, 2]) pour('bacteria', label, n, counts?.[n - 1]);
 	if (blankLabel !== null) pour('bacteria-blank', blankLabel, 1, blank);
