@@ -34,9 +34,9 @@ test('a kick is taken and its animals are counted, with no network', async ({ pa
 	await expect(baetids).toHaveAccessibleName('mayfly, Baetidae: 30');
 	// one that nobody can name gets its name later, and carries its count with it
 	await page.getByRole('button', { name: 'Unknown', exact: true }).click();
-	await page.getByRole('button', { name: 'unknown 1, unknown-1: 1' }).click();
-	await page.getByRole('button', { name: 'unknown 1: what is it?' }).click();
-	await page.getByRole('searchbox', { name: 'unknown 1: what is it?' }).fill('water louse');
+	await page.getByRole('button', { name: 'unknown IQ 1, unknown-IQ-1: 1' }).click();
+	await page.getByRole('button', { name: 'unknown IQ 1: what is it?' }).click();
+	await page.getByRole('searchbox', { name: 'unknown IQ 1: what is it?' }).fill('water louse');
 	await page.getByRole('button', { name: /^water louse Asellidae/ }).click();
 	await expect(page.getByRole('button', { name: 'water louse, Asellidae: 2' })).toBeVisible();
 	await expect(page.getByText(/30 animals|32 animals/).first()).toBeVisible();
@@ -184,5 +184,5 @@ test('squares of a grid are drawn, sorted and scaled up', async ({ page }) => {
 	await expect(page.getByText('A whole number from 1 to 9999.')).toBeVisible();
 	await page.getByLabel('How many').fill('2');
 	await page.getByRole('button', { name: 'Keep it' }).click();
-	await expect(page.getByText(/^HO1-\d{6}-V1$/)).toBeVisible();
+	await expect(page.getByText(/^HO1-\d{6}-VIQ1$/)).toBeVisible();
 });

@@ -31,6 +31,9 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	await first.getByRole('button', { name: 'Read now' }).click();
 	await expect(first).toContainText('counted: 31 colonies');
 	await second.getByLabel('or typed').fill('41');
+	await second.getByLabel(/Coldest where it stood/).fill('70');
+	await expect(second.getByText('A temperature in °C, like 24.5.')).toBeVisible();
+	await expect(second.getByRole('button', { name: 'Read now' })).toBeDisabled();
 	await second.getByLabel(/Coldest where it stood/).fill('12');
 	await expect(second.getByText(/plates grow too slowly/)).toBeVisible();
 	await second.getByRole('button', { name: 'Read now' }).click();
@@ -48,10 +51,14 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 		.filter({ hasText: label });
 	await waiting.first().getByRole('link', { name: /^Pour/ }).click();
 	const form = page.getByRole('form', { name: /^Pour plates of TE4/ });
-	await form.getByLabel(/Water on each plate/).fill('0');
+	const water = form.getByLabel(/^Water on plate TE4-\d{6}-B-\d, mL$/);
+	await expect(water).toHaveCount(2);
+	await water.first().fill('0');
 	await expect(form.getByRole('alert')).toHaveText('A plate without water grows nothing.');
-	await form.getByLabel(/Water on each plate/).fill('2,5');
+	await expect(form.getByRole('button', { name: 'Poured now' })).toBeDisabled();
+	await water.first().fill('2,5');
 	await form.getByRole('button', { name: 'One plate more' }).click();
+	await expect(water).toHaveCount(3);
 	await form.getByRole('button', { name: 'Poured now' }).click();
 	await expect(page.getByRole('article', { name: /^Plate TE4-\d{6}-B-\d$/ })).toHaveCount(3);
 	await expect(page.getByText(/too early, 0 min old/).first()).toBeVisible();

@@ -31,7 +31,11 @@ export class BenchShelf {
 		const satchel = this.packed()?.satchel;
 		if (!satchel) return [];
 		const byVisit = new Map<string, KeptEntry[]>();
-		for (const line of this.#lines) byVisit.set(line.visitId, [...(byVisit.get(line.visitId) ?? []), line]);
+		for (const line of this.#lines) {
+			const before = byVisit.get(line.visitId);
+			if (before) before.push(line);
+			else byVisit.set(line.visitId, [line]);
+		}
 		return [...byVisit].flatMap(([id, lines]) => {
 			const { sheet } = fold(lines);
 			const card = satchel.cards.find((c) => c.id === sheet.opening?.cardVersionId)?.card;

@@ -4,6 +4,6 @@ export { labDeadline, type LabDeadline, type Trip } from './deadline';
 // what a bottle can give
 export { nutrientHolding_h, ruleFor, whyNotFrom, type AnalysisRule } from './analyses';
 // what stands on a bottle
-export { labelCode, readLabelCode, roundLabels, type BottleLabel, type SampleRole } from './labels';
+export { labelCode, readLabelCode, roundLabels, voucherCode, type BottleLabel, type SampleRole } from './labels';
 // how it is filled
 export { blankWater, fillingGuide } from './technique';

@@ -25,6 +25,13 @@ const roleLetter: Record<SampleRole, string> = { routine: '', duplicate: 'D', bl
 export const labelCode = (site: string, date: string, kind: BottleKind, role: SampleRole = 'routine'): string =>
 	`${site}-${date.slice(2).replaceAll('-', '')}-${kindLetter[kind]}${roleLetter[role]}`;
 
+/**
+ * The code of kept animals: `TE3-260514-VIQ1`. It names the hand that wrote it, for two hands at one tray may both be
+ * at their first with no network between them.
+ */
+export const voucherCode = (site: string, date: string, initials: string, nth: number): string =>
+	`${site}-${date.slice(2).replaceAll('-', '')}-V${initials}${nth}`;
+
 /** The labels of a round's bottles, in the order of its stops, with everything on them but the time. */
 export function roundLabels(round: {
 	date: string;

@@ -93,6 +93,7 @@ describe('the key to the animals', () => {
 			{ character: 'shell', state: 'right' },
 			{ character: 'suckers', state: 'both-ends' }
 		];
+		expect(nameBy(strange)).toMatchObject({ isNone: true, isSure: false });
 		expect(nameBy(strange).none).toBeGreaterThan(0.8);
 		expect(nameBy(strange.slice(0, 1)).none).toBeLessThan(0.2);
 	});

@@ -1,6 +1,6 @@
 import { taxonOf } from '../macroinvertebrates';
 import data from './animals.json' with { type: 'json' };
-import { readyKey, type Answer, type Character } from './key';
+import { readyKey, type Answer, type Character, type CheckedKey } from './key';
 import { chanceOfNone, nextQuestions, posterior } from './posterior';
 
 /*
@@ -17,6 +17,8 @@ const NONE_SHARE = 0.05;
 const SURE = 0.8;
 /** Bits under which a question tells too little to be worth a look. */
 const WORTH_ASKING = 0.06;
+/** From this chance on that it is none of them, the person is told so. */
+const LIKELY_NONE = 0.5;
 /** A question for a lens counts so much of what it tells beside one for the bare eye. */
 const LENS_WORTH = 0.6;
 
@@ -55,6 +57,7 @@ const shipped = data as unknown as {
 	coarser: { name: string; drawing: string; order: string; members: string[]; leave: string; tell: string }[];
 };
 export const questions: readonly Question[] = shipped.characters;
+const asked = new Map(questions.map((q) => [q.id, q]));
 export const describedAnimals: readonly Described[] = shipped.taxa;
 const described = new Map(describedAnimals.map((t) => [t.code, t]));
 export const describedAs = (code: string): Described | undefined => described.get(code);
@@ -91,12 +94,15 @@ export interface Likely {
 export interface Named {
 	/** The likeliest kinds, the likeliest first. */
 	likeliest: Likely[];
+	/** The first of them is good enough to keep. */
+	isSure: boolean;
 	/** What tells most now; null where nothing that can be seen tells enough. */
 	next: Question | null;
 	/** A name that no family reaches for sure, and why it is left there. */
 	coarser: { name: string; drawing: string; code: string; chance: number; leave: string } | null;
-	/** The chance that it is none of the kinds in the key. */
+	/** The chance that it is none of the kinds in the key, and whether that is likely: one answer alone tells it of nothing. */
 	none: number;
+	isNone: boolean;
 }
 
 /** A question that the answers to others have answered: asking it would weigh one fact twice. */
@@ -114,24 +120,25 @@ export function nameBy(answers: readonly Answer[]): Named {
 	rows.forEach(({ code }, i) => byCode.set(code, (byCode.get(code) ?? 0) + chances[i]!));
 	const all = [...byCode].map(([code, chance]) => ({ code, chance })).sort((a, b) => b.chance - a.chance);
 	const isSure = all[0]!.chance >= SURE;
-	const worth = (id: string, gain: number) =>
-		gain * (questions.find((q) => q.id === id)!.needs === 'eye' ? 1 : LENS_WORTH);
-	const [next] = nextQuestions(key)
-		.questions.filter(
-			(q) =>
-				!isSettled(
-					questions.find(({ id }) => id === q.id)!,
-					answers
-				)
-		)
-		.map((q) => ({ ...q, worth: worth(q.id, q.gain) }))
-		.sort((a, b) => b.worth - a.worth);
+	const none = chanceOfNone(key, NONE_SHARE);
 	return {
 		likeliest: all.slice(0, 3),
-		next: isSure || !next || next.gain < WORTH_ASKING ? null : questions.find((q) => q.id === next.id)!,
+		isSure,
+		next: isSure ? null : nextQuestion(key, answers),
 		coarser: isSure ? null : coarserName(byCode),
-		none: chanceOfNone(key, NONE_SHARE)
+		none,
+		isNone: answers.length > 1 && none > LIKELY_NONE
 	};
+}
+
+/** What tells most of what is still open, a look with the bare eye before one through a lens. */
+function nextQuestion(key: CheckedKey, answers: readonly Answer[]): Question | null {
+	const [next] = nextQuestions(key)
+		.questions.map(({ id, gain }) => ({ question: asked.get(id)!, gain }))
+		.filter(({ question, gain }) => gain >= WORTH_ASKING && !isSettled(question, answers))
+		.map(({ question, gain }) => ({ question, worth: question.needs === 'eye' ? gain : gain * LENS_WORTH }))
+		.sort((a, b) => b.worth - a.worth);
+	return next?.question ?? null;
 }
 
 /** The narrowest coarser name that is sure enough. */

@@ -50,9 +50,9 @@ export function nextQuestions(asked: Key | CheckedKey): {
 	const entropy = Math.max(0, -chances.reduce((sum, p) => sum + bits(p), 0));
 	const questions = [...key.likelihood]
 		.filter(([id]) => !key.asked.has(id))
-		.map(([id, rows]) => ({ id, gain: gainOf(rows, chances) }));
-	const place = (gain: number) => Number(gain.toFixed(12));
-	return { entropy, questions: questions.sort((a, b) => place(b.gain) - place(a.gain) || (a.id < b.id ? -1 : 1)) };
+		// what differs by less than arithmetic is sure of is the same, and goes by name
+		.map(([id, rows]) => ({ id, gain: Number(gainOf(rows, chances).toFixed(12)) }));
+	return { entropy, questions: questions.sort((a, b) => b.gain - a.gain || (a.id < b.id ? -1 : 1)) };
 }
 
 /** What a character tells: Σ p L log₂(L / P), over taxa and states. */

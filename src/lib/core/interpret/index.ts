@@ -1,4 +1,6 @@
 export { changesDrawn, wayChanges, waysCounted } from './way-changes';
+// a site's animals from year to year, in words
+export { sayIndexChange } from './words/animals';
 // working in words
 export { sayWorking } from './words/working';
 // what is due, in words

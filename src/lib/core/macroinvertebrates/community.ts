@@ -12,6 +12,8 @@ export interface Kind {
 
 const byCode = new Map(taxa.map((t) => [t.code, t]));
 export const taxonOf = (code: string): Taxon | null => byCode.get(code) ?? null;
+/** What people call a kind; one that has no name yet by what its compartment is called. */
+export const kindName = (code: string): string => taxonOf(code)?.name ?? code.replaceAll('-', ' ');
 
 /**
  * The kinds that count: a larger group only where none of its families was named, for the same animal would count

@@ -53,14 +53,18 @@ export function kindsThroughYears(samplings: readonly { kinds: readonly Kind[] }
 	return [...found.values()].sort((a, b) => isUnnamed(a) - isUnnamed(b) || order(a).localeCompare(order(b), 'en'));
 }
 
+export interface IndexChange {
+	by: number;
+	uncertainty: number;
+	/** It is more than counting so few explains. */
+	isTold: boolean;
+}
+
 /**
  * How far the biotic index of a later sampling lies from an earlier one, with 95 % of what counting so few allows: two
  * standard errors of each, together. Null where one has no index or too few animals for its error.
  */
-export function indexChange(
-	earlier: Pick<Community, 'index'>,
-	later: Pick<Community, 'index'>
-): { by: number; uncertainty: number; isTold: boolean } | null {
+export function indexChange(earlier: Pick<Community, 'index'>, later: Pick<Community, 'index'>): IndexChange | null {
 	const [a, b] = [earlier.index, later.index];
 	if (a?.uncertainty == null || b?.uncertainty == null) return null;
 	const by = b.value - a.value;

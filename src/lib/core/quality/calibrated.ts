@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { readPlain } from '../quantity';
 
 const optional = <T extends z.ZodType>(number: T) =>
 	z
@@ -11,9 +12,8 @@ const optional = <T extends z.ZodType>(number: T) =>
 const typed = (what: string, { least = -Infinity, most = Infinity, why = '' } = {}) =>
 	z
 		.string({ error: `${what}: type a number.` })
-		.trim()
-		.regex(/^[-+−]?\d+([.,]\d+)?$/, `${what}: type a number.`)
-		.transform((text) => Number(text.replace(',', '.').replace('−', '-')))
+		.transform(readPlain)
+		.pipe(z.number({ error: `${what}: type a number.` }))
 		.refine((n) => n >= least && n <= most, why || `${what} lies between ${least} and ${most}.`);
 
 const pressure = { least: 40, most: 115, why: 'The pressure of the station, in kPa: 40 to 115.' };

@@ -56,6 +56,6 @@ export { isOwnCode, OwnCode, OwnParameter, OwnParameters, ownWays } from './own-
 export { ways, type Way } from './way';
 // what a person typed
 export { inPlaceUnit, whyNoMeasure, type AsTyped } from './as-typed';
-export { readTyped, type Typed } from './typed';
+export { readPlain, readTyped, readWhole, type Typed } from './typed';
 // contracts of a formula's input
 export { atLeast, finite, inRange, listOf, openShare, orDefault, pairedLists, positive, whole } from './argument';

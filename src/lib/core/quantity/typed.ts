@@ -17,3 +17,12 @@ export function readTyped(text: string): Typed {
 	if (!/^-?(\d+\.?\d*|\.\d+)$/.test(digits)) return { why: `“${trimmed}” is not a number.` };
 	return { number: Number(digits), qualifier: side };
 }
+
+/** The same where nothing may stand before it; null where it is no number. */
+export function readPlain(text: string): number | null {
+	const read = readTyped(text);
+	return 'why' in read || read.qualifier !== null ? null : read.number;
+}
+
+/** So many of something that is not halved; null where it is no such number. */
+export const readWhole = (text: string): number | null => (/^\d{1,6}$/.test(text.trim()) ? Number(text) : null);

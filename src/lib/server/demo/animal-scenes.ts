@@ -1,4 +1,5 @@
 import type { Entry } from '../../core/logbook';
+import { nextUnnamed } from '../../core/subjects/tray/compartments';
 import { seeded } from '../../core/statistics';
 import { logbookWriter, seededId, type Writer } from './logbook-writer';
 import type { Cast } from './reference-data';
@@ -61,7 +62,7 @@ export function trayUnderWay(cast: Cast, cardVersionId: string): Entry[] {
 		[second, 'Baetidae', 6],
 		[first, 'Hydropsychidae', 7],
 		[second, 'Asellidae', 5],
-		[first, 'unknown-1', 2],
+		[first, nextUnnamed({ tallies: undefined }, 'sort', first.initials), 2],
 		[second, 'Chironomidae', 8]
 	];
 	taps.forEach(([who, code, count], i) => write(who, 26 + 3 * i, `tallies/sort/taxa/${code}`, count, { op: 'add' }));

@@ -1,4 +1,5 @@
 import { v7 } from 'uuid';
+import { voucherCode } from '../../core/custody';
 import type { Entry } from '../../core/logbook';
 import { taxonOf } from '../../core/macroinvertebrates';
 import { shippedCards, type MethodCard } from '../../core/method';
@@ -147,9 +148,15 @@ function visitTo(
 	if (Math.abs(daysAgo - lastLook) < 4)
 		for (const lot of kept.filter((k) => k.site === nth && there.has(k.taxon))) {
 			const voucher = seededId(startedAt_ms + 64 * MINUTE_ms, chance);
-			const day = at(64).slice(2, 10).replaceAll('-', '');
 			const { taxon, count, said } = lot;
-			const facts = { tray: 'sort', taxon, count, label: `${site.code}-${day}-V1`, keptIn: 'ethanol', keptAt: at(64) };
+			const facts = {
+				tray: 'sort',
+				taxon,
+				count,
+				label: voucherCode(site.code, at(64).slice(0, 10), second.initials, 1),
+				keptIn: 'ethanol',
+				keptAt: at(64)
+			};
 			for (const [place, value] of Object.entries(facts)) write(second, 64, `vouchers/${voucher}/${place}`, value);
 			for (const [initials, name] of Object.entries(said)) {
 				const who = cast.writers.get(initials)!;

@@ -17,43 +17,50 @@
 </script>
 
 <script lang="ts">
-	import { volumeFor } from '$lib/core/bacteria';
+	import { volumesBetween } from '$lib/core/bacteria';
+	import { readPlain } from '$lib/core/quantity';
 	import { stamp } from '../entry/writer';
 
 	let { bottle, label, isBlank, taken, usual, limits, writer }: Props = $props();
 
 	const id = $props.id();
-	/** Between the low and the high of the site as such counts lie: by their logarithms. */
-	const expected = $derived(usual === null ? null : Math.sqrt(Math.max(1, usual.low) * Math.max(1, usual.high)));
-	const advice = $derived(expected === null ? null : volumeFor({ expectedPer100mL: expected, ...limits }));
-	const advised = $derived(isBlank || advice === null ? limits.plateLeast_mL : Number(advice.volume_mL.toPrecision(2)));
-	let typed = $state<string>();
-	const text = $derived(typed ?? String(advised));
-	let replicates = $state(2);
-	const volume_mL = $derived(/^\d{1,3}([.,]\d{1,3})?$/.test(text.trim()) ? Number(text.replace(',', '.')) : null);
-	const why = $derived.by(() => {
-		if (volume_mL === null) return 'A volume in mL, like 1 or 2.5.';
-		if (volume_mL === 0) return 'A plate without water grows nothing.';
-		return volume_mL > limits.plateMost_mL * 20 ? `More than ${limits.plateMost_mL * 20} mL fit on no plate.` : null;
-	});
-	/** More than a plate of the card holds: it may be meant. */
-	const doubt = $derived(
-		why === null && volume_mL! > limits.plateMost_mL
-			? `The card pours at most ${limits.plateMost_mL} mL on a plate.`
-			: null
+	/** For water as clean, and as foul, as this site mostly is: one of two plates can be counted either way. */
+	const advice = $derived(
+		usual === null || isBlank ? [] : volumesBetween({ lowPer100mL: usual.low, highPer100mL: usual.high, ...limits })
 	);
-	const names = $derived.by(() => {
-		const begun = taken.filter((n) => n.startsWith(`${label}-`)).length;
-		return Array.from({ length: isBlank ? 1 : replicates }, (_, i) => `${label}-${begun + i + 1}`);
-	});
+	const advised = $derived(advice.length ? advice.map((a) => String(a.volume_mL)) : [String(limits.plateLeast_mL)]);
+	const isTooCrowded = $derived(advice.at(-1)?.dilute === true);
+	let typed = $state<(string | undefined)[]>([]);
+	let replicates = $state(2);
+	const begun = $derived(taken.filter((n) => n.startsWith(`${label}-`)).length);
+	const plates = $derived(
+		Array.from({ length: isBlank ? 1 : replicates }, (_, i) => {
+			const text = typed[i] ?? advised[i % advised.length]!;
+			return { name: `${label}-${begun + i + 1}`, text, ...volumeIn(text) };
+		})
+	);
+	const isFit = $derived(plates.every((p) => p.why === null));
 
+	/** The volume that was typed, or why it is none; `doubt`: more than the card pours, which may be meant. */
+	function volumeIn(text: string): { volume_mL: number; why: string | null; doubt: string | null } {
+		const volume_mL = readPlain(text) ?? NaN;
+		const most_mL = limits.plateMost_mL;
+		const whyNot = () => {
+			if (Number.isNaN(volume_mL)) return 'A volume in mL, like 1 or 2.5.';
+			if (volume_mL <= 0) return 'A plate without water grows nothing.';
+			return volume_mL > 20 * most_mL ? `More than ${20 * most_mL} mL fit on no plate.` : null;
+		};
+		const why = whyNot();
+		const doubt = why === null && volume_mL > most_mL ? `The card pours at most ${most_mL} mL on a plate.` : null;
+		return { volume_mL, why, doubt };
+	}
 	function pour(event: SubmitEvent) {
 		event.preventDefault();
-		if (why !== null) return;
+		if (!isFit) return;
 		const now = stamp(writer);
 		void writer.setAll({
 			...Object.fromEntries(
-				names.flatMap((name) => [
+				plates.flatMap(({ name, volume_mL }) => [
 					[`plates/${name}/bottle`, bottle],
 					[`plates/${name}/volume_mL`, volume_mL],
 					[`plates/${name}/pouredAt`, now],
@@ -69,26 +76,28 @@
 	<p><b>{label}</b>{isBlank ? ', a blank: one plate, nothing may grow' : ''}</p>
 	{#if !isBlank}
 		<p class="small">
-			{#if advice && usual}This site mostly shows {usual.low} to {usual.high} in 100 mL: with {advised} mL about {advice.expectedColonies.toFixed(
-					0
-				)} colonies are to be expected{advice.dilute ? ', which is too crowded: thin the sample first' : ''}. After
-				heavy rain pour less.{:else}Nobody knows this site yet: pour {advised} mL, and learn from what grows.{/if}
+			{#if usual}This site mostly shows {usual.low} to {usual.high} in 100 mL: with {advised[0]} mL a clean day can be counted,
+				with {advised.at(-1)} mL a foul one{isTooCrowded
+					? ', and a foul day still crowds the plate: thin the sample first'
+					: ''}.{:else}Nobody knows this site yet: pour {advised[0]} mL, and learn from what grows.{/if}
 		</p>
 	{/if}
-	<label for="{id}-volume">Water on each plate, mL</label>
-	<input
-		id="{id}-volume"
-		class="input"
-		inputmode="decimal"
-		autocomplete="off"
-		value={text}
-		oninput={(e) => (typed = e.currentTarget.value)}
-		aria-invalid={why !== null}
-		aria-describedby={why === null && doubt === null ? undefined : `${id}-why`}
-	/>
-	{#if why ?? doubt}<p id="{id}-why" class={why ? 'why' : 'small'} role={why ? 'alert' : undefined}>
-			{why ?? doubt}
-		</p>{/if}
+	{#each plates as { name, text, why, doubt }, i (name)}
+		<label for="{id}-{i}">Water on plate <b>{name}</b>, mL</label>
+		<input
+			id="{id}-{i}"
+			class="input"
+			inputmode="decimal"
+			autocomplete="off"
+			value={text}
+			oninput={(e) => (typed[i] = e.currentTarget.value)}
+			aria-invalid={why !== null}
+			aria-describedby={why === null && doubt === null ? undefined : `${id}-${i}-why`}
+		/>
+		{#if why ?? doubt}<p id="{id}-{i}-why" class={why ? 'why' : 'small'} role={why ? 'alert' : undefined}>
+				{why ?? doubt}
+			</p>{/if}
+	{/each}
 	{#if !isBlank}
 		<p class="count" role="group" aria-label="How many plates">
 			<button
@@ -110,10 +119,10 @@
 	{/if}
 	<ol class="small">
 		<li>Medium thawed, sample shaken 25 times.</li>
-		<li>Pour, swirl, set level. Write on the rim: <b>{names.join(', ')}</b> and the time of now.</li>
+		<li>Pour, swirl, set level. Write its name on each rim, and the time of now.</li>
 		<li>Warm, dark and still. Hands washed; nobody eats at this table.</li>
 	</ol>
-	<button class="btn preset-filled-primary-500" disabled={why !== null}>Poured now</button>
+	<button class="btn preset-filled-primary-500" disabled={!isFit}>Poured now</button>
 </form>
 
 <style>

@@ -14,6 +14,8 @@
 </script>
 
 <script lang="ts">
+	import { readPlain, readWhole } from '$lib/core/quantity';
+	import { temperature_C } from '$lib/core/leaf';
 	import { plateStates } from '$lib/core/subjects/plates/branch';
 	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
@@ -26,23 +28,26 @@
 	let found = $state<(typeof plateStates)[number]>('counted');
 	/** What is being counted outlives a phone that dies: it is a draft until it is kept. */
 	const text = $derived(writer.drafts[at('count')] ?? '');
-	const taps = $derived(/^\d{1,4}$/.test(text) ? Number(text) : null);
+	const taps = $derived(readWhole(text));
 	const count = (to: number) => writer.draft(at('count'), to < 0 ? '' : String(to));
 	const why = $derived(text === '' || taps !== null ? null : 'A whole number of colonies: half a colony is none.');
 	let coldest = $state('');
-	const temperature = $derived(/^-?\d{1,2}([.,]\d)?$/.test(coldest.trim()) ? Number(coldest.replace(',', '.')) : null);
+	const temperature = $derived.by(() => {
+		const read = readPlain(coldest);
+		return temperature_C.safeParse(read).success ? read : null;
+	});
 	const cold = $derived.by(() => {
 		if (coldest.trim() === '') return null;
-		if (temperature === null || temperature < -5 || temperature > 60) return 'A temperature in °C, like 24.5.';
+		if (temperature === null) return 'A temperature in °C, like 24.5.';
 		return temperature < limits.plateLeastTemperature_C
 			? `Under ${limits.plateLeastTemperature_C} °C plates grow too slowly for the clock.`
 			: null;
 	});
-	const isReady = $derived(found !== 'counted' || taps !== null);
+	const isReady = $derived((found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null));
 
 	function keep(event: SubmitEvent) {
 		event.preventDefault();
-		if (!isReady || (coldest.trim() !== '' && temperature === null)) return;
+		if (!isReady) return;
 		void writer.setAll({
 			...(found === 'counted' ? { [at('count')]: taps } : {}),
 			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),

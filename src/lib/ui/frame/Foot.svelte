@@ -14,7 +14,7 @@
 		clocks: Snippet;
 	}
 	/** A second tap that comes sooner than this was meant for the button that stood here before. */
-	const DOUBLE_TAP_ms = 350;
+	export const DOUBLE_TAP_ms = 350;
 </script>
 
 <script lang="ts">

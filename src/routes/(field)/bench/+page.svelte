@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { limitsOf } from '$lib/core/method';
 	import { heldFor_h } from '$lib/core/custody';
-	import { bottlesToPour, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
+	import { bottlesToPour, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
 	import { stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
@@ -43,8 +43,8 @@
 	/** `EB2-261127-B-1, -2`: the bottle's label once. */
 	const labelOf = ([first = '', ...others]: readonly string[]) =>
 		[first, ...others.map((name) => name.slice(name.lastIndexOf('-')))].join(', ');
-	const now = $derived(standing.filter((p) => ['readable', 'last-chance', 'too-old'].includes(p.stands.stage)));
-	const later = $derived(standing.filter((p) => !now.includes(p)));
+	const now = $derived(standing.filter((p) => isDue(p.stands.stage)));
+	const later = $derived(standing.filter((p) => !isDue(p.stands.stage)));
 	/** Cards differ in their limits: the line is drawn by those of the plate that is oldest. */
 	const limits = $derived(standing[0] ? limitsOf(standing[0].visit.card) : null);
 </script>

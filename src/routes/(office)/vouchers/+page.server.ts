@@ -2,7 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { SheetId } from '$lib/core/leaf';
 import { taxonOf } from '$lib/core/macroinvertebrates';
-import { agreedName } from '$lib/core/subjects/voucher/agreed-name';
+import { agreedName, standingOf } from '$lib/core/subjects/voucher/agreed-name';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
@@ -30,7 +30,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 			...voucher,
 			said: Object.entries(opinions ?? {}).map(([by, taxon]) => ({ by: people[by]?.initials ?? '?', taxon })),
 			own: opinions?.[member.id] ?? null,
-			agreed: agreedName({ opinions: { [voucher.id]: opinions ?? {} } }, voucher.id)
+			standing: standingOf(agreedName({ opinions: { [voucher.id]: opinions ?? {} } }, voucher.id), voucher.taxon)
 		})),
 		mayName: can(member, 'see-queue')
 	};

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { taxa, taxonOf } from '$lib/core/macroinvertebrates';
+	import { kindName, taxa } from '$lib/core/macroinvertebrates';
 	import { keptInWords } from '$lib/core/subjects/voucher/words';
 	import { counted, sayDay } from '$lib/core/wording';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
@@ -9,12 +9,6 @@
 	let { data, form }: PageProps = $props();
 
 	const choices = taxa.map((t) => ({ value: t.code, text: `${t.name}, ${t.code}` }));
-	type Voucher = (typeof data.vouchers)[number];
-	const stateOf = ({ said, agreed, taxon }: Voucher): 'new' | 'disputed' | 'renamed' | 'agreed' => {
-		if (said.length === 0) return 'new';
-		if (agreed.isDisputed) return 'disputed';
-		return agreed.name === taxon || taxonOf(taxon)?.order === agreed.name ? 'agreed' : 'renamed';
-	};
 	const stateWords = {
 		all: 'all',
 		disputed: 'names differ',
@@ -26,11 +20,10 @@
 	const rank = { disputed: 0, new: 1, renamed: 2, agreed: 3 };
 	const rows = $derived(
 		data.vouchers
-			.filter((v) => shown === 'all' || stateOf(v) === shown)
-			.toSorted((a, b) => rank[stateOf(a)] - rank[stateOf(b)])
+			.filter((v) => shown === 'all' || v.standing === shown)
+			.toSorted((a, b) => rank[a.standing] - rank[b.standing])
 	);
-	const howMany = (state: string) => data.vouchers.filter((v) => stateOf(v) === state).length;
-	const nameOf = (code: string) => taxonOf(code)?.name ?? code.replace('-', ' ');
+	const howMany = (state: string) => data.vouchers.filter((v) => v.standing === state).length;
 	let chosen = $state<Record<string, string[]>>({});
 	/** The voucher that is being named. */
 	let open = $state<string | null>(null);
@@ -70,14 +63,14 @@
 						<tr id="voucher-{v.id}">
 							<td class="label"><b>{v.label ?? '?'}</b></td>
 							<td><a href="/visits/{v.visitId}">{v.site}, {sayDay(v.started_ms, data.program.timeZone, true)}</a></td>
-							<td>{nameOf(v.taxon)} <small>{v.taxon}</small></td>
+							<td>{kindName(v.taxon)} <small>{v.taxon}</small></td>
 							<td class="number">{v.count ?? ''}</td>
 							<td>{v.keptIn ? keptInWords[v.keptIn] : ''}</td>
-							<td class={stateOf(v)}>
-								{#each v.said as one (one.by)}<span>{one.by}: {nameOf(one.taxon)} <small>{one.taxon}</small></span
+							<td class={v.standing}>
+								{#each v.said as one (one.by)}<span>{one.by}: {kindName(one.taxon)} <small>{one.taxon}</small></span
 									>{:else}
 									<span class="nobody">nobody yet</span>{/each}
-								{#if stateOf(v) === 'disputed'}<b>names differ</b>{/if}
+								{#if v.standing === 'disputed'}<b>names differ</b>{/if}
 							</td>
 							{#if data.mayName}
 								<td>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bottlesToPour, onShelf, stages, type PlateSheet } from './shelf';
+import { bottlesToPour, isDue, onShelf, stages, type PlateSheet } from './shelf';
 
 const limits = { plateReadable_h: 30, plateTooOld_h: 50 };
 const poured_ms = Date.UTC(2026, 4, 14, 14);
@@ -23,6 +23,9 @@ describe('plates on the shelf', () => {
 		]);
 		const seen = Array.from({ length: 801 }, (_, i) => stages.indexOf(stageAt(i / 10)!));
 		expect(seen).toEqual([...seen].sort((a, b) => a - b));
+	});
+	it('are gone to once they can be read, and until somebody writes them off', () => {
+		expect(stages.filter(isDue)).toEqual(['readable', 'last-chance', 'too-old']);
 	});
 	it('say how long until the next', () => {
 		expect(onShelf(plate, limits, at(26))).toMatchObject({ age_h: 26, next: { stage: 'readable', in_h: 4 } });

@@ -7,6 +7,9 @@ export type PlateSheet = NonNullable<Sheet['plates']>[string];
 export const stages = ['too-early', 'specks', 'readable', 'last-chance', 'too-old'] as const;
 export type Stage = (typeof stages)[number];
 
+/** Somebody has to go to it now: to read it, or to write it off. */
+export const isDue = (stage: Stage): boolean => stages.indexOf(stage) >= stages.indexOf('readable');
+
 /** Share of the time to reading from which the first specks may show. */
 const SPECKS_FROM = 2 / 3;
 /** Share of the time in which it may be read that is its last chance. */

@@ -1,9 +1,22 @@
 import { instantOf, type Entry, type Folded, type Sheet } from '../../logbook';
 import { taxonOf, type Kind, type Picked } from '../../macroinvertebrates';
+import { isQualitative } from '../sampler/step';
+import type { StepBase } from '../step-kind';
 import { nameByVoucher } from '../voucher/agreed-name';
+import { knowsShares, type TrayStep } from './step';
 
-/** A compartment that nobody has named yet: `unknown-1`. */
+/** A compartment that nobody has named yet: `unknown-IQ-1`. */
 export const isUnnamed = (code: string): boolean => code.startsWith('unknown-');
+
+/**
+ * A new one: each hand has its own, for two who both put down what they cannot name, with no network between them, need
+ * not mean the same animal.
+ */
+export function nextUnnamed({ tallies }: Pick<Sheet, 'tallies'>, step: string, initials: string): string {
+	const own = `unknown-${initials}-`;
+	const used = Object.keys(tallies?.[step]?.taxa ?? {}).filter((code) => code.startsWith(own)).length;
+	return `${own}${used + 1}`;
+}
 
 export const tallyPath = (step: string, code: string): string => `tallies/${step}/taxa/${code}`;
 
@@ -30,6 +43,16 @@ export function kindsIn(sheet: Named & Pick<Sheet, 'tallies'>, step: string): Ki
 	for (const [code, is] of Object.entries(tray?.present ?? {})) if (is && !counts.has(code)) add(code, 1);
 	return [...counts].map(([code, count]) => ({ code, taxon: taxonOf(code), count }));
 }
+
+/**
+ * Whether the shares of the kinds are known: by how the tray was sorted, and not where every habitat was swept in place
+ * of a sampler that is gone.
+ */
+export const sharesKnown = (
+	step: Pick<TrayStep, 'school'>,
+	steps: readonly StepBase[],
+	sheet: Pick<Sheet, 'samplers'>
+): boolean => knowsShares(step) && !isQualitative(steps, sheet);
 
 /** Taps at a tray that stand: what was added and not struck, in order. */
 export function tapsIn(lines: Folded['lines'], step: string): { code: string; entry: Entry }[] {

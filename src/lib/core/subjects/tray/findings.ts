@@ -14,9 +14,9 @@ import { doubt, type Flag } from '../flags';
 import { isQualitative } from '../sampler/step';
 import { defineSubject } from '../subject';
 import { isTool } from '../steps';
-import { kindsIn } from './compartments';
+import { kindsIn, sharesKnown } from './compartments';
 import { sortedSquares } from './grid';
-import { knowsShares, type TrayStep } from './step';
+import type { TrayStep } from './step';
 
 /** Fewer animals than this say little of a stream, whatever they are. */
 const FEW_ANIMALS = 100;
@@ -31,6 +31,7 @@ export const tray = defineSubject({
 		const steps = card.steps.filter((s) => isTool(s, 'tray'));
 		const all = steps.map((step) =>
 			trayFigures(step, kindsIn(sheet, step.id), {
+				hasShares: sharesKnown(step, card.steps, sheet),
 				isQualitative: isQualitative(card.steps, sheet),
 				isOver: sheet.trays?.[step.id]?.endedAt !== undefined,
 				squares: step.school === 'squares' ? sortedSquares(sheet, lines, step.id).map((s) => s.animals) : []
@@ -42,7 +43,8 @@ export const tray = defineSubject({
 
 interface Sorted {
 	isOver: boolean;
-	/** In place of a sampler that is gone: no shares that compare. */
+	hasShares: boolean;
+	/** In place of a sampler that is gone. */
 	isQualitative: boolean;
 	/** Animals in each square of a grid that was sorted whole. */
 	squares: readonly number[];
@@ -50,12 +52,12 @@ interface Sorted {
 function trayFigures(
 	step: TrayStep,
 	kinds: readonly Kind[],
-	{ isOver, isQualitative, squares }: Sorted
+	{ isOver, hasShares, isQualitative, squares }: Sorted
 ): { findings: Finding[]; flags: Flag[] } {
 	if (kinds.length === 0) return { findings: [], flags: [] };
 	const said = communityOf(kinds, step.commonCount);
 	// of a live pick and of classes only what was there is known, not its shares
-	const isCounted = knowsShares(step) && !isQualitative;
+	const isCounted = hasShares;
 	const whole = fromSquares({ counts: squares, squares: Math.max(step.squares, squares.length) });
 	const place = `tallies/${step.id}`;
 	const kind = isQualitative ? 'qualitative sample, ' : '';

@@ -8,7 +8,7 @@ import type { Context } from '../context';
 import { flagSentence } from '../flags';
 import { isTool } from '../steps';
 import { drawnOrder, sortedSquares } from './grid';
-import { kindsIn, minutesOfPick, pickedIn, tapsIn } from './compartments';
+import { kindsIn, minutesOfPick, nextUnnamed, pickedIn, tapsIn } from './compartments';
 
 const card = shippedCards.find((c) => c.code === 'animals')!;
 const now_ms = Date.UTC(2026, 4, 14, 10);
@@ -79,6 +79,18 @@ describe('a tray that is counted', () => {
 	it('has nothing to say of an empty tray, nor of more strikes than taps', () => {
 		expect(see([]).results).toEqual([]);
 		expect(see([tap('Baetidae', -3)]).results).toEqual([]);
+	});
+});
+
+describe('what two hands cannot name', () => {
+	it('goes to compartments of their own, and each next one to a new one', () => {
+		const { sheet } = fold([tap('unknown-IQ-1', 2), tap('unknown-SO-1', 1)]);
+		expect(nextUnnamed(sheet, 'sort', 'IQ')).toBe('unknown-IQ-2');
+		expect(nextUnnamed(sheet, 'sort', 'OT')).toBe('unknown-OT-1');
+		expect(kindsIn(sheet, 'sort').map((k) => [k.code, k.count])).toEqual([
+			['unknown-IQ-1', 2],
+			['unknown-SO-1', 1]
+		]);
 	});
 });
 

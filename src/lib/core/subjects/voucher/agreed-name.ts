@@ -17,6 +17,15 @@ export function agreedName({ opinions }: Pick<Sheet, 'opinions'>, voucherId: str
 	return { name: narrowest ?? null, isDisputed: names.length > 0 && narrowest === undefined };
 }
 
+/** How a voucher stands: nobody looked, those who looked differ, they agree on another name, or on the counted one. */
+export const voucherStandings = ['new', 'disputed', 'renamed', 'agreed'] as const;
+export type VoucherStanding = (typeof voucherStandings)[number];
+export function standingOf({ name, isDisputed }: Opinion, counted: string): VoucherStanding {
+	if (isDisputed) return 'disputed';
+	if (name === null) return 'new';
+	return isWithin(counted, name) ? 'agreed' : 'renamed';
+}
+
 /**
  * The name under which a compartment counts after those who know the animals looked at its voucher: theirs, where they
  * agree and theirs is no wider than the tray's.
@@ -28,8 +37,8 @@ export function nameByVoucher(
 ): string | null {
 	for (const [id, voucher] of Object.entries(sheet.vouchers ?? {})) {
 		if (voucher.tray !== tray || voucher.taxon !== compartment) continue;
-		const { name } = agreedName(sheet, id);
-		if (name !== null && !isWithin(compartment, name)) return name;
+		const opinion = agreedName(sheet, id);
+		if (standingOf(opinion, compartment) === 'renamed') return opinion.name;
 	}
 	return null;
 }

@@ -4,6 +4,7 @@ import { fold, type Entry } from '../../logbook';
 import { shippedCards } from '../../method';
 import { evaluate } from '../../visit';
 import { flagSentence } from '../flags';
+import { agreedName, standingOf } from './agreed-name';
 
 const card = shippedCards.find((c) => c.code === 'animals')!;
 const now_ms = Date.UTC(2026, 4, 14, 10);
@@ -56,5 +57,13 @@ describe('a voucher that is looked at again', () => {
 	});
 	it('stays at its family where those who looked only say the order', () => {
 		expect(indexOf([...counted, set('opinions/v1/kes', 'Ephemeroptera')])).toBe(4);
+	});
+	it('stands as new, disputed, renamed or agreed', () => {
+		const standing = (said: Record<string, string>) =>
+			standingOf(agreedName({ opinions: { v1: said } }, 'v1'), 'Baetidae');
+		expect(standing({})).toBe('new');
+		expect(standing({ kes: 'Baetidae', ada: 'Ephemeroptera' })).toBe('agreed');
+		expect(standing({ kes: 'Siphlonuridae' })).toBe('renamed');
+		expect(standing({ kes: 'Siphlonuridae', ada: 'Baetidae' })).toBe('disputed');
 	});
 });

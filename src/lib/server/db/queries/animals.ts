@@ -4,9 +4,7 @@ import { samplingSaid, type Kind, type SamplingSaid } from '../../../core/macroi
 import { MethodCard } from '../../../core/method';
 import type { Sheet } from '../../../core/logbook';
 import { isTool } from '../../../core/subjects/steps';
-import { isQualitative } from '../../../core/subjects/sampler/step';
-import { kindsIn } from '../../../core/subjects/tray/compartments';
-import { knowsShares } from '../../../core/subjects/tray/step';
+import { kindsIn, sharesKnown } from '../../../core/subjects/tray/compartments';
 import { schoolWords } from '../../../core/subjects/tray/words';
 import type { Db } from '../connect';
 import { rowsOf } from '../rows';
@@ -62,7 +60,7 @@ export async function animalsOf(
 			if (kinds.length === 0) return [];
 			const said = samplingSaid({
 				kinds,
-				knowsShares: knowsShares(step) && !isQualitative(card.steps, sheet),
+				knowsShares: sharesKnown(step, card.steps, sheet),
 				commonCount: step.commonCount
 			});
 			return [{ visitId, started_ms, school: schoolWords[step.school], kinds, said }];

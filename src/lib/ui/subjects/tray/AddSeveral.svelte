@@ -6,13 +6,14 @@
 </script>
 
 <script lang="ts">
-	import { taxonOf } from '$lib/core/macroinvertebrates';
+	import { readWhole } from '$lib/core/quantity';
+	import { kindName } from '$lib/core/macroinvertebrates';
 
 	let { code, onadd }: Props = $props();
 
 	const MOST = 2000;
 	let text = $state('');
-	const count = $derived(/^\d{1,4}$/.test(text.trim()) ? Number(text) : null);
+	const count = $derived(readWhole(text));
 	const isFit = $derived(count !== null && count >= 1 && count <= MOST);
 	const why = $derived(
 		text.trim() === '' || isFit ? null : `A whole number from 1 to ${MOST}: animals are not halved.`
@@ -26,7 +27,7 @@
 </script>
 
 <form onsubmit={add}>
-	<label for="several">A lump of {taxonOf(code)?.name ?? code.replace('-', ' ')} <small>{code}</small></label>
+	<label for="several">A lump of {kindName(code)} <small>{code}</small></label>
 	<input
 		id="several"
 		class="input"

@@ -35,7 +35,6 @@
 			? `${q?.short ?? character}: cannot see`
 			: (q?.states.find((s) => s.id === state)?.word ?? state);
 	};
-	const isStrange = $derived(answers.length > 1 && said.none > 0.5);
 	let top: HTMLElement;
 	/** The next question stands where the eye is, not below what the thumb has just scrolled past. */
 	$effect(() => {
@@ -55,7 +54,7 @@
 			: ''}
 	</p>
 	<section aria-label="What it may be">
-		{#if isStrange}
+		{#if said.isNone}
 			<p class="say ask">
 				No kind of this key shows all that you saw: take back what you are least sure of, or count it as unknown and
 				keep one.
@@ -106,7 +105,7 @@
 		</section>
 	{:else}
 		<p class="say">
-			{said.likeliest[0]!.chance >= 0.8
+			{said.isSure
 				? 'Hold it against the drawing: open the first one above.'
 				: 'Nothing that can still be asked would tell more. Open one above, or leave it at the wider name.'}
 		</p>

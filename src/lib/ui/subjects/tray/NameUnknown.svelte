@@ -10,6 +10,7 @@
 </script>
 
 <script lang="ts">
+	import { kindName } from '$lib/core/macroinvertebrates';
 	import KindPicker from './KindPicker.svelte';
 	import { namingOf } from './naming.svelte';
 
@@ -24,7 +25,7 @@
 
 <KindPicker
 	isFolded
-	title="{code.replace('-', ' ')}: what is it?"
+	title="{kindName(code)}: what is it?"
 	{naming}
 	onchoose={(name) => void screen.writer.set(`trays/${stepId}/names/${code}`, name)}
 />

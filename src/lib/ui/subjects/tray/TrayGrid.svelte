@@ -20,12 +20,12 @@
 </script>
 
 <script lang="ts">
+	import { kindName } from '$lib/core/macroinvertebrates';
 	import { abundances } from '$lib/core/subjects/tray/branch';
 	import { abundanceWords } from '$lib/core/subjects/tray/words';
 
 	let { kinds, classes, isCounted, last, ontap, onclass, onstrike, onother, onunknown }: Props = $props();
 
-	const nameOf = ({ code, taxon }: Kind) => taxon?.name ?? code.replace('-', ' ');
 	const act = ({ code }: Kind) => (isCounted ? ontap(code) : onstrike(code));
 </script>
 
@@ -34,7 +34,7 @@
 		<li class:last={kind.code === last}>
 			{#if classes}
 				<label
-					>{nameOf(kind)}<small>{kind.code}</small>
+					>{kindName(kind.code)}<small>{kind.code}</small>
 					<select
 						class="select"
 						value={classes[kind.code] ?? '1'}
@@ -46,10 +46,10 @@
 				<button
 					type="button"
 					onclick={() => act(kind)}
-					aria-label="{nameOf(kind)}, {kind.code}: {isCounted ? kind.count : 'there; tap to take it back'}"
+					aria-label="{kindName(kind.code)}, {kind.code}: {isCounted ? kind.count : 'there; tap to take it back'}"
 				>
 					<span
-						>{nameOf(kind)}{#if kind.taxon}<small>{kind.code}</small>{/if}</span
+						>{kindName(kind.code)}{#if kind.taxon}<small>{kind.code}</small>{/if}</span
 					>
 					<b>{isCounted ? kind.count : '✓'}</b>
 				</button>

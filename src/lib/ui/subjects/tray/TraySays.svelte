@@ -12,7 +12,7 @@
 
 <script lang="ts">
 	import { classChances, communityOf, sensitivityGroups } from '$lib/core/macroinvertebrates';
-	import { knowsShares } from '$lib/core/subjects/tray/step';
+	import { sharesKnown } from '$lib/core/subjects/tray/compartments';
 	import MeansNow from '../../frame/MeansNow.svelte';
 	import { foundAt } from '../step-screen';
 
@@ -34,7 +34,7 @@
 	/** Under this a chance is not worth a word. */
 	const WORTH_SAYING = 0.005;
 	const chances = $derived(
-		knowsShares(step) && said.index?.uncertainty != null
+		sharesKnown(step, screen.card.steps, screen.sheet) && said.index?.uncertainty != null
 			? classChances({ value: said.index.value, uncertainty: said.index.uncertainty }).filter(
 					(c) => c.chance >= WORTH_SAYING
 				)

@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { kindsIn, tapsIn, isUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
+	import { kindsIn, tapsIn, isUnnamed, nextUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
 	import { drawnOrder, sortedSquares } from '$lib/core/subjects/tray/grid';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import { stamp } from '../../entry/writer';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
+	import { DOUBLE_TAP_ms } from '../../frame/Foot.svelte';
 	import StepDoubts from '../../frame/StepDoubts.svelte';
 	import type { StepScreen } from '../step-screen';
 	import AddSeveral from './AddSeveral.svelte';
@@ -47,8 +48,7 @@
 		() => step.id
 	);
 	function unknown(): string {
-		const used = Object.keys(screen.sheet.tallies?.[step.id]?.taxa ?? {}).filter(isUnnamed);
-		const code = `unknown-${used.length + 1}`;
+		const code = nextUnnamed(screen.sheet, step.id, screen.me);
 		void tap(code);
 		return code;
 	}
@@ -70,7 +70,6 @@
 	/** Animals of the square in hand. */
 	const inHand = $derived(animals - inSquares);
 	/** A thumb that taps twice does not call the next square empty with the second. */
-	const DOUBLE_TAP_ms = 350;
 	let done_ms = -Infinity;
 	function squareDone(n: number) {
 		if (inHand === 0 && performance.now() - done_ms < DOUBLE_TAP_ms) return;
@@ -126,7 +125,7 @@
 		onchoose={step.school === 'classes'
 			? (code) => {
 					isChoosing = false;
-					void writer.set(at(`classes/${code}`), '1');
+					if (tray?.classes?.[code] === undefined) void writer.set(at(`classes/${code}`), '1');
 				}
 			: choose}
 		onclose={() => (isChoosing = false)}

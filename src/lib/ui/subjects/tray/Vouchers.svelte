@@ -10,7 +10,9 @@
 </script>
 
 <script lang="ts">
-	import { taxonOf } from '$lib/core/macroinvertebrates';
+	import { voucherCode } from '$lib/core/custody';
+	import { readWhole } from '$lib/core/quantity';
+	import { kindName } from '$lib/core/macroinvertebrates';
 	import { agreedName } from '$lib/core/subjects/voucher/agreed-name';
 	import { keptIn, type KeptIn } from '$lib/core/subjects/voucher/branch';
 	import { keptInWords } from '$lib/core/subjects/voucher/words';
@@ -22,17 +24,29 @@
 	const id = $props.id();
 	const { writer } = $derived(screen);
 	const mine = $derived(Object.entries(screen.sheet.vouchers ?? {}).filter(([, v]) => v.tray === stepId));
-	const nameOf = (code: string) => taxonOf(code)?.name ?? code.replace('-', ' ');
 	let isOpen = $state(false);
 	let code = $state('');
 	let how = $state<KeptIn>('ethanol');
 	let number = $state('1');
-	const count = $derived(/^[1-9]\d{0,3}$/.test(number.trim()) ? Number(number) : null);
-	/** What lies with it: site, day, and which of the day. */
-	const label = $derived.by(() => {
-		const day = isoDay(Date.parse(screen.opening?.startedAt ?? ''), screen.satchel.program.timeZone);
-		return `${screen.site?.code ?? '?'}-${day.slice(2).replaceAll('-', '')}-V${Object.keys(screen.sheet.vouchers ?? {}).length + 1}`;
+	const MOST = 9999;
+	const count = $derived.by(() => {
+		const read = readWhole(number);
+		return read !== null && read >= 1 && read <= MOST ? read : null;
 	});
+	/** Labels that this hand ever gave at this visit, those of vouchers that were not kept among them: none comes twice. */
+	const given = $derived(
+		[...screen.lines].filter(
+			([path, line]) => /^vouchers\/[^/]+\/label$/.test(path) && writer.initialsOf(line.history[0]!.by) === screen.me
+		).length
+	);
+	const label = $derived(
+		voucherCode(
+			screen.site?.code ?? '?',
+			isoDay(Date.parse(screen.opening?.startedAt ?? ''), screen.satchel.program.timeZone),
+			screen.me,
+			given + 1
+		)
+	);
 
 	function keep(event: SubmitEvent) {
 		event.preventDefault();
@@ -65,8 +79,8 @@
 				<li>
 					<b>{v.label}</b>
 					<span
-						>{v.count} × {nameOf(v.taxon ?? '')} <small>{v.taxon}, {keptInWords[v.keptIn ?? 'ethanol']}</small>
-						{#if said.name}<b>looked at again: {nameOf(said.name)}</b>{/if}</span
+						>{v.count} × {kindName(v.taxon ?? '')} <small>{v.taxon}, {keptInWords[v.keptIn ?? 'ethanol']}</small>
+						{#if said.name}<b>looked at again: {kindName(said.name)}</b>{/if}</span
 					>
 					<button type="button" class="btn preset-outlined-surface-500" onclick={() => strike(voucher)}
 						>Not kept<span class="visually-hidden">: {v.label}</span></button
@@ -80,7 +94,7 @@
 			<label for="{id}-kind">Which</label>
 			<select id="{id}-kind" class="select" bind:value={code}>
 				<option value="">choose a compartment</option>
-				{#each kinds as k (k.code)}<option value={k.code}>{nameOf(k.code)} {k.taxon ? k.code : ''}</option>{/each}
+				{#each kinds as k (k.code)}<option value={k.code}>{kindName(k.code)} {k.taxon ? k.code : ''}</option>{/each}
 			</select>
 			<label for="{id}-count">How many</label>
 			<input
@@ -92,7 +106,7 @@
 				aria-invalid={count === null}
 				aria-describedby={count === null ? `${id}-why` : undefined}
 			/>
-			{#if count === null}<p id="{id}-why" class="why" role="alert">A whole number from 1 to 9999.</p>{/if}
+			{#if count === null}<p id="{id}-why" class="why" role="alert">A whole number from 1 to {MOST}.</p>{/if}
 			<label for="{id}-how">Kept</label>
 			<select id="{id}-how" class="select" bind:value={how}>
 				{#each keptIn as k (k)}<option value={k}>{keptInWords[k]}</option>{/each}

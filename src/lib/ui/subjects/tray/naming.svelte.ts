@@ -1,4 +1,5 @@
 import type { Answer } from '$lib/core/identification';
+import { isUnnamed } from '$lib/core/subjects/tray/compartments';
 import type { StepScreen } from '../step-screen';
 
 /**
@@ -30,9 +31,7 @@ export function namingOf(screen: () => StepScreen, step: () => string, fixedId?:
 	const id = $derived(
 		fixedId?.() ??
 			begun ??
-			Object.keys(all).find(
-				(n) => n.includes('-') && !n.startsWith('unknown-') && all[n]?.taxon === undefined && isMine(n)
-			)
+			Object.keys(all).find((n) => n.includes('-') && !isUnnamed(n) && all[n]?.taxon === undefined && isMine(n))
 	);
 	return {
 		get answers() {

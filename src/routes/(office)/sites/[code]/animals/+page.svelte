@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { sensitivityGroups } from '$lib/core/macroinvertebrates';
+	import { sayIndexChange } from '$lib/core/interpret';
+	import { kindName, sensitivityGroups } from '$lib/core/macroinvertebrates';
 	import { counted, sayDay } from '$lib/core/wording';
 	import type { PageProps } from './$types';
 
@@ -12,18 +13,9 @@
 	const isNew = $derived(data.kinds.filter((k) => k.first === last && last > 0));
 	const plusMinus = (value: number, uncertainty: number | null, decimals: number) =>
 		uncertainty === null ? value.toFixed(decimals) : `${value.toFixed(decimals)} ± ${uncertainty.toFixed(decimals)}`;
-	const nameOf = ({ code, taxon }: (typeof data.kinds)[number]) => taxon?.name ?? code.replace('-', ' ');
-	/** What the change of the index means: more of what stands harm, or less. */
-	const changeWords = $derived.by(() => {
-		if (!data.change?.found) return null;
-		const { by, uncertainty, isTold } = data.change.found;
-		const size = `${Math.abs(by).toFixed(2)} ± ${uncertainty.toFixed(2)}`;
-		const span = `from ${day(data.change.from_ms)} to ${day(data.change.to_ms)}`;
-		if (!isTold) return `The family biotic index ${span} differs by ${size}: no more than counting so few animals can.`;
-		return by > 0
-			? `The family biotic index rose by ${size} ${span}: more of the animals stand foul water.`
-			: `The family biotic index fell by ${size} ${span}: more of the animals ask for clean water.`;
-	});
+	const changeWords = $derived(
+		data.change?.found ? sayIndexChange(data.change.found, day(data.change.from_ms), day(data.change.to_ms)) : null
+	);
 </script>
 
 <svelte:head><title>Animals at {data.site.name} · Keen Riffle</title></svelte:head>
@@ -108,7 +100,7 @@
 						{/if}
 						<tr>
 							<th scope="row"
-								>{nameOf(k)}
+								>{kindName(k.code)}
 								<small
 									>{k.code}{k.first === last && last > 0 ? ', new' : ''}{k.last < last
 										? ', not seen last time'

@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest';
+import { sayIndexChange } from './animals';
+
+describe('how the animals of a site changed', () => {
+	it('says which way, by how much, and what it means', () => {
+		expect(sayIndexChange({ by: 1.2, uncertainty: 0.4, isTold: true }, 'May 2023', 'May 2026')).toBe(
+			'The family biotic index rose by 1.20 ± 0.40 from May 2023 to May 2026: more of the animals stand foul water.'
+		);
+		expect(sayIndexChange({ by: -1.2, uncertainty: 0.4, isTold: true }, 'a', 'b')).toMatch(
+			/fell by 1\.20.*clean water/
+		);
+	});
+	it('claims nothing that counting so few cannot tell', () => {
+		expect(sayIndexChange({ by: -0.2, uncertainty: 0.4, isTold: false }, 'a', 'b')).toMatch(
+			/differ by 0\.20 ± 0\.40: no more/
+		);
+	});
+});
