@@ -33,6 +33,8 @@ for (const { size, mode, rules } of views)
 			'/today',
 			'/visits',
 			'/vouchers',
+			'/lab-reports',
+			'/apart',
 			'/sites',
 			'/sites/TE4?p=e-coli',
 			'/sites/TE4?p=e-coli&view=table',

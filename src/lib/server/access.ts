@@ -43,6 +43,8 @@ export type Action =
 	| 'keep-library'
 	/** The field app, its satchel and the exchange of entries. */
 	| 'sample'
+	/** Reports of laboratories: bring them in, look at their rows, have them written. */
+	| 'take-reports'
 	/** Write one line of a visit's logbook. */
 	| 'write-entry';
 
@@ -87,6 +89,8 @@ function may(member: Member, action: Action, subject: Subject): boolean {
 		case 'plan':
 		case 'keep-library':
 			return member.role === 'coordinator';
+		case 'take-reports':
+			return member.role === 'bench' || member.role === 'coordinator';
 		case 'see-queue':
 			return member.role === 'reviewer' || member.role === 'coordinator';
 		case 'sample':
@@ -166,6 +170,10 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/visits': 'see-visit',
 	'/(office)/visits/[id]': 'see-visit',
 	'/(office)/vouchers': 'see-visit',
+	'/(office)/lab-reports': 'take-reports',
+	'/(office)/lab-reports/[id]': 'take-reports',
+	'/(office)/lab-reports/[id]/as-sent.csv': 'take-reports',
+	'/(office)/apart': 'see-unreviewed',
 	'/(office)/review': 'see-queue',
 	'/(office)/plan': 'see-plan',
 	'/(office)/plan/change': 'plan',

@@ -20,5 +20,6 @@ export { roles, type Role } from './roles';
 export { lookupIn, namedBy, objectionsTo, readRow, withRow, writeRow, type Texts } from './rows';
 // forms
 export { doubtsOn, textsOf, thingForm } from './thing-form';
+export { readDay } from './day-text';
 // files
 export { ImportMapping, planImport, type FileRow, type ImportLine, type ImportPlan } from './import-plan';

@@ -41,6 +41,7 @@ export const units = {
 	NTU: { symbol: 'NTU', dimension: 'turbidity', toBase: 1, offset: 0 },
 	cfu_100mL: { symbol: 'per 100 mL', dimension: 'count density', toBase: 1, offset: 0 },
 	mg_L_N: { symbol: 'mg/L as N', dimension: 'concentration as nitrogen', toBase: 1, offset: 0 },
+	ug_L_N: { symbol: 'µg/L as N', dimension: 'concentration as nitrogen', toBase: 0.001, offset: 0 },
 	mg_L_NO3: {
 		symbol: 'mg/L as nitrate',
 		dimension: 'concentration as nitrogen',
@@ -63,6 +64,7 @@ export const units = {
 		ion: 'ammonium'
 	},
 	mg_L_P: { symbol: 'mg/L as P', dimension: 'concentration as phosphorus', toBase: 1, offset: 0 },
+	ug_L_P: { symbol: 'µg/L as P', dimension: 'concentration as phosphorus', toBase: 0.001, offset: 0 },
 	mg_L_PO4: {
 		symbol: 'mg/L as phosphate',
 		dimension: 'concentration as phosphorus',

@@ -20,5 +20,5 @@ export { saySure, sayValue, type Limits95 } from './value';
 export { wayWords } from './way';
 // so many of something
 export { counted, withArticle } from './count';
-// a title inside a sentence
-export { capitalised, inSentence } from './sentence';
+// inside a sentence
+export { capitalised, inSentence, listed } from './sentence';

@@ -7,3 +7,8 @@ export const inSentence = (title: string): string =>
 
 /** Words as they begin a sentence. */
 export const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+const list = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
+/** Several things as they are said in one sentence: `a, b and c`. */
+export const listed = (things: readonly string[]): string => list.format(things);

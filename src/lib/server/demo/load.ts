@@ -9,6 +9,7 @@ import type { Db } from '../db/connect';
 import { member, methodCard, methodCardVersion, program, round as roundTable, user } from '../db/schema';
 import { kitOf } from './instruments';
 import { platesOnTheShelf } from './plates';
+import { reportFromOutside } from './outside-lab';
 import { DEMO_PASSWORD, emailOf, people } from './people';
 import { refusedDate } from './plan';
 import { referenceData, roundStart, SEED, type Cast } from './reference-data';
@@ -22,6 +23,7 @@ import {
 	teams,
 	type Team
 } from './season';
+import { splitSample } from './split-samples';
 import { visitsUnderWay } from './under-way';
 import { benchEntries, visitEntries } from './visit-entries';
 import { seededId, type VisitPlan, type Writer } from './logbook-writer';
@@ -55,6 +57,7 @@ export async function loadDemo(
 		await fullVisitsNow(tx, cast);
 		await animalVisits(tx, cast);
 		await handIn(tx, cast, platesOnTheShelf(cast), now_ms);
+		await reportFromOutside(tx, cast.programId, now_ms);
 		await reviewVisits(tx, cast.programId, cast.writers.get('RH')!, now_ms, cast.chance);
 		for (const { member: m, leftDaysAgo } of cast.writers.values())
 			if (leftDaysAgo !== undefined)
@@ -168,7 +171,8 @@ function linesOf({ chance, now_ms, writers }: Cast, round: RoundPlan): Entry[] {
 	};
 	return round.visits.flatMap((v) => [
 		...visitEntries(v, chance),
-		...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance)
+		...benchEntries(v, writers.get('BO')!, atLab_ms(v), now_ms, chance),
+		...splitSample(v, writers.get('BO')!, atLab_ms(v), now_ms)
 	]);
 }
 

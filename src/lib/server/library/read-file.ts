@@ -31,7 +31,8 @@ const tooMany = (n: number) =>
 
 const commas = (line: string, mark: string) => line.split(mark).length;
 
-function readCsv(text: string): FileRead {
+/** Rows of a file with headings, whichever of comma, semicolon and tab parts its cells. */
+export function readCsv(text: string): FileRead {
 	const begins = text.startsWith('\uFEFF') ? 1 : 0;
 	const ends = text.indexOf('\n');
 	const head = text.slice(begins, ends === -1 ? MOST_LETTERS : Math.min(ends, begins + 10 * MOST_LETTERS));

@@ -1,4 +1,5 @@
 import { dayAnswers } from '../../core/schedule';
+import { readReport } from '../lab/read-report';
 import { readFile } from '../library/read-file';
 import { printAnimals } from '../paper/animals';
 import { printCustodyForm, printFieldSheets, printRoundSheet } from '../paper/for-the-car';
@@ -12,6 +13,7 @@ import { printLabels } from '../paper/labels';
 export const jobs = {
 	day: dayAnswers,
 	'read-file': readFile,
+	'lab-report': readReport,
 	round: printRoundSheet,
 	field: printFieldSheets,
 	custody: printCustodyForm,

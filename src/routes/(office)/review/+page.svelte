@@ -12,6 +12,7 @@
 <main class="page">
 	<h1 class="ruled">Review</h1>
 	<p><a href="/vouchers">Vouchers: animals kept, and what they are called by whoever looks again</a></p>
+	<p><a href="/apart">How far apart bench, lab, strip and meter are</a></p>
 	{#if data.visits.length}
 		<p class="lead">{results} results of {data.visits.length} visits await review. The oldest come first.</p>
 		<div class="scroll">

@@ -4,6 +4,7 @@ import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { latestFigures, streamNetwork } from '$lib/server/db/queries/catchment';
 import { thresholdsOf } from '$lib/server/db/queries/thresholds';
+import { waitingReports } from '$lib/server/lab/reports';
 import { todayFor } from '$lib/server/plan/today';
 import { waitingLateLines } from '$lib/server/sync/late-decisions';
 import { serverNow_ms } from '$lib/server/settings';
@@ -18,11 +19,12 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const db = database();
 	const now_ms = serverNow_ms();
 	const { timeZone } = member.program;
-	const [{ facts, items, openable }, network, thresholds, late] = await Promise.all([
+	const [{ facts, items, openable }, network, thresholds, late, reportsWaiting] = await Promise.all([
 		todayFor(db, member, now_ms),
 		streamNetwork(db, member.programId),
 		thresholdsOf(db, member.programId),
-		can(member, 'keep-library') ? waitingLateLines(db, member.programId) : []
+		can(member, 'keep-library') ? waitingLateLines(db, member.programId) : [],
+		can(member, 'take-reports') ? waitingReports(db, member.programId) : 0
 	]);
 	/** A visit of another team is told of, and not linked to: the link would end in a refusal. */
 	const reachable = (item: Item, said: Said) =>
@@ -54,6 +56,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	});
 	return {
 		late,
+		reportsWaiting,
 		parts,
 		rail: lanesOf(items, now_ms, timeZone),
 		streams: network.streams,

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { onMount } from 'svelte';
-	import { sayDay, sayDuration } from '$lib/core/wording';
+	import { counted, sayDay, sayDuration } from '$lib/core/wording';
 	import ClocksRail from '$lib/ui/clocks/ClocksRail.svelte';
 	import Thread from '$lib/ui/thread/Thread.svelte';
 	import type { PageProps } from './$types';
@@ -53,6 +53,13 @@
 				<a href="/library/people/{one.memberId}#late">Take them in or leave them</a>.
 			</p>
 		{/each}
+		{#if data.reportsWaiting}
+			<p class="say ask">
+				{counted(data.reportsWaiting, 'lab report')}
+				{data.reportsWaiting === 1 ? 'waits' : 'wait'} to be looked at.
+				<a href="/lab-reports">Look at {data.reportsWaiting === 1 ? 'it' : 'them'}</a>.
+			</p>
+		{/if}
 		{#each data.parts as part (part.word)}
 			{#if part.items.length}
 				<h2 class="ruled">{part.word}</h2>

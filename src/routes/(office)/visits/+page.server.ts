@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
@@ -31,6 +32,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		inAll,
 		pages: Math.max(1, Math.ceil(inAll / PAGE)),
 		sites: (await streamNetwork(db, member.programId)).sites.map(({ code, name }) => ({ code, name })),
+		mayTakeReports: can(member, 'take-reports'),
+		maySeePairs: can(member, 'see-unreviewed'),
 		people: people.sort((a, b) => a.name.localeCompare(b.name, 'en'))
 	};
 };

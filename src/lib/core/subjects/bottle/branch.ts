@@ -16,6 +16,24 @@ export type Preservative = (typeof preservatives)[number];
 export const bottleKinds = ['bacteria', 'nutrients', 'fresh'] as const;
 export type BottleKind = (typeof bottleKinds)[number];
 
+/** A figure as a lab reported it, with what stood beside it in the file. */
+export const LabFigure = z.strictObject({
+	figure: Figure,
+	/** Two standard uncertainties as the lab states them, in the figure's unit. */
+	uncertainty: z.number().positive('an uncertainty is above 0').optional(),
+	/** Below this the lab gives no figure, in the figure's unit. */
+	limit: z.number().positive('a reporting limit is above 0').optional(),
+	lab: Word,
+	/** The report that it stood in, as the program named it. */
+	report: Word,
+	method: Word.optional(),
+	analysedOn: z.iso.date('a day is like 2026-05-14').optional(),
+	/** The cells of its row as they were written. */
+	asWritten: Text,
+	isSimulated: z.literal(true).optional()
+});
+export type LabFigure = z.infer<typeof LabFigure>;
+
 const volume_mL = (most: number) => measure('volume', 0, most, 'mL');
 
 /**
@@ -56,7 +74,10 @@ export const bottles = z
 			atLabAt: leaf(Instant),
 			/** When the lab poured the last of its plates: there its time ends. */
 			platedAt: leaf(Instant),
-			results: z.partialRecord(ParameterCode, leaf(Figure, 'figure')).optional()
+			/** What somebody typed of what was found in it. */
+			results: z.partialRecord(ParameterCode, leaf(Figure, 'figure')).optional(),
+			/** What came in a lab's file. */
+			reports: z.partialRecord(ParameterCode, leaf(LabFigure)).optional()
 		})
 	)
 	.optional();
@@ -83,4 +104,4 @@ export const custody = z
 	.optional();
 
 /** What the bench writes of a bottle: when it came and was plated, what was found, who had it. */
-export const ofBench = /^(bottles\/[^/]+\/(results\/|(atLabAt|platedAt)$)|custody\/)/;
+export const ofBench = /^(bottles\/[^/]+\/((results|reports)\/|(atLabAt|platedAt)$)|custody\/)/;

@@ -1,5 +1,6 @@
 import type { Sheet } from '../../logbook';
 import { amount, figureIn, isKnownCode, parameters, type Figure, type KnownCode } from '../../quantity';
+import { figuresIn } from './found';
 
 type Pairs = Partial<Record<KnownCode, [number, number][]>>;
 
@@ -13,8 +14,10 @@ export function earlierDuplicates(sheets: readonly Pick<Sheet, 'bottles'>[]): Pa
 		for (const bottle of Object.values(bottles ?? {})) {
 			const partner =
 				bottle.role === 'duplicate' && bottle.duplicateOf !== undefined ? bottles?.[bottle.duplicateOf] : undefined;
-			for (const [parameter, figure] of Object.entries(bottle.results ?? {})) {
-				const other = isKnownCode(parameter) ? partner?.results?.[parameter] : undefined;
+			if (partner === undefined) continue;
+			const ofPartner = figuresIn(partner);
+			for (const [parameter, figure] of Object.entries(figuresIn(bottle))) {
+				const other = isKnownCode(parameter) ? ofPartner[parameter] : undefined;
 				if (!other || !isKnownCode(parameter)) continue;
 				const [first, second] = [other, figure as Figure].map((f) =>
 					amount(figureIn(f, parameters[parameter].unit))

@@ -33,6 +33,11 @@ export const bottleFlags = {
 		(e) =>
 			`Bottle ${e.label} was held ${plain(e.held_h, 1)} h; its limit is ${e.limit_h} h. What it holds may have changed by then: the figure is qualified, and says so.`
 	),
+	'analysed-late': doubtKind<{ label: string; parameter: ParameterCode; held_h: number; limit_h: number }>(
+		'ask',
+		(e, said) =>
+			`${nameOf(e.parameter, said)} of bottle ${e.label} was analysed ${plain(e.held_h / 24, 0)} days or more after filling; it keeps ${plain(e.limit_h / 24, 0)}. The figure is qualified, and says so.`
+	),
 	'plating-unsaid': doubtKind<{ label: string; limit_h: number }>(
 		'ask',
 		(e) =>

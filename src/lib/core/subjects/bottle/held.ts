@@ -1,10 +1,20 @@
-import { heldFor_h, holdingTime, labDeadline, nutrientHolding_h, ruleFor, whyNotFrom } from '../../custody';
+import {
+	heldFor_h,
+	holdingTime,
+	labDeadline,
+	nutrientHolding_h,
+	ruleFor,
+	whyNotFrom,
+	type AnalysisRule
+} from '../../custody';
 import type { Sheet } from '../../logbook';
 import type { MethodCard } from '../../method';
-import { figureOf, isFromStandIn, parameterOf, type Figure, type ParameterCode } from '../../quantity';
+import { convert, figureOf, isFromStandIn, parameterOf, type Unit } from '../../quantity';
 import type { Context } from '../context';
 import { finding, type Clock, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
+import type { LabFigure, Preservative } from './branch';
+import { foundIn } from './found';
 import type { BottleStep } from './step';
 
 export type BottleSheet = NonNullable<Sheet['bottles']>[string];
@@ -13,24 +23,28 @@ type BottleContext = Pick<Context, 'now_ms' | 'trip'>;
 const MINUTE_ms = 60_000;
 
 /** What a lab found in a bottle. */
-export function labFindings(id: string, bottle: BottleSheet, { own }: Pick<MethodCard, 'own'>): Finding[] {
-	return (Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][]).flatMap(([parameter, found]) => {
-		const figure = figureOf(parameterOf(parameter, own), found);
+export const labFindings = (id: string, bottle: BottleSheet, { own }: Pick<MethodCard, 'own'>): Finding[] =>
+	foundIn(bottle).flatMap(({ parameter, figure: given, report }) => {
+		const known = parameterOf(parameter, own);
+		const figure = figureOf(known, given);
 		if (figure === null) return [];
+		const inBottle = `bottle ${bottle.label ?? id}`;
 		return finding({
 			parameter,
 			way: 'lab',
 			figure,
-			uncertainty: null,
+			uncertainty: report?.uncertainty === undefined ? null : spreadIn(known.unit, given.unit, report.uncertainty),
 			readings: 1,
 			source: 'lab',
-			basis: `lab, bottle ${bottle.label ?? id}`,
+			basis: report === null ? `lab, ${inBottle}` : `${report.lab}, report ${report.report}, ${inBottle}`,
 			working: null,
-			place: `bottles/${id}`,
-			isSimulated: isFromStandIn(found)
+			place: report === null ? `bottles/${id}` : `bottles/${id}/reports`,
+			isSimulated: isFromStandIn(given) || report?.isSimulated === true
 		});
 	});
-}
+
+/** An uncertainty in another unit of its dimension: a width, which no zero of a scale shifts. */
+const spreadIn = (to: Unit, from: Unit, width: number): number => convert(width, from, to) - convert(0, from, to);
 
 export interface Held {
 	flags: Flag[];
@@ -74,9 +88,9 @@ export function heldBacteria(
 }
 
 /** Until when a bottle that never went on ice stood warm, as far as anybody knows. */
-function offIceUntil({ results }: BottleSheet, plated_ms: number | null, { now_ms }: BottleContext): number | null {
+function offIceUntil(bottle: BottleSheet, plated_ms: number | null, { now_ms }: BottleContext): number | null {
 	if (plated_ms !== null) return plated_ms;
-	return results === undefined ? now_ms : null;
+	return foundIn(bottle).length === 0 ? now_ms : null;
 }
 
 /**
@@ -100,7 +114,7 @@ function platedAt(
 			? { plated_ms: door_ms + trip.bench_min * MINUTE_ms, isSure: true, isKnown: true }
 			: { plated_ms: door_ms, isSure: false, isKnown: true };
 	}
-	return { plated_ms: null, isSure: false, isKnown: Object.keys(bottle.results ?? {}).length > 0 };
+	return { plated_ms: null, isSure: false, isKnown: foundIn(bottle).length > 0 };
 }
 
 /** Nutrients keep as long as what is in the bottle lets them; cold, and until the lab has them. */
@@ -116,21 +130,29 @@ export function heldNutrients(id: string, bottle: BottleSheet, step: BottleStep 
 		const at = { path: `bottles/${id}`, parameter: null };
 		return { flags: isLate ? [doubt('held-too-long', at, { label, held_h, limit_h })] : [], clocks: [] };
 	}
-	if (Object.keys(bottle.results ?? {}).length > 0) return { flags: [], clocks: [] };
+	if (foundIn(bottle).length > 0) return { flags: [], clocks: [] };
 	return { flags: [], clocks: [{ id: `bottles/${id}`, kind: 'holding', label, start_ms, due_ms, last_ms }] };
 }
+
+/** What is in a bottle to keep it: what was said, or where only the time was noted, what its card asks for. */
+export const preservedIn = (
+	{ preservedWith, preservedAt }: Pick<BottleSheet, 'preservedWith' | 'preservedAt'>,
+	step: BottleStep | undefined
+): Preservative | null => preservedWith ?? (preservedAt === undefined ? null : (step?.bottle.preserved ?? null));
 
 /** Figures that this bottle cannot give, for what was put in or for want of a filter. */
 export function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep | undefined): Flag[] {
 	const label = bottle.label ?? id;
-	const preserved =
-		bottle.preservedWith ?? (bottle.preservedAt === undefined ? null : (step?.bottle.preserved ?? null));
-	return (Object.keys(bottle.results ?? {}) as ParameterCode[]).flatMap((parameter): Flag[] => {
+	const preserved = preservedIn(bottle, step);
+	return foundIn(bottle).flatMap(({ parameter, report }): Flag[] => {
 		const at = { path: `bottles/${id}`, parameter };
 		const because = whyNotFrom(parameter, preserved);
 		if (because !== null)
 			return [doubt('not-from-this-bottle', at, { label, parameter, with: preserved ?? 'nothing', because })];
-		const within_min = ruleFor(parameter)?.filteredWithin_min;
+		const rule = ruleFor(parameter);
+		const late = analysedLate(bottle, report, rule);
+		if (late !== null) return [doubt('analysed-late', at, { label, parameter, ...late })];
+		const within_min = rule?.filteredWithin_min;
 		if (within_min === undefined || bottle.filledAt === undefined) return [];
 		const after_min =
 			bottle.filteredAt === undefined
@@ -139,4 +161,18 @@ export function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep 
 		if (after_min !== null && after_min <= within_min) return [];
 		return [doubt('not-filtered', at, { label, parameter, after_min, within_min })];
 	});
+}
+
+const DAY_h = 24;
+
+/** Hours for which a bottle surely stood before the day on which it was analysed, where those are too many. */
+function analysedLate(
+	{ filledAt }: BottleSheet,
+	report: LabFigure | null,
+	rule: AnalysisRule | undefined
+): { held_h: number; limit_h: number } | null {
+	if (report?.analysedOn === undefined || filledAt === undefined || rule === undefined) return null;
+	// somewhere on the earth the day begins up to half a day before it does in Greenwich
+	const held_h = heldFor_h(Date.parse(filledAt), Date.parse(report.analysedOn)) - DAY_h / 2;
+	return held_h > rule.holding_h ? { held_h, limit_h: rule.holding_h } : null;
 }

@@ -5,6 +5,7 @@ import { duplicateLimit, ENOUGH_PAIRS } from '../../quality';
 import { amount, figureOf, parameterOf, type Figure, type ParameterCode } from '../../quantity';
 import type { Context } from '../context';
 import { doubt, type Flag } from '../flags';
+import { figuresIn } from './found';
 
 type Before = Context['duplicatesBefore'];
 type Amount = ReturnType<typeof amount>;
@@ -14,14 +15,15 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 	return Object.entries(bottles ?? {}).flatMap(([id, bottle]): Flag[] => {
 		const label = bottle.label ?? id;
 		const path = `bottles/${id}`;
-		const results = Object.entries(bottle.results ?? {}) as [ParameterCode, Figure][];
+		const results = Object.entries(figuresIn(bottle)) as [ParameterCode, Figure][];
 		if (bottle.role === 'blank')
 			return results.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
 		if (bottle.role !== 'duplicate') return [];
 		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
 		if (!partner) return [doubt('duplicate-alone', { path, parameter: null }, { label })];
+		const ofPartner = figuresIn(partner);
 		return results.flatMap(([parameter, figure]) => {
-			const other = partner.results?.[parameter];
+			const other = ofPartner[parameter];
 			return other ? apart(path, parameter, other, figure, card, before) : [];
 		});
 	});

@@ -57,7 +57,8 @@ export const bottlePlaces: BranchWords = {
 		onIceAt: 'time on ice',
 		atLabAt: 'time at the lab',
 		platedAt: 'time of the last plate',
-		results: 'result'
+		results: 'result',
+		reports: 'reported by the lab'
 	},
 	values: {
 		kind: { bacteria: 'bacteria', nutrients: 'nutrients, preserved', fresh: 'nutrients, nothing added' },

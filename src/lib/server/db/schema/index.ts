@@ -4,3 +4,4 @@ export * from './catchment';
 export * from './method';
 export * from './plan';
 export * from './visit';
+export * from './lab';

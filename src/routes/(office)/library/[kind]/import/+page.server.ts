@@ -2,26 +2,13 @@ import { fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ImportMapping } from '$lib/core/library';
 import { database } from '$lib/server/db/connect';
+import { jsonField } from '$lib/server/json-field';
 import { importFile, mappingOf } from '$lib/server/library/keep';
 import { loadLibrary } from '$lib/server/library/load';
 import { serverNow_ms } from '$lib/server/settings';
 import { beside } from '$lib/server/threads/beside';
 import type { Actions, PageServerLoad } from './$types';
 import { theKind } from '../the-kind';
-
-/** A hidden field of the page that holds JSON. */
-const jsonOf = <S extends z.ZodType>(schema: S, why: string) =>
-	z
-		.string()
-		.transform((text, c) => {
-			try {
-				return JSON.parse(text) as unknown;
-			} catch {
-				c.addIssue(why);
-				return z.NEVER;
-			}
-		})
-		.pipe(schema);
 
 /**
  * A file as the page sends it: its text, what stands where it says nothing, and what was looked at before it is
@@ -32,11 +19,11 @@ const Asked = z.object({
 		.string()
 		.min(1, 'Choose a file first, or paste its rows.')
 		.max(3_600_000, 'That is more than 3.5 MB. Leave out what is not needed; nothing was written.'),
-	defaults: jsonOf(
+	defaults: jsonField(
 		z.record(z.string(), z.string().max(400)),
 		'What stands where the file says nothing could not be read. Load the page again.'
 	),
-	mapping: jsonOf(ImportMapping, 'What the headings mean could not be read. Load the page again.'),
+	mapping: jsonField(ImportMapping, 'What the headings mean could not be read. Load the page again.'),
 	confirmed: z.string().nullable()
 });
 

@@ -2,6 +2,7 @@
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { kindNamed, lookupIn } from '$lib/core/library';
+	import { textOf } from '$lib/ui/kit/file-text';
 	import PickFile from '$lib/ui/kit/PickFile.svelte';
 	import ImportLines from '$lib/ui/library/ImportLines.svelte';
 	import type { PageProps } from './$types';
@@ -61,7 +62,7 @@
 			text = '';
 			return;
 		}
-		text = await file.text();
+		text = await textOf(file);
 	}
 </script>
 

@@ -1,0 +1,38 @@
+import type { Sheet } from '../../logbook';
+import type { Figure, ParameterCode } from '../../quantity';
+import type { LabFigure } from './branch';
+
+type BottleSheet = NonNullable<Sheet['bottles']>[string];
+
+/** One figure that was found in a bottle, and the line of the report that it came in; null where somebody typed it. */
+export interface Found {
+	parameter: ParameterCode;
+	figure: Figure;
+	report: LabFigure | null;
+}
+
+/**
+ * All that was found in a bottle, what a lab reported before what was typed: of one parameter there can be both, and
+ * both are kept.
+ */
+export function foundIn({ reports, results }: Pick<BottleSheet, 'reports' | 'results'>): Found[] {
+	const reported = (Object.entries(reports ?? {}) as [ParameterCode, LabFigure][]).map(([parameter, report]) => ({
+		parameter,
+		figure: report.figure,
+		report
+	}));
+	const typed = (Object.entries(results ?? {}) as [ParameterCode, Figure][]).map(([parameter, figure]) => ({
+		parameter,
+		figure,
+		report: null
+	}));
+	return [...reported, ...typed];
+}
+
+/** One figure for each parameter of a bottle: the report's, where there is one. */
+export const figuresIn = (bottle: Pick<BottleSheet, 'reports' | 'results'>): Partial<Record<ParameterCode, Figure>> =>
+	Object.fromEntries(
+		foundIn(bottle)
+			.toReversed()
+			.map(({ parameter, figure }) => [parameter, figure])
+	);

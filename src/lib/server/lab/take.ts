@@ -1,0 +1,146 @@
+import { createHash } from 'node:crypto';
+import { and, eq, sql } from 'drizzle-orm';
+import { v7 } from 'uuid';
+import { z } from 'zod';
+import { ReportMapping, type ReportLine, type RowCorrection } from '../../core/lab-report';
+import { fold, tick, type Entry } from '../../core/logbook';
+import type { Member } from '../access';
+import type { Db } from '../db/connect';
+import { knownParameters } from '../db/queries/own-parameters';
+import { rowsOf } from '../db/rows';
+import { labReport, program } from '../db/schema';
+import { visitFacts } from '../projection/facts';
+import { receiveEntries } from '../sync/receive';
+import { beside } from '../threads/beside';
+import { labelledBottles } from './bottles';
+import { readReport, type ReportRead } from './read-report';
+import { reportOf, type LabReport } from './reports';
+
+export interface Said {
+	mapping: ReportMapping;
+	corrections: Record<string, RowCorrection>;
+}
+export type Looked = ReportRead & { fingerprint: string };
+
+/** A file longer than this is read in a thread of its own; a shorter one is read sooner than a thread has begun. */
+const LONG_letters = 100_000;
+
+/** What a report would write, by what was said of its words and rows. Nothing is written. */
+export async function lookAtReport(
+	db: Db,
+	programId: string,
+	report: LabReport,
+	{ mapping, corrections }: Said,
+	now_ms: number
+): Promise<Looked | { why: string }> {
+	const [bottles, own] = await Promise.all([labelledBottles(db, programId, now_ms), knownParameters(db, programId)]);
+	const from = { lab: report.lab, report: report.name, isSimulated: report.isSimulated };
+	const options = { mapping, corrections, bottles, own };
+	const read =
+		report.content.length < LONG_letters
+			? readReport(report.content, from, options)
+			: await beside('lab-report', report.content, from, options);
+	return 'why' in read ? read : { ...read, fingerprint: fingerprintOf(read.lines) };
+}
+
+/** Says whether what is written is what was looked at. */
+const fingerprintOf = (lines: readonly ReportLine[]): string =>
+	createHash('sha256')
+		.update(JSON.stringify(lines.map(({ line, verdict, write, was }) => [line, verdict, write, was])))
+		.digest('hex');
+
+/**
+ * Writes the figures of a report into the logbooks of their visits, all of them or none, if they are those that were
+ * looked at; and remembers what its words mean for the lab's next report.
+ */
+export async function takeReport(
+	db: Db,
+	member: Member,
+	id: string,
+	said: Said & { confirmed: string },
+	now_ms: number
+): Promise<Taken> {
+	try {
+		return await db.transaction((tx) => takeIn(tx, member, id, said, now_ms));
+	} catch (trouble) {
+		if (trouble instanceof NotTaken) return { why: trouble.message };
+		throw trouble;
+	}
+}
+
+type Taken = { written: number } | { why: string };
+/** A line that the logbook refuses takes all others of its report back with it. */
+class NotTaken extends Error {}
+
+async function takeIn(
+	tx: Db,
+	member: Member,
+	id: string,
+	said: Said & { confirmed: string },
+	now_ms: number
+): Promise<Taken> {
+	await tx.execute(
+		sql`select 1 from lab_report where program_id = ${member.programId} and id = ${id}::uuid for update`
+	);
+	const report = await reportOf(tx, member.programId, id);
+	if (!report) return { why: 'This report is gone.' };
+	if (report.takenAt) return { why: 'The figures of this report have been written already.' };
+	const looked = await lookAtReport(tx, member.programId, report, said, now_ms);
+	if ('why' in looked) return looked;
+	if (looked.fingerprint !== said.confirmed)
+		return { why: 'Something has changed since you looked. Nothing was written; look again.' };
+	const writes = looked.lines.filter((l) => l.write !== null);
+	const entries = await linesOf(tx, member, writes, now_ms);
+	const { refused } = await receiveEntries(tx, member, entries, { now_ms, skew_ms: null });
+	if (refused[0]) throw new NotTaken(`${refused[0].path}: ${refused[0].why}. Nothing was written.`);
+	// what nobody gave a meaning is not asked about again
+	const unsaid = Object.fromEntries(looked.unknown.map(({ heading }) => [heading, '' as const]));
+	const headings = { ...unsaid, ...said.mapping.headings };
+	await rememberMapping(tx, member.programId, report.labId, { ...said.mapping, headings });
+	await tx
+		.update(labReport)
+		.set({ takenAt: new Date(now_ms), takenBy: member.id, figures: entries.length, corrections: said.corrections })
+		.where(and(eq(labReport.programId, member.programId), eq(labReport.id, id)));
+	return { written: entries.length };
+}
+
+/** A line of the logbook for each figure; one that corrects another names the line that it replaces. */
+async function linesOf(tx: Db, member: Member, lines: readonly ReportLine[], now_ms: number): Promise<Entry[]> {
+	const writes = lines.map((l) => l.write!);
+	const visits = [...new Set(writes.map((w) => w.visitId))];
+	const last = await rowsOf(
+		tx,
+		z.object({ visit_id: z.string(), last: z.string() }),
+		sql`select visit_id, max(at) as last from entry
+			where program_id = ${member.programId} and visit_id = any(${sql.param(visits)}::uuid[]) group by visit_id`
+	);
+	const lastAt = new Map(last.map((l) => [l.visit_id, l.last]));
+	const corrected = [...new Set(lines.flatMap((l) => (l.verdict === 'corrects' ? [l.write!.visitId] : [])))];
+	const stands = new Map((await visitFacts(tx, member.programId, corrected)).map((v) => [v.id, fold(v.entries).lines]));
+	return writes.map(({ visitId, bottle, parameter, value }) => {
+		const path = `bottles/${bottle}/reports/${parameter}`;
+		const at = tick(lastAt.get(visitId) ?? null, now_ms);
+		lastAt.set(visitId, at);
+		const was = stands.get(visitId)?.get(path)?.live?.id ?? null;
+		return { id: v7(), visitId, at, by: member.id, device: 'office', path, op: 'set', value, was };
+	});
+}
+
+async function rememberMapping(tx: Db, programId: string, labId: string, mapping: ReportMapping): Promise<void> {
+	const [there] = await tx
+		.select({ settings: program.settings })
+		.from(program)
+		.where(eq(program.id, programId))
+		.for('update');
+	const reportMappings = { ...there!.settings.reportMappings, [labId]: mapping };
+	await tx
+		.update(program)
+		.set({ settings: { ...there!.settings, reportMappings } })
+		.where(eq(program.id, programId));
+}
+
+/** What this lab's words were said to mean before. */
+export async function reportMappingOf(db: Db, programId: string, labId: string): Promise<ReportMapping> {
+	const [there] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
+	return ReportMapping.parse(there?.settings.reportMappings?.[labId] ?? {});
+}
