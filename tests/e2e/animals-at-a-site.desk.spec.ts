@@ -11,7 +11,7 @@ test('the animals of a site stand beside each other through the years, and the i
 	await expect(
 		page.getByText(/^The family biotic index (rose by|fell by|of .* differ by) \d\.\d\d ± \d\.\d\d/)
 	).toBeVisible();
-	const table = page.getByRole('table');
+	const table = page.getByRole('table').first();
 	const samplings = (await table.getByRole('columnheader').count()) - 1;
 	expect(samplings).toBeGreaterThanOrEqual(6);
 
@@ -42,7 +42,7 @@ test('the animals of a site stand beside each other through the years, and the i
 
 test('a sampler that was lost leaves a qualitative sample, and is called so', async ({ page }) => {
 	await page.goto('/sites/TE3/animals');
-	const columns = page.getByRole('table').getByRole('columnheader');
+	const columns = page.getByRole('table').first().getByRole('columnheader');
 	await columns.last().getByRole('link').click();
 	await expect(page.getByText(/The plate stack was lost: what it holds compares with nothing/).first()).toBeVisible();
 	await expect(page.getByText(/qualitative sample, 7 kinds/i).first()).toBeVisible();

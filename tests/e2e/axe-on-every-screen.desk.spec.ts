@@ -34,6 +34,8 @@ for (const { size, mode, rules } of views)
 			'/visits',
 			'/vouchers',
 			'/lab-reports',
+			'/library/schemes',
+			'/library/schemes/example-score',
 			'/apart',
 			'/sites',
 			'/sites/TE4?p=e-coli',

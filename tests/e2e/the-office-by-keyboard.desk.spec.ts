@@ -25,7 +25,7 @@ test.describe('a coordinator with no mouse', () => {
 		await expect(page.locator('.chart')).toHaveCount(0);
 		await page.keyboard.press('t');
 		await expect(page.locator('.chart.drawn svg')).toBeVisible();
-		await page.getByRole('link', { name: 'Nitrite' }).focus();
+		await page.getByRole('link', { name: 'Nitrite', exact: true }).focus();
 		await page.keyboard.press('Enter');
 		await expect(page).toHaveURL(/p=nitrite/);
 		const csv = await page.request.get(`/sites/QU1/series.csv?${new URL(page.url()).searchParams.toString()}`);

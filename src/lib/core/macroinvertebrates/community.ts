@@ -26,7 +26,7 @@ export function kindsThatCount<K extends Kind>(kinds: readonly K[]): K[] {
 }
 
 /** One family under two names (red midges and the others) has one score. */
-const scoringFamily = (code: string): string => code.split('-')[0]!;
+export const scoringFamily = (code: string): string => code.split('-')[0]!;
 
 export interface Community {
 	animals: number;

@@ -1,7 +1,7 @@
 // kinds of animal, and what a sample of them says
 export { taxa } from './taxa';
 export { sensitivityGroups, type SensitivityGroup, type Taxon } from './taxon';
-export { communityOf, kindName, kindsThatCount, taxonOf, type Community, type Kind } from './community';
+export { communityOf, kindName, kindsThatCount, scoringFamily, taxonOf, type Community, type Kind } from './community';
 export { animalsToTell, classChances, exampleClasses, type QualityClass } from './quality-classes';
 // how many kinds, how even
 export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson } from './diversity';

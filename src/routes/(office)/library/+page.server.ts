@@ -3,6 +3,7 @@ import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { todayOf } from '$lib/server/library/keep';
 import { loadLibrary } from '$lib/server/library/load';
+import { schemesOf } from '$lib/server/schemes/keep';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
 
@@ -37,5 +38,19 @@ export const load: PageServerLoad = async ({ locals }) => {
 		isDone: library.cards.length > 0
 	};
 	const at = shelves.findIndex((s) => s.name === 'teams');
-	return { shelves: [...shelves.slice(0, at), cards, ...shelves.slice(at)], mayKeep: can(member, 'keep-library') };
+	const schemes = {
+		name: 'schemes',
+		many: 'Score schemes',
+		one: 'score scheme',
+		about: 'Which animals are worth what, and which class a sample falls into. Two examples to begin with.',
+		isNeeded: false,
+		href: '/library/schemes',
+		count: (await schemesOf(database(), member.programId)).length,
+		doubts: 0,
+		isDone: true
+	};
+	return {
+		shelves: [...shelves.slice(0, at), cards, ...shelves.slice(at), schemes],
+		mayKeep: can(member, 'keep-library')
+	};
 };

@@ -11,8 +11,10 @@
 
 <main class="page">
 	<h1 class="ruled">Review</h1>
-	<p><a href="/vouchers">Vouchers: animals kept, and what they are called by whoever looks again</a></p>
-	<p><a href="/apart">How far apart bench, lab, strip and meter are</a></p>
+	<p class="also">
+		<a class="btn preset-outlined-surface-500" href="/vouchers">Vouchers to be named again</a>
+		<a class="btn preset-outlined-surface-500" href="/apart">How far apart bench, lab and meter are</a>
+	</p>
 	{#if data.visits.length}
 		<p class="lead">{results} results of {data.visits.length} visits await review. The oldest come first.</p>
 		<div class="scroll">
@@ -46,6 +48,12 @@
 </main>
 
 <style>
+	.also {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		margin: 0.5rem 0;
+	}
 	.page {
 		max-width: 61.25rem;
 	}

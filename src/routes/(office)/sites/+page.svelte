@@ -76,6 +76,10 @@
 				{/if}
 				<button class="btn preset-filled-primary-500">Download CSV</button>
 			</form>
+			<p class="small">
+				Animals for biodiversity databases: every sampling with its effort, what was found in it and what was measured
+				at the same visit. <a href="/sites/animals.zip" data-sveltekit-reload>Download a Darwin Core Archive</a>
+			</p>
 		</details>
 	{:else}
 		<p>No sites yet.</p>

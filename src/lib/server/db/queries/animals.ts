@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { samplingSaid, type Kind, type SamplingSaid } from '../../../core/macroinvertebrates';
 import { MethodCard } from '../../../core/method';
 import type { Sheet } from '../../../core/logbook';
-import { isTool } from '../../../core/subjects/steps';
+import { isTool, type StepOf } from '../../../core/subjects/steps';
 import { kindsIn, sharesKnown } from '../../../core/subjects/tray/compartments';
 import { schoolWords } from '../../../core/subjects/tray/words';
 import type { Db } from '../connect';
@@ -12,29 +12,35 @@ import { rowsOf } from '../rows';
 const Row = z.object({
 	visitId: z.string(),
 	started_ms: z.coerce.number(),
-	sheet: z.custom<Pick<Sheet, 'trays' | 'tallies' | 'vouchers' | 'opinions' | 'samplers'>>(
-		(v) => typeof v === 'object' && v !== null
-	),
+	siteId: z.string(),
+	sheet: z.custom<AnimalSheet>((v) => typeof v === 'object' && v !== null),
 	card: MethodCard
 });
+type AnimalSheet = Pick<Sheet, 'trays' | 'tallies' | 'vouchers' | 'opinions' | 'samplers' | 'nets'>;
 
 export interface SiteSampling {
 	visitId: string;
 	started_ms: number;
+	siteId: string;
+	step: StepOf<'tray'>;
+	card: MethodCard;
+	sheet: AnimalSheet;
 	/** How the tray was sorted, in words. */
 	school: string;
 	kinds: Kind[];
+	/** Shares of the kinds are known; else only what was there. */
+	knowsShares: boolean;
 	said: SamplingSaid;
 }
 
 /**
- * The latest samplings of a site's animals that were sorted to their end, the earliest first. `acceptedOnly`: those
- * that somebody has reviewed.
+ * The latest samplings of a site's animals (null: of all sites) that were sorted to their end, the earliest first.
+ * `acceptedOnly`: those that somebody has reviewed.
  */
 export async function animalsOf(
 	db: Db,
 	programId: string,
-	siteId: string,
+	siteId: string | null,
 	acceptedOnly: boolean,
 	most: number
 ): Promise<SiteSampling[]> {
@@ -46,24 +52,24 @@ export async function animalsOf(
 		db,
 		Row,
 		sql`
-		select v.id as "visitId", extract(epoch from v.started_at) * 1000 as started_ms, c.body as card,
-			jsonb_build_object('trays', v.sheet -> 'trays', 'tallies', v.sheet -> 'tallies',
+		select v.id as "visitId", extract(epoch from v.started_at) * 1000 as started_ms, v.site_id as "siteId", c.body as card,
+			jsonb_build_object('trays', v.sheet -> 'trays', 'tallies', v.sheet -> 'tallies', 'nets', v.sheet -> 'nets',
 				'vouchers', v.sheet -> 'vouchers', 'samplers', v.sheet -> 'samplers', 'opinions', v.sheet -> 'opinions') as sheet
 		from visit v join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
-		where v.program_id = ${programId} and v.site_id = ${siteId} and v.sheet ? 'trays' ${accepted}
+		where v.program_id = ${programId} and (${siteId}::uuid is null or v.site_id = ${siteId}::uuid)
+			and v.sheet ? 'trays' ${accepted}
 		order by v.started_at desc limit ${most}`
 	);
-	return rows.reverse().flatMap(({ visitId, started_ms, sheet, card }) =>
-		card.steps.flatMap((step) => {
-			if (!isTool(step, 'tray') || sheet.trays?.[step.id]?.endedAt === undefined) return [];
-			const kinds = kindsIn(sheet, step.id);
-			if (kinds.length === 0) return [];
-			const said = samplingSaid({
-				kinds,
-				knowsShares: sharesKnown(step, card.steps, sheet),
-				commonCount: step.commonCount
-			});
-			return [{ visitId, started_ms, school: schoolWords[step.school], kinds, said }];
-		})
-	);
+	return rows.reverse().flatMap(samplingsIn);
 }
+
+const samplingsIn = ({ visitId, started_ms, siteId, sheet, card }: z.output<typeof Row>): SiteSampling[] =>
+	card.steps.flatMap((step) => {
+		if (!isTool(step, 'tray') || sheet.trays?.[step.id]?.endedAt === undefined) return [];
+		const kinds = kindsIn(sheet, step.id);
+		if (kinds.length === 0) return [];
+		const knowsShares = sharesKnown(step, card.steps, sheet);
+		const said = samplingSaid({ kinds, knowsShares, commonCount: step.commonCount });
+		const school = schoolWords[step.school];
+		return [{ visitId, started_ms, siteId, step, card, sheet, school, kinds, knowsShares, said }];
+	});

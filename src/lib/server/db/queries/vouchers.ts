@@ -34,3 +34,17 @@ export const vouchersOf = (db: Db, member: Member, most: number): Promise<Vouche
 		where v.program_id = ${member.programId} and v.sheet ? 'vouchers' and p.value ? 'taxon' and ${readable(member)}
 		order by v.started_at desc, p.value ->> 'label' limit ${most}`
 	);
+
+const Opinions = Row.pick({ id: true, taxon: true, opinions: true });
+
+/** What was said of all animals that the program ever kept, whoever may see their visits: how often a name is wrong. */
+export const opinionsOf = (db: Db, programId: string, most: number): Promise<z.infer<typeof Opinions>[]> =>
+	rowsOf(
+		db,
+		Opinions,
+		sql`
+		select p.key as id, p.value ->> 'taxon' as taxon, v.sheet -> 'opinions' -> p.key as opinions
+		from visit v cross join jsonb_each(v.sheet -> 'vouchers') p
+		where v.program_id = ${programId} and v.sheet ? 'vouchers' and p.value ? 'taxon'
+		order by v.started_at desc, p.key limit ${most}`
+	);

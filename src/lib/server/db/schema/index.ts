@@ -5,3 +5,4 @@ export * from './method';
 export * from './plan';
 export * from './visit';
 export * from './lab';
+export * from './scheme';

@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { ReportMapping } from '$lib/core/lab-report';
 import { unitCodes } from '$lib/core/quantity';
+import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { knownParameters } from '$lib/server/db/queries/own-parameters';
@@ -53,7 +54,8 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		content: takenAt ? content : null,
 		looked: takenAt ? null : await lookAtReport(db, programId, report, { mapping, corrections: {} }, serverNow_ms()),
 		mapping,
-		own
+		own,
+		mayReview: can(locals.member!, 'see-queue')
 	};
 };
 

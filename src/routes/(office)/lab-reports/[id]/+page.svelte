@@ -69,7 +69,8 @@
 			{counted(report.figures ?? 0, 'figure')} written by {report.taken.by} on {sayDay(
 				report.taken.at_ms,
 				data.program.timeZone
-			)}. Each stands with its visit, and waits there for review. <a href="/review">To review</a>
+			)}. Each stands with its visit, and waits there for review. {#if data.mayReview}<a href="/review">To review</a
+				>{/if}
 		</p>
 		<h2 class="ruled">As it was sent</h2>
 		<pre>{data.content}</pre>

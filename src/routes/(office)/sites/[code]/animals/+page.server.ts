@@ -1,9 +1,11 @@
 import { error } from '@sveltejs/kit';
 import { indexChange, kindsThroughYears } from '$lib/core/macroinvertebrates';
+import { confusionOf, schemeInterval, scoreBy, type Checked, type ScoreScheme } from '$lib/core/score-schemes';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { animalsOf } from '$lib/server/db/queries/animals';
+import { animalsOf, type SiteSampling } from '$lib/server/db/queries/animals';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
+import { checkedNames, schemesOf } from '$lib/server/schemes/keep';
 import type { PageServerLoad } from './$types';
 
 /** Samplings beside each other: more do not fit a page. */
@@ -15,6 +17,11 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	const site = sites.find((s) => s.code === params.code);
 	if (!site) error(404, `There is no site ${params.code} in your program.`);
 	const samplings = await animalsOf(database(), member.programId, site.id, !can(member, 'see-unreviewed'), MOST);
+	const last = samplings.at(-1);
+	const [schemes, checked] = await Promise.all([
+		schemesOf(database(), member.programId),
+		checkedNames(database(), member.programId)
+	]);
 	const withIndex = samplings.filter((s) => s.said.index !== null);
 	const [earliest, latest] = [withIndex[0], withIndex.at(-1)];
 	return {
@@ -25,10 +32,35 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			.map(({ code, name }) => ({ code, name })),
 		samplings: samplings.map(({ visitId, started_ms, school, said }) => ({ visitId, started_ms, school, said })),
 		kinds: kindsThroughYears(samplings),
+		scores: last ? schemes.map((scheme) => scoredBy(scheme, last, checked)) : [],
+		checked: checked.length,
 		change:
 			earliest && latest && earliest !== latest
 				? { from_ms: earliest.started_ms, to_ms: latest.started_ms, found: indexChange(earliest.said, latest.said) }
 				: null,
-		mayOpen: can(member, 'see-visit')
+		mayOpen: can(member, 'see-visit'),
+		maySeeLibrary: can(member, 'see-library')
 	};
 };
+
+const DRAWS = { draws: 1_000, seed: 12 };
+
+/** What a sampling scores by one scheme, how sure that is, and what stands against it. */
+function scoredBy(scheme: ScoreScheme, { kinds, knowsShares }: SiteSampling, checked: readonly Checked[]) {
+	const { code, name, isExample } = scheme;
+	const needsShares = scheme.adding === 'animals' && !knowsShares;
+	const scored = needsShares ? null : scoreBy(scheme, kinds);
+	const confusion = confusionOf(
+		kinds.map((k) => k.code),
+		checked
+	);
+	return {
+		code,
+		name,
+		isExample,
+		needsShares,
+		scored,
+		counting: scored && knowsShares ? schemeInterval(scheme, kinds, new Map(), DRAWS) : null,
+		both: scored && knowsShares && confusion.size > 0 ? schemeInterval(scheme, kinds, confusion, DRAWS) : null
+	};
+}

@@ -2,6 +2,7 @@
 	import { sayIndexChange } from '$lib/core/interpret';
 	import { kindName, sensitivityGroups } from '$lib/core/macroinvertebrates';
 	import { counted, sayDay } from '$lib/core/wording';
+	import SchemeScores from '$lib/ui/animals/SchemeScores.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -113,6 +114,8 @@
 				</tbody>
 			</table>
 		</div>
+		<h2 class="ruled" id="scores">Scores of {day(data.samplings[last]!.started_ms)}</h2>
+		<SchemeScores scores={data.scores} checked={data.checked} hasLinks={data.maySeeLibrary} />
 		<p class="small">
 			± is what counting so few animals allows, at 95 %; a wrong name is not in it. Tolerances are the example list’s,
 			until the program’s own authority gives others.

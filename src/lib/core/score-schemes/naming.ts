@@ -1,0 +1,135 @@
+import { taxa, taxonOf, type Kind } from '../macroinvertebrates';
+import { gammaQuantile, seeded, type Chance } from '../statistics';
+import { classOf, scoreBy, type ScoreScheme } from './scheme';
+
+/** Animals that were counted under one name, and what those who looked again agree that they are. */
+export interface Checked {
+	counted: string;
+	is: string;
+}
+
+/** What is known of one name: weights of its being right and wrong (of a beta distribution), and what it is instead. */
+interface NameKnown {
+	right: number;
+	wrong: number;
+	instead: readonly string[];
+	/** Some of these were found in its place; else they are only what it is most easily taken for. */
+	isSeen: boolean;
+}
+export type Confusion = ReadonlyMap<string, NameKnown>;
+
+/** As many checked animals as what is known of all names together weighs against what is known of one. */
+const WEIGHT_OF_ALL = 4;
+
+/**
+ * How often a name is right, from what was looked at again: its own checks and, while they are few, those of all names
+ * together (a beta prior of that mean, worth four checks). Instead it is what was found before in its place, else one
+ * of the other families of its order. Empty while nothing was checked.
+ */
+export function confusionOf(codes: readonly string[], checked: readonly Checked[]): Confusion {
+	if (checked.length === 0) return new Map();
+	const wrong = checked.filter((c) => c.counted !== c.is).length;
+	const errs = (wrong + 0.5) / (checked.length + 1);
+	return new Map(
+		[...new Set(codes)].flatMap((code): [string, NameKnown][] => {
+			const own = checked.filter((c) => c.counted === code);
+			const others = own.filter((c) => c.is !== code);
+			const instead = others.length ? others.map((c) => c.is) : likeliestInstead(code);
+			if (instead.length === 0) return [];
+			const known = {
+				right: own.length - others.length + WEIGHT_OF_ALL * (1 - errs),
+				wrong: others.length + WEIGHT_OF_ALL * errs,
+				instead,
+				isSeen: others.length > 0
+			};
+			return [[code, known]];
+		})
+	);
+}
+
+const likeliestInstead = (code: string): string[] => {
+	const taxon = taxonOf(code);
+	if (taxon?.rank !== 'family') return [];
+	return taxa.filter((t) => t.rank === 'family' && t.order === taxon.order && t.code !== code).map((t) => t.code);
+};
+
+/** In one world that may be the true one: how often each name is wrong, and what it is then. */
+type World = ReadonlyMap<string, { wrong: number; instead: readonly string[] }>;
+
+/**
+ * Whoever takes one kind for another does so with all of its animals: the share that is wrong is drawn once for a
+ * world, not for each animal.
+ */
+const drawWorld = (confusion: Confusion, chance: Chance): World =>
+	new Map(
+		[...confusion].map(([code, { right, wrong, instead, isSeen }]) => {
+			const [r, w] = [right, wrong].map((shape) => gammaQuantile(shape, openUniform(chance), 'lower')) as [
+				number,
+				number
+			];
+			return [code, { wrong: w / (r + w), instead: isSeen ? instead : [chance.pick(instead)] }];
+		})
+	);
+
+const openUniform = (chance: Chance): number => Math.max(1e-9, chance.uniform());
+
+/** As many as tell the spread of names; each serves several draws of animals. */
+const WORLDS = 100;
+
+export interface SchemeInterval {
+	lower: number;
+	upper: number;
+	/** The chance of each class, in the scheme's order; they sum to 1. */
+	chances: { name: string; chance: number }[];
+}
+
+/**
+ * Between which figures a sample's score lies with 95 %, and the chances of the scheme's classes: animals drawn again
+ * and again from those counted, in worlds that differ in how
+ * often each name is wrong. Null where no kind has a value.
+ * Percentile bootstrap, Efron & Tibshirani 1993; names by the confusion as above.
+ */
+export function schemeInterval(
+	scheme: ScoreScheme,
+	kinds: readonly Kind[],
+	confusion: Confusion,
+	{ draws, seed }: { draws: number; seed: number }
+): SchemeInterval | null {
+	const there = kinds.filter((k) => k.count > 0);
+	if (scoreBy(scheme, there) === null) return null;
+	const chance = seeded(seed);
+	const animals = there.flatMap((k) => Array.from({ length: Math.round(k.count) }, () => k.code));
+	const worlds = Array.from({ length: confusion.size ? WORLDS : 1 }, () => drawWorld(confusion, chance));
+	const found: number[] = [];
+	for (let d = 0; d < draws; d++) {
+		const world = worlds[d % worlds.length]!;
+		const counts = new Map<string, number>();
+		for (let i = 0; i < animals.length; i++) {
+			const code = renamed(animals[Math.floor(chance.uniform() * animals.length)]!, world, chance);
+			counts.set(code, (counts.get(code) ?? 0) + 1);
+		}
+		const scored = scoreBy(
+			scheme,
+			[...counts].map(([code, count]) => ({ code, taxon: taxonOf(code), count }))
+		);
+		if (scored !== null) found.push(scored.figure);
+	}
+	if (found.length === 0) return null;
+	const inClass = new Map<string, number>();
+	for (const figure of found) {
+		const name = classOf(figure, scheme);
+		inClass.set(name, (inClass.get(name) ?? 0) + 1);
+	}
+	found.sort((a, b) => a - b);
+	const at = (share: number) => found[Math.min(found.length - 1, Math.floor(share * found.length))]!;
+	return {
+		lower: at(0.025),
+		upper: at(0.975),
+		chances: scheme.classes.map(({ name }) => ({ name, chance: (inClass.get(name) ?? 0) / found.length }))
+	};
+}
+
+function renamed(code: string, world: World, chance: Chance): string {
+	const named = world.get(code);
+	return named !== undefined && chance.uniform() < named.wrong ? chance.pick(named.instead) : code;
+}

@@ -1,0 +1,96 @@
+<script module lang="ts">
+	import type { SchemeInterval, Scored } from '$lib/core/score-schemes';
+
+	export interface Props {
+		scores: {
+			code: string;
+			name: string;
+			isExample: boolean;
+			/** The scheme weighs animals, and this sample only says what was there. */
+			needsShares: boolean;
+			scored: Scored | null;
+			/** From counting so many; null where animals were not counted. */
+			counting: SchemeInterval | null;
+			/** From counting and naming together; null while no voucher was looked at again. */
+			both: SchemeInterval | null;
+		}[];
+		/** Vouchers that were looked at again, in the program. */
+		checked: number;
+		/** Whoever looks may open the schemes and the vouchers. */
+		hasLinks: boolean;
+	}
+</script>
+
+<script lang="ts">
+	import { kindName } from '$lib/core/macroinvertebrates';
+	import { counted, listed } from '$lib/core/wording';
+
+	let { scores, checked, hasLinks }: Props = $props();
+
+	const WORTH_SAYING = 0.005;
+	const span = (i: SchemeInterval | null) => (i === null ? '' : `${i.lower.toFixed(2)} to ${i.upper.toFixed(2)}`);
+	const chances = (i: SchemeInterval) =>
+		i.chances
+			.filter((c) => c.chance >= WORTH_SAYING)
+			.sort((a, b) => b.chance - a.chance)
+			.map((c) => `${c.name} ${(100 * c.chance).toFixed(0)} %`)
+			.join(', ');
+	const unsaid = (s: Props['scores'][number]) =>
+		s.needsShares
+			? 'It weighs animals; this sample only says what was there.'
+			: 'None of these animals has a value in it.';
+</script>
+
+<div class="wide">
+	<table class="table">
+		<thead>
+			<tr>
+				<th>Scheme</th>
+				<th class="number">Score</th>
+				<th class="number">from counting</th>
+				<th class="number">from counting and naming</th>
+				<th>Class, as chances</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each scores as s (s.code)}
+				<tr>
+					<td>
+						{#if hasLinks}<a href="/library/schemes/{s.code}">{s.name}</a>{:else}{s.name}{/if}
+						<small
+							>{s.isExample ? 'example; ' : ''}{s.scored
+								? `${counted(s.scored.kinds, 'kind')} with a value`
+								: unsaid(s)}{s.scored?.without.length
+								? `, none for ${listed(s.scored.without.slice(0, 4).map(kindName))}${s.scored.without.length > 4 ? ' …' : ''}`
+								: ''}</small
+						>
+					</td>
+					<td class="number">{s.scored ? s.scored.figure.toFixed(2) : ''}</td>
+					<td class="number">{span(s.counting)}</td>
+					<td class="number">{span(s.both)}</td>
+					<td
+						>{#if s.both ?? s.counting}{chances((s.both ?? s.counting)!)}{/if}</td
+					>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
+<p class="small">
+	{#if checked}
+		How often names are wrong is known from {counted(checked, 'voucher')} that {checked === 1 ? 'was' : 'were'} looked at
+		again; whoever takes one kind for another does so with all of its animals.
+	{:else}
+		No voucher was looked at again yet: what a wrong name would add is not known.
+		{#if hasLinks}<a href="/vouchers">Vouchers</a>{/if}
+	{/if}
+</p>
+
+<style>
+	.wide {
+		overflow-x: auto;
+	}
+	td small {
+		display: block;
+	}
+</style>
