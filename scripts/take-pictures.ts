@@ -35,14 +35,24 @@ const office = await as('coordinator', desk);
 await office.goto('/today');
 await office.getByRole('heading', { name: 'Next' }).waitFor();
 await take(office, 'today');
-for (const [path, name] of [
-	['/sites/QU1?p=nitrite', 'site-nitrite-at-the-ditch'],
-	['/sites/EB1?p=oxygen-saturation', 'site-a-restored-reach']
-] as const) {
-	await office.goto(path);
-	await office.locator('.chart.drawn svg').waitFor();
-	await take(office, name);
-}
+await office.goto('/sites/QU1?p=nitrite');
+await office.locator('.chart.drawn svg').waitFor();
+await take(office, 'site-nitrite-at-the-ditch');
+
+await office.goto('/lab-reports');
+await office
+	.getByRole('link', { name: /^Look at it/ })
+	.first()
+	.click();
+for (const [heading, field] of [
+	['Client ref', 'label'],
+	['Finding', 'value'],
+	['In', 'unit']
+] as const)
+	await office.getByLabel(`heading “${heading}”`).selectOption(field);
+await office.getByLabel(/^“Oxidised N/).selectOption('nitrate-nitrite');
+await office.getByRole('button', { name: /^Write \d+ figures/ }).waitFor();
+await take(office, 'lab-report');
 
 await office.goto('/plan');
 await office.getByRole('button', { name: 'Propose the rest' }).click();

@@ -68,3 +68,34 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	await page.goto(`/visits/${visit}`);
 	await expect(page.getByText(/2 plates, counts pooled/).first()).toBeVisible();
 });
+
+test('a bottle is taken in as it came, with no network; one that nobody sent says so', async ({ page, context }) => {
+	await packField(page);
+	await context.setOffline(true);
+	await page.goto('/bench');
+	const find = page.getByRole('region', { name: 'Find a bottle' });
+	await find.getByLabel('Label of a bottle that came').fill('ZZ9-260514-B');
+	await expect(find.getByText('No bottle ZZ9-260514-B is on this device.')).toBeVisible();
+	// what stands on it so far is enough to choose from
+	await find.getByLabel('Label of a bottle that came').fill('ho1-2605');
+	const label = /HO1-260514-B/;
+	await find.getByRole('listitem').filter({ hasText: label }).getByRole('link', { name: /^Open/ }).click();
+	await page.getByText(/^Take in \d bottle/).click();
+	const form = page.getByRole('form', { name: /^Take in HO1-260514-B/ });
+	await form.getByLabel('Came at, °C').fill('350');
+	await expect(form.getByRole('alert')).toHaveText('A temperature in °C, like 4.5.');
+	await expect(form.getByRole('button', { name: /^Accept HO1/ })).toBeDisabled();
+	await form.getByLabel('Came at, °C').fill('14');
+	await form.getByRole('button', { name: 'some has leaked' }).click();
+	await expect(form.getByRole('status')).toContainText('came at 14 °C, over 10 °C; some has leaked');
+	await form.getByRole('button', { name: /^Accept with a doubt/ }).click();
+	await expect(page.getByText(/Bottle HO1-260514-B was taken in with a doubt: came at 14 °C/)).toBeVisible();
+	await expect(form).toHaveCount(0);
+	// it can be poured all the same, and the next who looks sees how it came
+	await expect(page.getByRole('form', { name: /^Pour plates of HO1/ })).toBeVisible();
+	await page.getByRole('link', { name: 'Bench' }).click();
+	await find.getByLabel('Label of a bottle that came').fill('HO1-260514-B');
+	await expect(find.getByRole('listitem')).toContainText('accepted, with a doubt');
+	await context.setOffline(false);
+	await expect(page.getByRole('status').filter({ hasText: /not sent|to send/ })).toHaveCount(0);
+});

@@ -76,8 +76,9 @@
 	<p><b>{label}</b>{isBlank ? ', a blank: one plate, nothing may grow' : ''}</p>
 	{#if !isBlank}
 		<p class="small">
-			{#if usual}This site mostly shows {usual.low} to {usual.high} in 100 mL: with {advised[0]} mL a clean day can be counted,
-				with {advised.at(-1)} mL a foul one{isTooCrowded
+			{#if usual}This site mostly shows {usual.low} to {usual.high} in 100 mL: {advised[0] === advised.at(-1)
+					? `${advised[0]} mL can be counted on a clean day and on a foul one`
+					: `with ${advised[0]} mL a clean day can be counted, with ${advised.at(-1)} mL a foul one`}{isTooCrowded
 					? ', and a foul day still crowds the plate: thin the sample first'
 					: ''}.{:else}Nobody knows this site yet: pour {advised[0]} mL, and learn from what grows.{/if}
 		</p>

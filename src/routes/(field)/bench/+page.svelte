@@ -1,10 +1,12 @@
 <script lang="ts">
 	import { limitsOf } from '$lib/core/method';
 	import { heldFor_h } from '$lib/core/custody';
-	import { bottlesToPour, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
+	import { receptionWords } from '$lib/core/subjects/bottle/words';
+	import { bottlesToPour, bottlesToReceive, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
 	import { stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
+	import FindBottle from '$lib/ui/bench/FindBottle.svelte';
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
 	import { fieldApp } from '../field-context';
 	import FieldNote from '../FieldNote.svelte';
@@ -25,6 +27,16 @@
 				}))
 			)
 			.toSorted((a, b) => b.held_h - a.held_h)
+	);
+	const labelled = $derived(
+		shelf.visits.flatMap((v) =>
+			Object.entries(v.sheet.bottles ?? {}).flatMap(([id, { label, filledAt, received }]) => {
+				if (label === undefined || filledAt === undefined) return [];
+				const isExpected = bottlesToReceive(v.sheet).includes(id);
+				const came = received?.verdict ? receptionWords[received.verdict] : 'here already';
+				return [{ label, visitId: v.id, siteName: v.siteName, standing: isExpected ? 'not taken in yet' : came }];
+			})
+		)
 	);
 	/** Plates of one bottle are of one age and read in one go. */
 	const standing = $derived(
@@ -65,6 +77,7 @@
 		<p class="say ask">Nobody has signed in on this device yet. <a href="/sign-in">Sign in</a> once with a network.</p>
 	{:else}
 		{#if limits}<ShelfLine plates={standing} {limits} />{/if}
+		<FindBottle bottles={labelled} />
 		<section aria-label="To be read now">
 			<h2 class="ruled">Read now</h2>
 			<ul>

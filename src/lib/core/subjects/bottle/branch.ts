@@ -16,6 +16,10 @@ export type Preservative = (typeof preservatives)[number];
 export const bottleKinds = ['bacteria', 'nutrients', 'fresh'] as const;
 export type BottleKind = (typeof bottleKinds)[number];
 
+export const lids = ['tight', 'leaked', 'open'] as const;
+export const receptions = ['accepted', 'flagged', 'refused'] as const;
+export type Reception = (typeof receptions)[number];
+
 /** A figure as a lab reported it, with what stood beside it in the file. */
 export const LabFigure = z.strictObject({
 	figure: Figure,
@@ -72,6 +76,15 @@ export const bottles = z
 			filteredAt: leaf(Instant),
 			onIceAt: leaf(Instant),
 			atLabAt: leaf(Instant),
+			/** How it came there, and whether whoever took it in would have a figure from it. */
+			received: z
+				.object({
+					temperature_C: leaf(temperature_C),
+					lid: leaf(z.enum(lids, { error: lids.join(', ') })),
+					verdict: leaf(z.enum(receptions, { error: receptions.join(', ') })),
+					reason: leaf(Text.max(200, 'at most 200 letters'))
+				})
+				.optional(),
 			/** When the lab poured the last of its plates: there its time ends. */
 			platedAt: leaf(Instant),
 			/** What somebody typed of what was found in it. */
@@ -104,4 +117,4 @@ export const custody = z
 	.optional();
 
 /** What the bench writes of a bottle: when it came and was plated, what was found, who had it. */
-export const ofBench = /^(bottles\/[^/]+\/((results|reports)\/|(atLabAt|platedAt)$)|custody\/)/;
+export const ofBench = /^(bottles\/[^/]+\/((results|reports|received)\/|(atLabAt|platedAt)$)|custody\/)/;

@@ -5,6 +5,7 @@ import { defineSubject } from '../subject';
 import { coolerFlags, handlingFlags, labelFlags } from './handling';
 import { heldBacteria, heldNutrients, labFindings, otherwiseKept } from './held';
 import { pairFlags } from './pairs';
+import { receivedFlags } from './received';
 import { stepOfBottle } from './step';
 
 /**
@@ -33,6 +34,7 @@ export const bottle = defineSubject({
 				flags: [
 					...held.flags,
 					...otherwiseKept(id, one, step),
+					...receivedFlags(id, one, limitsOf(card).cooler_C),
 					...labelFlags(id, one, bottles, where),
 					...handlingFlags(id, one, step)
 				]

@@ -38,6 +38,19 @@ export const bottleFlags = {
 		(e, said) =>
 			`${nameOf(e.parameter, said)} of bottle ${e.label} was analysed ${plain(e.held_h / 24, 0)} days or more after filling; it keeps ${plain(e.limit_h / 24, 0)}. The figure is qualified, and says so.`
 	),
+	'bottle-refused': doubtKind<{ label: string; reason: string }>(
+		'spoils',
+		(e) => `Bottle ${e.label} was refused when it came: ${e.reason}. No figure is taken from it.`
+	),
+	'bottle-doubted': doubtKind<{ label: string; reason: string }>(
+		'ask',
+		(e) => `Bottle ${e.label} was taken in with a doubt: ${e.reason}. Its figures are qualified, and say so.`
+	),
+	'bottle-leaked': doubtKind<{ label: string; isOpen: boolean }>('ask', (e) =>
+		e.isOpen
+			? `Bottle ${e.label} came open, or with its seal broken: something may have got in.`
+			: `Some of bottle ${e.label} had leaked when it came: something may have got in too.`
+	),
 	'plating-unsaid': doubtKind<{ label: string; limit_h: number }>(
 		'ask',
 		(e) =>

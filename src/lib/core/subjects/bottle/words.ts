@@ -1,5 +1,5 @@
 import type { BranchWords } from '../branch-words';
-import type { BottleKind, Technique } from './branch';
+import type { BottleKind, lids, Reception, Technique } from './branch';
 
 /** How a bottle was filled, in words. */
 export const techniqueWords = {
@@ -32,6 +32,20 @@ export const bottleKindWords = {
 	fresh: 'nutrients, nothing added'
 } as const satisfies Record<BottleKind, string>;
 
+/** How a bottle was closed when it came. */
+export const lidWords = {
+	tight: 'tight',
+	leaked: 'some has leaked',
+	open: 'open, or its seal broken'
+} as const satisfies Record<(typeof lids)[number], string>;
+
+/** What whoever takes a bottle in says of it. */
+export const receptionWords = {
+	accepted: 'accepted',
+	flagged: 'accepted, with a doubt',
+	refused: 'refused'
+} as const satisfies Record<Reception, string>;
+
 /** How the places of a sheet that this subject owns are said in the logbook. */
 export const bottlePlaces: BranchWords = {
 	name: 'bottle',
@@ -56,6 +70,11 @@ export const bottlePlaces: BranchWords = {
 		filteredAt: 'time of filtering',
 		onIceAt: 'time on ice',
 		atLabAt: 'time at the lab',
+		received: 'how it came',
+		lid: 'lid',
+		verdict: 'taken in',
+		reason: 'why',
+		temperature_C: 'temperature',
 		platedAt: 'time of the last plate',
 		results: 'result',
 		reports: 'reported by the lab'
@@ -64,6 +83,8 @@ export const bottlePlaces: BranchWords = {
 		kind: { bacteria: 'bacteria', nutrients: 'nutrients, preserved', fresh: 'nutrients, nothing added' },
 		technique: techniqueWords,
 		role: { routine: 'sample', duplicate: 'duplicate', blank: 'blank' },
+		lid: lidWords,
+		verdict: receptionWords,
 		water: { stream: 'the stream’s', deionised: 'deionised water', sterile: 'sterile buffered water' }
 	}
 };

@@ -49,7 +49,21 @@ export function onShelf({ pouredAt, readAt, state }: PlateSheet, limits: Reading
 /** Bottles of a visit for bacteria that were filled, and of which neither we nor a lab poured a plate yet. */
 export function bottlesToPour({ bottles, plates }: Pick<Sheet, 'bottles' | 'plates'>): string[] {
 	const poured = new Set(Object.values(plates ?? {}).map((p) => p.bottle));
-	return Object.entries(bottles ?? {}).flatMap(([id, { kind, filledAt, platedAt }]) =>
-		kind === 'bacteria' && filledAt !== undefined && platedAt === undefined && !poured.has(id) ? [id] : []
+	return Object.entries(bottles ?? {}).flatMap(([id, { kind, filledAt, platedAt, received }]) =>
+		kind === 'bacteria' &&
+		filledAt !== undefined &&
+		platedAt === undefined &&
+		received?.verdict !== 'refused' &&
+		!poured.has(id)
+			? [id]
+			: []
 	);
 }
+
+/** Bottles of a visit that were filled and that nobody has taken in yet. */
+export const bottlesToReceive = ({ bottles }: Pick<Sheet, 'bottles'>): string[] =>
+	Object.entries(bottles ?? {}).flatMap(([id, { filledAt, platedAt, atLabAt, received }]) =>
+		filledAt !== undefined && platedAt === undefined && atLabAt === undefined && received?.verdict === undefined
+			? [id]
+			: []
+	);

@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { limitsOf } from '$lib/core/method';
-	import { bottlesToPour, onShelf } from '$lib/core/subjects/plates/shelf';
+	import { bottlesToPour, bottlesToReceive, onShelf } from '$lib/core/subjects/plates/shelf';
+	import { counted } from '$lib/core/wording';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { writerIn } from '$lib/field/visit-writer';
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
+	import ReceiveBottle from '$lib/ui/bench/ReceiveBottle.svelte';
 	import ReadPlate from '$lib/ui/bench/ReadPlate.svelte';
 	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
 	import Doubts from '$lib/ui/logbook/Doubts.svelte';
@@ -28,17 +30,24 @@
 	const sheet = $derived(log.folded.sheet);
 	const limits = $derived(log.card ? limitsOf(log.card) : null);
 	const plates = $derived(Object.entries(sheet.plates ?? {}));
+	/** Whoever had the bottles last: as custody says, else the crew. */
+	const lastHolder = $derived(
+		Object.values(sheet.custody ?? {})
+			.toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
+			.findLast((c) => c.to !== undefined)?.to ?? Object.keys(sheet.arrival?.crew ?? {}).join(', ')
+	);
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates, and about how the bottles came to them. */
 	const flags = $derived(
 		(log.outcome?.flags ?? []).filter(({ path }) => {
 			const [branch, id = ''] = path.split('/');
-			return branch === 'plates' || (branch === 'bottles' && sheet.bottles?.[id]?.kind === 'bacteria');
+			const bottle = branch === 'bottles' ? sheet.bottles?.[id] : undefined;
+			return branch === 'plates' || bottle?.kind === 'bacteria' || bottle?.received !== undefined;
 		})
 	);
 </script>
 
-<svelte:head><title>Plates of {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
+<svelte:head><title>Bottles and plates of {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
 
 <header class="top">
 	<a class="back" href="/bench" aria-label="Bench">‹</a>
@@ -46,8 +55,25 @@
 	<FieldNote {app} />
 </header>
 <main>
-	<h1>Plates</h1>
+	<h1>Bottles and plates</h1>
 	{#if log.entries && log.drafts && log.card && limits && app.packed && log.outcome}
+		{#if bottlesToReceive(sheet).length}
+			<details open={bottlesToPour(sheet).length === 0 && plates.length === 0}>
+				<summary>Take in {counted(bottlesToReceive(sheet).length, 'bottle')}: how they came</summary>
+				<div class="came">
+					{#each bottlesToReceive(sheet) as bottle (bottle)}
+						<ReceiveBottle
+							id={bottle}
+							bottle={sheet.bottles![bottle]!}
+							card={log.card}
+							from={lastHolder}
+							to={app.packed.satchel.member.name}
+							{writer}
+						/>
+					{/each}
+				</div>
+			</details>
+		{/if}
 		{#each bottlesToPour(sheet) as bottle (bottle)}
 			<PourPlates
 				{bottle}
@@ -82,6 +108,16 @@
 </main>
 
 <style>
+	summary {
+		min-height: 3rem;
+		padding: 0.75rem 0;
+		font-weight: 600;
+		cursor: pointer;
+	}
+	.came {
+		display: grid;
+		gap: 0.75rem;
+	}
 	.top {
 		display: flex;
 		align-items: center;

@@ -1,0 +1,63 @@
+import { describe, expect, it } from 'vitest';
+import { aLine } from '../../../../../tests/a-line';
+import { fold } from '../../logbook';
+import { streamVisit } from '../../method';
+import { evaluate } from '../../visit';
+import { flagSentence } from '../flags';
+import { bottlesToPour, bottlesToReceive } from '../plates/shelf';
+
+const now_ms = Date.UTC(2026, 4, 14, 10);
+const see = (values: Record<string, unknown>) =>
+	evaluate(fold(Object.entries(values).map(([path, value], i) => aLine(i + 1, now_ms + i, path, value))), streamVisit, {
+		now_ms,
+		site: { elevation_m: 100, usual: {} },
+		instruments: {}
+	});
+const bottle = {
+	'bottles/bacteria/kind': 'bacteria',
+	'bottles/bacteria/label': 'TE3-B',
+	'bottles/bacteria/filledAt': '2026-05-14T08:00:00Z',
+	'bottles/bacteria/onIceAt': '2026-05-14T08:05:00Z'
+};
+const received = (more: Record<string, unknown>) => ({
+	...bottle,
+	'bottles/bacteria/atLabAt': '2026-05-14T09:30:00Z',
+	...Object.fromEntries(Object.entries(more).map(([key, value]) => [`bottles/bacteria/received/${key}`, value]))
+});
+const sentences = (values: Record<string, unknown>) =>
+	see(values)
+		.flags.filter((f) => f.path === 'bottles/bacteria')
+		.map((f) => flagSentence(f));
+
+describe('how a bottle came', () => {
+	it('that was accepted, cold and tight says nothing', () => {
+		const codes = see(received({ verdict: 'accepted', lid: 'tight', temperature_C: 4 })).flags.map((f) => f.code);
+		expect(codes.filter((c) => c.startsWith('bottle-') || c === 'cooler-warm')).toEqual([]);
+	});
+
+	it('that was refused spoils its figure, with the reason; one with a doubt qualifies it', () => {
+		const refused = see(received({ verdict: 'refused', reason: 'lid off' })).flags.find(
+			(f) => f.code === 'bottle-refused'
+		);
+		expect(refused).toMatchObject({ parameter: 'e-coli', evidence: { reason: 'lid off' } });
+		expect(sentences(received({ verdict: 'flagged', reason: 'no ice left' }))).toContain(
+			'Bottle TE3-B was taken in with a doubt: no ice left. Its figures are qualified, and say so.'
+		);
+	});
+
+	it('that leaked, or came warm, is asked about', () => {
+		const said = sentences(received({ verdict: 'accepted', lid: 'leaked', temperature_C: 14 })).join(' ');
+		expect(said).toContain('Some of bottle TE3-B had leaked');
+		expect(said).toContain('14.0 °C');
+	});
+
+	it('takes it off what is expected; what was refused is not poured', () => {
+		const sheetOf = (values: Record<string, unknown>) =>
+			fold(Object.entries(values).map(([path, value], i) => aLine(i + 1, now_ms + i, path, value))).sheet;
+		expect([bottlesToReceive(sheetOf(bottle)), bottlesToPour(sheetOf(bottle))]).toEqual([['bacteria'], ['bacteria']]);
+		const accepted = sheetOf(received({ verdict: 'accepted' }));
+		expect([bottlesToReceive(accepted), bottlesToPour(accepted)]).toEqual([[], ['bacteria']]);
+		const refused = sheetOf(received({ verdict: 'refused' }));
+		expect([bottlesToReceive(refused), bottlesToPour(refused)]).toEqual([[], []]);
+	});
+});

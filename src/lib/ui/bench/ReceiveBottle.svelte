@@ -1,0 +1,159 @@
+<script module lang="ts">
+	import type { MethodCard } from '$lib/core/method';
+	import type { BottleSheet } from '$lib/core/subjects/bottle/held';
+	import type { Writer } from '../entry/writer';
+
+	export interface Props {
+		id: string;
+		bottle: BottleSheet;
+		card: MethodCard;
+		/** Who had it last, as far as anybody said. */
+		from: string;
+		/** Who takes it in. */
+		to: string;
+		writer: Writer;
+	}
+</script>
+
+<script lang="ts">
+	import { heldFor_h, nutrientHolding_h } from '$lib/core/custody';
+	import { temperature_C } from '$lib/core/leaf';
+	import { limitsOf } from '$lib/core/method';
+	import { readPlain } from '$lib/core/quantity';
+	import { lids, receptions, type Reception } from '$lib/core/subjects/bottle/branch';
+	import { preservedIn } from '$lib/core/subjects/bottle/held';
+	import { stepOfBottle } from '$lib/core/subjects/bottle/step';
+	import { bottleKindWords, lidWords, receptionWords } from '$lib/core/subjects/bottle/words';
+	import { stepsOf } from '$lib/core/subjects/steps';
+	import { sayDuration } from '$lib/core/wording';
+	import { stamp } from '../entry/writer';
+
+	let { id, bottle, card, from, to, writer }: Props = $props();
+
+	const HOUR_ms = 3_600_000;
+	const label = $derived(bottle.label ?? id);
+	const held_h = $derived(heldFor_h(Date.parse(bottle.filledAt!), writer.now_ms));
+	const limit_h = $derived(
+		bottle.kind === 'bacteria'
+			? card.holding.bacteria_h
+			: nutrientHolding_h(preservedIn(bottle, stepOfBottle(id, stepsOf(card, 'bottle'))))
+	);
+	let typed = $state('');
+	let lid = $state<(typeof lids)[number]>('tight');
+	let giver = $state<string | null>(null);
+	let reason = $state('');
+	const temperature = $derived.by(() => {
+		const read = readPlain(typed);
+		return temperature_C.safeParse(read).success ? read : null;
+	});
+	const why = $derived(typed.trim() === '' || temperature !== null ? null : 'A temperature in °C, like 4.5.');
+	const warm_C = $derived(limitsOf(card).cooler_C);
+	/** What speaks against taking it in without a word. */
+	const against = $derived([
+		...(held_h > limit_h ? [`held ${sayDuration(held_h * HOUR_ms)}, its limit is ${limit_h} h`] : []),
+		...(temperature !== null && temperature > warm_C ? [`came at ${typed} °C, over ${warm_C} °C`] : []),
+		...(lid === 'tight' ? [] : [lidWords[lid]])
+	]);
+	const said = $derived(reason.trim() || against.join('; '));
+
+	function take(verdict: Reception) {
+		if (why !== null || (verdict !== 'accepted' && said === '')) return;
+		const now = stamp(writer);
+		const place = `bottles/${id}`;
+		const custody = `custody/received-${id}`;
+		void writer.setAll({
+			[`${place}/atLabAt`]: now,
+			[`${place}/received/lid`]: lid,
+			...(temperature === null ? {} : { [`${place}/received/temperature_C`]: temperature }),
+			...(verdict === 'accepted' ? {} : { [`${place}/received/reason`]: said }),
+			[`${place}/received/verdict`]: verdict,
+			[`${custody}/from`]: (giver ?? from).trim() || 'not said',
+			[`${custody}/to`]: to,
+			[`${custody}/at`]: now
+		});
+	}
+</script>
+
+<form onsubmit={(e) => e.preventDefault()} aria-label="Take in {label}">
+	<p>
+		<b>{label}</b>{bottle.kind ? `, ${bottleKindWords[bottle.kind]}` : ''}{bottle.role === 'blank' ? ', a blank' : ''}.
+		<span class:late={held_h > limit_h}>Filled {sayDuration(held_h * HOUR_ms)} ago; it keeps {limit_h} h.</span>
+	</p>
+	<div class="pair">
+		<label>Came at, °C <input class="input" inputmode="decimal" autocomplete="off" bind:value={typed} /></label>
+		<label
+			>From whom <input
+				class="wide input"
+				autocomplete="off"
+				maxlength="80"
+				value={giver ?? from}
+				oninput={(e) => (giver = e.currentTarget.value)}
+			/></label
+		>
+	</div>
+	{#if why}<p class="why" role="alert">{why}</p>{/if}
+	<p class="choices" role="group" aria-label="Its lid">
+		<span>Lid</span>
+		{#each lids as one (one)}
+			<button
+				type="button"
+				class={['btn', lid === one ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
+				aria-pressed={lid === one}
+				onclick={() => (lid = one)}>{lidWords[one]}</button
+			>
+		{/each}
+	</p>
+	{#if against.length}<p class="say ask" role="status">{against.join('; ')}.</p>{/if}
+	<label>Why, where you doubt or refuse it <input class="wide input" maxlength="200" bind:value={reason} /></label>
+	<p class="choices">
+		{#each receptions as verdict (verdict)}
+			<button
+				type="button"
+				class={[
+					'btn',
+					verdict === (against.length ? 'flagged' : 'accepted')
+						? 'preset-filled-primary-500'
+						: 'preset-outlined-primary-500'
+				]}
+				disabled={why !== null || (verdict !== 'accepted' && said === '')}
+				onclick={() => take(verdict)}
+				>{{ accepted: 'Accept', flagged: 'Accept with a doubt', refused: 'Refuse' }[verdict]}<span
+					class="visually-hidden"
+				>
+					{label}, {receptionWords[verdict]}</span
+				></button
+			>
+		{/each}
+	</p>
+</form>
+
+<style>
+	form {
+		display: grid;
+		gap: 0.5rem;
+		padding: 0.625rem 0.75rem;
+		border: 1.5px solid var(--ink-3);
+		background: var(--page);
+	}
+	.pair,
+	.choices {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 0.5rem;
+	}
+	:is(.btn, .input) {
+		min-height: 3rem;
+	}
+	.input {
+		width: 6rem;
+	}
+	.input.wide {
+		width: min(18rem, 100%);
+	}
+	.late,
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>
