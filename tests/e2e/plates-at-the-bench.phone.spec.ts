@@ -99,3 +99,58 @@ test('a bottle is taken in as it came, with no network; one that nobody sent say
 	await context.setOffline(false);
 	await expect(page.getByRole('status').filter({ hasText: /not sent|to send/ })).toHaveCount(0);
 });
+
+test('a bottle goes into tubes; those that grew are tapped, and the number is the most probable one', async ({
+	page,
+	context
+}) => {
+	await packField(page);
+	await context.setOffline(true);
+	await page.goto('/bench');
+	const waiting = page.getByRole('region', { name: 'Bottles to pour' }).getByRole('listitem');
+	await waiting
+		.filter({ hasText: /^TE1-\d{6}-B / })
+		.first()
+		.getByRole('link', { name: /^Pour/ })
+		.click();
+	await page.getByText('Into tubes or wells instead').first().click();
+	const fill = page.getByRole('form', { name: /^Fill tubes from TE1/ });
+	await fill.getByLabel('tubes').last().fill('3.5');
+	await expect(fill.getByRole('alert')).toHaveText('From 1 to 100 tubes of each volume.');
+	await expect(fill.getByRole('button', { name: 'Filled now' })).toBeDisabled();
+	await fill.getByLabel('tubes').last().fill('5');
+	await fill.getByRole('button', { name: 'Filled now' }).click();
+
+	const set = page.getByRole('article', { name: /^Tubes TE1-\d{6}-B-T1/ });
+	await expect(set).toContainText('Too early: to be read in ');
+	const tube = (n: number, mL: string) => set.getByRole('button', { name: `tube ${n} of ${mL} mL`, exact: true });
+	for (const n of [1, 2, 3, 4, 5]) await tube(n, '10').click();
+	for (const n of [1, 3, 4]) await tube(n, '1').click();
+	await tube(2, '0.1').click();
+	await tube(2, '0.1').click();
+	// the phone dies in the middle of it
+	await page.reload();
+	await expect(tube(3, '1')).toHaveAttribute('aria-pressed', 'true');
+	await expect(tube(2, '0.1')).toHaveAttribute('aria-pressed', 'false');
+
+	// found again by halving: the density at which 5, 3 and 0 of five are most likely
+	const grown = [
+		{ v: 10, k: 5 },
+		{ v: 1, k: 3 },
+		{ v: 0.1, k: 0 }
+	];
+	const slope = (d: number) => grown.reduce((sum, { v, k }) => sum + (k * v) / (1 - Math.exp(-d * v)) - 5 * v, 0);
+	let [low, high] = [1e-4, 10];
+	for (let i = 0; i < 80; i++) {
+		const middle = (low + high) / 2;
+		if (slope(middle) > 0) low = middle;
+		else high = middle;
+	}
+	const per100 = 100 * low;
+	await expect(set.getByRole('status')).toContainText(`5 – 3 – 0 grown: ${per100.toPrecision(2)} per 100 mL`);
+	await set.getByRole('button', { name: 'Read now' }).click();
+	await expect(page.getByText(/were read after 0 h; more may still turn until 24 h/)).toBeVisible();
+	await set.getByRole('button', { name: 'Read again' }).click();
+	await expect(tube(5, '10')).toHaveAttribute('aria-pressed', 'true');
+	await context.setOffline(false);
+});

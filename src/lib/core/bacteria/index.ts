@@ -1,7 +1,7 @@
 // counts and their interval
 export { poissonInterval } from './poisson';
 export { cfuPer100mL, type Plate, type PlateResult } from './plates';
-export { mostProbableNumber, type MostProbableNumber, type Tubes } from './most-probable-number';
+export { mostProbableNumber, patternRarity, type MostProbableNumber, type Tubes } from './most-probable-number';
 // over a season
 export { geometricMean, statisticalThresholdShare } from './season';
 // duplicates

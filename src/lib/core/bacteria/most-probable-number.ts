@@ -92,3 +92,31 @@ function checkedTubes(place: string, entry: unknown): Tubes {
 		throw new RangeError(`${place} has more positives than tubes: ${checked.positives} of ${checked.tubes}`);
 	return checked;
 }
+
+/**
+ * How likely an outcome is beside the likeliest one at the same density, 0 to 1: 5 – 0 – 3 of tubes in tenfold steps is
+ * next to nothing, for something else must have gone wrong. 1 where nothing or everything grew. RangeError as above.
+ * Rarity index of Jarvis, Wilrich & Wilrich 2010.
+ */
+export function patternRarity({ series }: { series: readonly Tubes[] }): number {
+	const checked = listOf('series', series, checkedTubes);
+	const tubes = sum(checked, (s) => s.tubes);
+	const positives = sum(checked, (s) => s.positives);
+	if (positives === 0 || positives === tubes) return 1;
+	const perMl = density(checked);
+	return Math.exp(
+		sum(checked, (s) => {
+			const p = grows(perMl, s);
+			const likeliest = Math.min(s.tubes, Math.floor((s.tubes + 1) * p));
+			return logChance(s.positives, s.tubes, p) - logChance(likeliest, s.tubes, p);
+		})
+	);
+}
+
+/** ln of the chance that so many of so many grow, each with chance p. */
+function logChance(k: number, n: number, p: number): number {
+	let log = k === 0 ? 0 : k * Math.log(p);
+	if (k < n) log += (n - k) * Math.log1p(-p);
+	for (let i = 1; i <= k; i++) log += Math.log((n - k + i) / i);
+	return log;
+}

@@ -144,6 +144,13 @@ describe('rows together', () => {
 		expect(only(phosphorus({ Result: '50', Units: 'µg/L' }), { bottles }).verdict).toBe('same');
 	});
 
+	it('of a second lab do not replace what the first one said', () => {
+		const theirs = { figure: { value: 0.05, unit: 'mg_L_P' as const }, lab: 'Another lab', report: '7', asWritten: '' };
+		const bottles = [bottle('TE3-260512-N', { reports: { 'total-phosphorus': theirs } })];
+		expect(only(phosphorus(), { bottles })).toMatchObject({ verdict: 'refused', write: null });
+		expect(only(phosphorus(), { bottles }).why[0]).toContain('Another lab has reported 0.05 mg/L as P');
+	});
+
 	it('with no heading that is known are asked for it', () => {
 		const { missingFields, unknown, lines } = plan([{ 'Lab ref': '7', Result: '1' }]);
 		expect(missingFields).toEqual(['label', 'parameter', 'unit']);

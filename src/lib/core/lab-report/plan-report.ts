@@ -171,6 +171,13 @@ function lineOf(
 	const unitsThatFit = isImplausible(known, figure) ? usualIn(figure, parameter, own) : [];
 	const found = { ...start, doubts, unitsThatFit };
 	if (before === undefined) return { ...found, verdict: 'new', write };
+	if (before.lab !== file.lab)
+		return {
+			...start,
+			why: [
+				`${before.lab} has reported ${writeFigure(before.figure)} of this bottle already. A bottle that is split between two labs has a label for each half.`
+			]
+		};
 	const isSame = isSameFigure(before.figure, figure, known.unit);
 	return isSame
 		? { ...found, verdict: 'same', doubts: [] }

@@ -5,6 +5,7 @@
 export const ways = [
 	'lab',
 	'plates',
+	'tubes',
 	'section',
 	'flume',
 	'bucket',

@@ -1,6 +1,7 @@
 import { arrival, handovers } from './arrival/branch';
 import { bottles, custody, ofBench as bottleOfBench } from './bottle/branch';
 import { disc } from './disc/branch';
+import { growthTubes, ofBench as tubesOfBench } from './growth-tubes/branch';
 import { conditions, habitat } from './form/branch';
 import { gaugings } from './gauging/branch';
 import { gear, leaving } from './leaving/branch';
@@ -26,6 +27,7 @@ export const branches = {
 	bottles,
 	custody,
 	plates,
+	growthTubes,
 	titrations,
 	disc,
 	staff,
@@ -57,4 +59,4 @@ export function writerOf(path: string): 'reviewer' | 'bench' | 'field' {
 	return ofBench.some((place) => place.test(path)) ? 'bench' : 'field';
 }
 
-const ofBench = [bottleOfBench, platesOfBench, titrationsOfBench];
+const ofBench = [bottleOfBench, platesOfBench, tubesOfBench, titrationsOfBench];

@@ -8,6 +8,7 @@ import { gaugingFlags } from './gauging/flags';
 import { kitFlags } from './kit/flags';
 import { netFlags } from './net/flags';
 import { paperCopyFlags } from './paper-copy/flags';
+import { growthTubesFlags } from './growth-tubes/flags';
 import { platesFlags } from './plates/flags';
 import { readingFlags } from './reading/flags';
 import { samplerFlags } from './sampler/flags';
@@ -31,6 +32,7 @@ export const flagsBySubject = {
 	sampler: samplerFlags,
 	paperCopy: paperCopyFlags,
 	plates: platesFlags,
+	growthTubes: growthTubesFlags,
 	reading: readingFlags,
 	staffGauge: staffFlags,
 	titration: titrationFlags,

@@ -9,6 +9,7 @@ import { gearPlaces, leavingPlaces } from './leaving/words';
 import { netPlaces } from './net/words';
 import { samplerPlaces } from './sampler/words';
 import { copyPlaces, photoPlaces } from './paper-copy/words';
+import { growthTubePlaces } from './growth-tubes/words';
 import { platePlaces } from './plates/words';
 import { meterPlaces, readingPlaces } from './reading/words';
 import { reportedPlaces, reviewPlaces } from './review/words';
@@ -28,6 +29,7 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	bottles: bottlePlaces,
 	custody: custodyPlaces,
 	plates: platePlaces,
+	growthTubes: growthTubePlaces,
 	titrations: titrationPlaces,
 	disc: discPlaces,
 	staff: staffPlaces,

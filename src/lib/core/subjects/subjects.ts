@@ -4,6 +4,7 @@ import { derived } from './derived/findings';
 import { disc } from './disc/findings';
 import { form } from './form/findings';
 import { gauging } from './gauging/findings';
+import { growthTubes } from './growth-tubes/findings';
 import { kit } from './kit/findings';
 import { leaving } from './leaving/findings';
 import { net } from './net/findings';
@@ -37,6 +38,7 @@ export const subjects: readonly Subject[] = [
 	voucher,
 	bottle,
 	plates,
+	growthTubes,
 	wait,
 	leaving,
 	paperCopy

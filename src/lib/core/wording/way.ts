@@ -4,6 +4,7 @@ import type { Way } from '../quantity';
 export const wayWords: Record<Way, string> = {
 	lab: 'the lab',
 	plates: 'plates',
+	tubes: 'tubes, by the most probable number',
 	section: 'a cross-section',
 	flume: 'a flume',
 	bucket: 'bucket and stopwatch',

@@ -90,6 +90,7 @@ async function takeIn(
 	if (looked.fingerprint !== said.confirmed)
 		return { why: 'Something has changed since you looked. Nothing was written; look again.' };
 	const writes = looked.lines.filter((l) => l.write !== null);
+	if (writes.length === 0) return { why: 'Nothing of this report can be written as it stands.' };
 	const entries = await linesOf(tx, member, writes, now_ms);
 	const { refused } = await receiveEntries(tx, member, entries, { now_ms, skew_ms: null });
 	if (refused[0]) throw new NotTaken(`${refused[0].path}: ${refused[0].why}. Nothing was written.`);

@@ -4,7 +4,9 @@
 	import { counted } from '$lib/core/wording';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { writerIn } from '$lib/field/visit-writer';
+	import FillTubes from '$lib/ui/bench/FillTubes.svelte';
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
+	import ReadTubes from '$lib/ui/bench/ReadTubes.svelte';
 	import ReceiveBottle from '$lib/ui/bench/ReceiveBottle.svelte';
 	import ReadPlate from '$lib/ui/bench/ReadPlate.svelte';
 	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
@@ -36,13 +38,16 @@
 			.toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
 			.findLast((c) => c.to !== undefined)?.to ?? Object.keys(sheet.arrival?.crew ?? {}).join(', ')
 	);
+	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates, and about how the bottles came to them. */
 	const flags = $derived(
 		(log.outcome?.flags ?? []).filter(({ path }) => {
 			const [branch, id = ''] = path.split('/');
 			const bottle = branch === 'bottles' ? sheet.bottles?.[id] : undefined;
-			return branch === 'plates' || bottle?.kind === 'bacteria' || bottle?.received !== undefined;
+			return (
+				branch === 'plates' || branch === 'growthTubes' || bottle?.kind === 'bacteria' || bottle?.received !== undefined
+			);
 		})
 	);
 </script>
@@ -84,16 +89,23 @@
 				{limits}
 				{writer}
 			/>
+			<details>
+				<summary>Into tubes or wells instead</summary>
+				<FillTubes {bottle} label={sheet.bottles?.[bottle]?.label ?? bottle} taken={tubes.map(([id]) => id)} {writer} />
+			</details>
 		{/each}
 		{#each plates as [id, plate] (id)}
 			<ReadPlate {id} {plate} stands={onShelf(plate, limits, app.now_ms)} {limits} {writer} />
+		{/each}
+		{#each tubes as [id, set] (id)}
+			<ReadTubes {id} {set} {limits} now_ms={app.now_ms} {writer} />
 		{/each}
 		<Doubts {flags} card={log.card} onretype={() => undefined} />
 		<MeansNow
 			screen={{ outcome: log.outcome, satchel: app.packed.satchel, card: log.card, now_ms: app.now_ms }}
 			parameters={['e-coli']}
 		/>
-		{#if plates.length === 0 && bottlesToPour(sheet).length === 0}
+		{#if plates.length === 0 && tubes.length === 0 && bottlesToPour(sheet).length === 0}
 			<p>No bottle of this visit was filled for bacteria.</p>
 		{/if}
 		{#if plates.length && plates.every(([, p]) => p.state !== undefined)}
