@@ -11,14 +11,18 @@ const now_ms = Date.UTC(2026, 4, 15, 12);
 const iso = (hours: number) => new Date(now_ms + hours * 3_600_000).toISOString();
 const volumes = [10, 1, 0.1];
 const upTo = (n: number) => Array.from({ length: n }, (_, i) => i + 1);
-const set = (id: string, grown: readonly number[] | null, more: Record<string, unknown> = {}) => ({
+const set = (
+	id: string,
+	grown: readonly number[] | null,
+	more: Record<string, unknown> = {}
+): Record<string, unknown> => ({
 	[`growthTubes/${id}/bottle`]: 'bacteria',
 	[`growthTubes/${id}/filledAt`]: iso(-26),
-	...Object.fromEntries(
-		volumes.flatMap((volume_mL, i) => [
+	...Object.fromEntries<unknown>(
+		volumes.flatMap((volume_mL, i): [string, unknown][] => [
 			[`growthTubes/${id}/rows/r${i}/volume_mL`, volume_mL],
 			[`growthTubes/${id}/rows/r${i}/tubes`, 5],
-			...(grown ? [[`growthTubes/${id}/rows/r${i}/grown`, upTo(grown[i]!)] as const] : [])
+			...(grown ? [[`growthTubes/${id}/rows/r${i}/grown`, upTo(grown[i]!)] as [string, unknown]] : [])
 		])
 	),
 	...(grown ? { [`growthTubes/${id}/readAt`]: iso(-1) } : {}),
