@@ -40,10 +40,15 @@
 		};
 	});
 
-	/** Each answer is looked at at once; what is sent is what the page holds after it. */
+	/**
+	 * Each answer is looked at at once; what is sent is what the page holds after it. One that is given while the last
+	 * is still being looked at waits for it: answers must not overtake each other.
+	 */
+	let isAskedAgain = false;
 	async function lookAgain() {
 		await tick();
-		looker?.requestSubmit(looker.querySelector<HTMLButtonElement>('[data-look]'));
+		if (isReading) isAskedAgain = true;
+		else looker?.requestSubmit(looker.querySelector<HTMLButtonElement>('[data-look]'));
 	}
 
 	function correct(line: number, correction: RowCorrection) {
@@ -82,8 +87,11 @@
 			use:enhance={() => {
 				isReading = true;
 				return async ({ update }) => {
-					isReading = false;
 					await update({ reset: false });
+					isReading = false;
+					if (!isAskedAgain) return;
+					isAskedAgain = false;
+					void lookAgain();
 				};
 			}}
 		>
