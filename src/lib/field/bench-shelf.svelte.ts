@@ -7,10 +7,10 @@ export interface BenchVisit {
 	id: string;
 	siteName: string;
 	card: MethodCard;
-	sheet: Pick<Sheet, 'bottles' | 'plates'>;
+	sheet: Pick<Sheet, 'bottles' | 'plates' | 'growthTubes'>;
 }
 
-/** All bottles and plates on this device, by the visits that they are of. */
+/** All bottles, plates and tubes on this device, by the visits that they are of. */
 export class BenchShelf {
 	#lines = $state.raw<KeptEntry[]>([]);
 	constructor(readonly packed: () => Packed | null) {}
@@ -20,7 +20,7 @@ export class BenchShelf {
 		const watching = liveQuery(() =>
 			store.entries
 				.where('path')
-				.startsWithAnyOf('opening', 'bottles/', 'plates/')
+				.startsWithAnyOf('opening', 'bottles/', 'plates/', 'growthTubes/')
 				.filter((e) => e.state !== 'refused')
 				.toArray()
 		).subscribe((lines) => (this.#lines = lines));

@@ -1,11 +1,9 @@
-import XMLBuilder from 'fast-xml-builder';
 import type { RoutePoint } from '../core/interchange';
-
-const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', textNodeName: '#', format: true });
+import { xmlDocument } from './xml';
 
 /** A GPX 1.1 file around what is in it; names of elements as GPX has them, attributes with an @. */
 const gpxOf = (inside: object, more: Record<string, string> = {}): string =>
-	`<?xml version="1.0" encoding="UTF-8"?>\n${builder.build({
+	xmlDocument({
 		gpx: {
 			'@version': '1.1',
 			'@creator': 'Keen Riffle',
@@ -13,7 +11,7 @@ const gpxOf = (inside: object, more: Record<string, string> = {}): string =>
 			...more,
 			...inside
 		}
-	})}`;
+	});
 
 const at = ({ latitude, longitude, name, about }: RoutePoint) => ({
 	'@lat': String(latitude),

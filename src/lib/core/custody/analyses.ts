@@ -1,5 +1,6 @@
 import { isKnownCode, type KnownCode, type ParameterCode } from '../quantity';
 import type { Preservative } from '../subjects/bottle/branch';
+import { heldFor_h } from './holding';
 
 /** What an analysis asks of its bottle. Hours count from filling; the lab's own rules come first. */
 export interface AnalysisRule {
@@ -35,6 +36,22 @@ const analysisRules: Partial<Record<KnownCode, AnalysisRule>> = {
 /** What a parameter asks of its bottle; nothing where any bottle does. */
 export const ruleFor = (parameter: ParameterCode): AnalysisRule | undefined =>
 	isKnownCode(parameter) ? analysisRules[parameter] : undefined;
+
+/**
+ * Hours for which a bottle surely stood before the day on which it was analysed, where those are more than it keeps;
+ * null where they are not, or nobody said. Somewhere on the earth a day begins up to half a day before it does in
+ * Greenwich, so as much is taken off.
+ */
+export function heldBeforeAnalysis(
+	{ holding_h }: AnalysisRule,
+	filledAt: string | null | undefined,
+	analysedOn: string | undefined
+): { held_h: number; limit_h: number } | null {
+	if (filledAt == null || analysedOn === undefined) return null;
+	const held_h = heldFor_h(Date.parse(filledAt), Date.parse(analysedOn)) - HALF_A_DAY_h;
+	return held_h > holding_h ? { held_h, limit_h: holding_h } : null;
+}
+const HALF_A_DAY_h = 12;
 
 /** Hours that nothing but acid would allow. */
 const UNPRESERVED_h = 48;

@@ -2,7 +2,7 @@
 export { heldFor_h, holdingTime, type Holding } from './holding';
 export { labDeadline, type LabDeadline, type Trip } from './deadline';
 // what a bottle can give
-export { nutrientHolding_h, ruleFor, whyNotFrom, type AnalysisRule } from './analyses';
+export { heldBeforeAnalysis, nutrientHolding_h, ruleFor, whyNotFrom, type AnalysisRule } from './analyses';
 // what stands on a bottle
 export { labelCode, readLabelCode, roundLabels, voucherCode, type BottleLabel, type SampleRole } from './labels';
 // how it is filled

@@ -1,7 +1,7 @@
 export { changesDrawn, wayChanges, waysCounted } from './way-changes';
 // a site's animals from year to year, in words
 export { sayIndexChange } from './words/animals';
-export { sayWaysApart } from './words/ways-apart';
+export { sayMethodLine, sayWaysApart } from './words/ways-apart';
 // working in words
 export { sayWorking } from './words/working';
 // what is due, in words

@@ -7,6 +7,7 @@ export {
 	type KnownBottle,
 	type ReportLine,
 	type ReportPlan,
+	RowCorrections,
 	type RowCorrection
 } from './plan-report';
 export type { StrangeWord } from './read-row';

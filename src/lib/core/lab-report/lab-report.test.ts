@@ -108,7 +108,7 @@ describe('a row of a report', () => {
 	it('that was analysed before its bottle was filled is refused; long after, it is said', () => {
 		expect(only(phosphorus({ Analysed: '2026-05-11' })).why[0]).toContain('before the bottle was filled');
 		expect(only(phosphorus({ Analysed: '2026-06-25' })).doubts).toEqual([
-			'Analysed 43 days after filling; it keeps 28.'
+			'Analysed 43 days or more after filling; it keeps 28.'
 		]);
 		expect(only(phosphorus({ Analysed: '3/4/2026' })).why[0]).toContain('may be');
 	});

@@ -1,4 +1,5 @@
-import { ruleFor, whyNotFrom } from '../custody';
+import { z } from 'zod';
+import { heldBeforeAnalysis, ruleFor, whyNotFrom } from '../custody';
 import type { FileRow } from '../library';
 import {
 	areAlike,
@@ -36,11 +37,14 @@ export interface KnownBottle {
 }
 
 /** What a person said of one row, where the file is wrong. */
-export interface RowCorrection {
-	label?: string | undefined;
-	unit?: Unit | undefined;
-	isLeftOut?: boolean | undefined;
-}
+export const RowCorrection = z.strictObject({
+	label: z.string().max(80).optional(),
+	unit: z.enum(unitCodes).optional(),
+	isLeftOut: z.boolean().optional()
+});
+export type RowCorrection = z.infer<typeof RowCorrection>;
+/** By the line of the file. */
+export const RowCorrections = z.record(z.string().regex(/^\d{1,6}$/), RowCorrection);
 
 export interface ReportLine {
 	line: number;
@@ -100,7 +104,9 @@ export function planReport(file: ReportFile, options: PlanOptions): ReportPlan {
 	const byLabel = new Map<string, KnownBottle[]>();
 	for (const bottle of options.bottles) {
 		const label = bottle.label.toUpperCase();
-		byLabel.set(label, [...(byLabel.get(label) ?? []), bottle]);
+		const there = byLabel.get(label);
+		if (there) there.push(bottle);
+		else byLabel.set(label, [bottle]);
 	}
 	const strange = new Map<string, StrangeWord>();
 	const lines = missingFields.length
@@ -196,10 +202,7 @@ function doubtsOf({ parameter, said }: ReportRow, bottle: KnownBottle, own: OwnP
 	const { number, qualifier } = amount(figure);
 	const because = whyNotFrom(parameter, bottle.preserved);
 	const rule = ruleFor(parameter);
-	const held_h =
-		rule && analysedOn !== undefined && bottle.filledAt !== null
-			? (Date.parse(analysedOn) - Date.parse(bottle.filledAt)) / 3_600_000
-			: 0;
+	const late = rule ? heldBeforeAnalysis(rule, bottle.filledAt, analysedOn) : null;
 	return [
 		...(isImplausible(known, figure)
 			? [`${writeFigure(figure)} is unusual for a stream (${plausibleRange(known)}): is the unit right?`]
@@ -209,9 +212,9 @@ function doubtsOf({ parameter, said }: ReportRow, bottle: KnownBottle, own: OwnP
 			: []),
 		...(bottle.role === 'blank' && qualifier !== 'below' ? ['It is a blank: nothing should be in it.'] : []),
 		...(because === null ? [] : [`It cannot come from this bottle: ${because}.`]),
-		...(rule && held_h > rule.holding_h + 12
-			? [`Analysed ${Math.floor(held_h / 24)} days after filling; it keeps ${rule.holding_h / 24}.`]
-			: [])
+		...(late === null
+			? []
+			: [`Analysed ${Math.floor(late.held_h / 24)} days or more after filling; it keeps ${late.limit_h / 24}.`])
 	];
 }
 

@@ -10,4 +10,4 @@ export { settling, type Rest, type Settling, type Shown } from './settling';
 // duplicates
 export { duplicateLimit, ENOUGH_PAIRS, type DuplicateLimit } from './duplicates';
 // two ways of one parameter
-export { apartScale, LEAST_PAIRS, waysApart, type WayPair, type WaysApart } from './ways-apart';
+export { apartOf, apartScale, LEAST_PAIRS, waysApart, type WayPair, type WaysApart } from './ways-apart';

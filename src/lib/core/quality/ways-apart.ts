@@ -19,7 +19,7 @@ export interface WaysApart {
 	bias: { value: number; lower: number; upper: number } | null;
 	/** Between these lie 19 of 20 single pairs. */
 	limits: { lower: number; upper: number } | null;
-	/** The line from the second to the first, both erring; through logarithms where ratios are compared. */
+	/** The line from the second to the first, both erring alike; through logarithms where ratios are compared. */
 	line: MethodLine;
 	/** Whether the first finds ever more, or ever less, than the second as figures grow; null where nobody can tell. */
 	growth: 'more' | 'less' | null;
@@ -48,12 +48,13 @@ export function waysApart(pairs: readonly WayPair[], scale: ApartScale): WaysApa
 	const { bias, biasLower95, biasUpper95, lowerLimit, upperLimit } = blandAltman({ x: first, y: second });
 	const isWhole = bias !== null && biasLower95 !== null && biasUpper95 !== null;
 	const n = used.length;
+	const lines = ERRS_MORE.map((varianceRatio) => demingRegression({ x: second, y: first, varianceRatio }));
 	return {
 		scale,
 		bias: isWhole ? { value: said(bias), lower: said(biasLower95), upper: said(biasUpper95) } : null,
 		limits: lowerLimit === null || upperLimit === null ? null : { lower: said(lowerLimit), upper: said(upperLimit) },
-		line: demingRegression({ x: second, y: first }),
-		growth: growthOf(first, second),
+		line: lines[ERRS_MORE.indexOf(1)]!,
+		growth: n < LEAST_PAIRS ? null : growthBy(lines),
 		isTold: n >= LEAST_PAIRS && isWhole && (biasLower95 > 0 || biasUpper95 < 0),
 		n
 	};
@@ -63,9 +64,11 @@ export function waysApart(pairs: readonly WayPair[], scale: ApartScale): WaysApa
 const ERRS_MORE = [1 / 4, 1, 4];
 
 /** Told only where the slope is off 1 whichever of the two errs more. */
-function growthOf(first: readonly number[], second: readonly number[]): WaysApart['growth'] {
-	if (first.length < LEAST_PAIRS) return null;
-	const lines = ERRS_MORE.map((varianceRatio) => demingRegression({ x: second, y: first, varianceRatio }));
+function growthBy(lines: readonly MethodLine[]): WaysApart['growth'] {
 	if (lines.every((l) => l.slopeLower !== null && l.slopeLower > 1)) return 'more';
 	return lines.every((l) => l.slopeUpper !== null && l.slopeUpper < 1) ? 'less' : null;
 }
+
+/** How far the first of a pair lies over the second: in percent of it, or in the unit. */
+export const apartOf = ({ first, second }: Pick<WayPair, 'first' | 'second'>, scale: ApartScale): number =>
+	scale === 'ratio' ? 100 * (first / second - 1) : first - second;

@@ -60,7 +60,10 @@ export interface ProgramFacts {
 }
 
 export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
-	| ({ kind: 'bottle' | 'plate' | 'gear'; isForBacteria: boolean } & Omit<ProgramFacts['clocks'][number], 'kind'>)
+	| ({ kind: 'bottle' | 'plate' | 'tubes' | 'gear'; isForBacteria: boolean } & Omit<
+			ProgramFacts['clocks'][number],
+			'kind'
+	  >)
 	| ({ kind: 'open-visit'; isOverdue: boolean } & ProgramFacts['openVisits'][number])
 	| { kind: 'grab'; code: string; name: string; window: GrabWindow; round: { name: string; starts_ms: number } | null }
 	| ({ kind: 'round' } & ProgramFacts['rounds'][number])
@@ -84,7 +87,8 @@ const LAST = 9;
  */
 function wouldBeLost(item: Item, now_ms: number): number {
 	if (item.kind === 'open-visit' && item.isOverdue) return 0;
-	const isLosing = item.kind === 'bottle' || item.kind === 'plate' || item.kind === 'sampler' || item.kind === 'storm';
+	const isGrowing = item.kind === 'plate' || item.kind === 'tubes';
+	const isLosing = isGrowing || item.kind === 'bottle' || item.kind === 'sampler' || item.kind === 'storm';
 	return isLosing && item.last_ms >= now_ms ? 1 : 2;
 }
 
@@ -118,10 +122,11 @@ export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 	return items.sort((a, b) => order(a) - order(b) || rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
 }
 
-const kindOf: Record<string, 'bottle' | 'plate' | 'gear'> = {
+const kindOf: Record<string, 'bottle' | 'plate' | 'tubes' | 'gear'> = {
 	'bacteria-holding': 'bottle',
 	holding: 'bottle',
 	incubation: 'plate',
+	tubes: 'tubes',
 	drying: 'gear'
 };
 

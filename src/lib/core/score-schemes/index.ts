@@ -1,6 +1,7 @@
 // which animals are worth what
-export { exampleSchemes, objectionsToScheme, scoreBy, ScoreScheme, type Scored } from './scheme';
+export { changedValues, exampleSchemes, objectionsToScheme, scoreBy, ScoreScheme } from './scheme';
 // as a file
 export { addingWords, rowsOfScheme, schemeColumns, schemeFromRows } from './scheme-file';
-// how sure, with the names
+// a sampling by a scheme, and how sure with the names
+export { scoreSampling, type SchemeScore } from './score-sampling';
 export { confusionOf, schemeInterval, type Checked, type SchemeInterval } from './naming';

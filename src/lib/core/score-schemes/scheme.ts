@@ -148,3 +148,14 @@ export function scoreBy(
 		without: there.filter((k) => valueOf(k.code, values) === null).map((k) => k.code)
 	};
 }
+
+/** Animals whose value differs between two versions of a scheme, with both; null: without one. */
+export function changedValues(
+	{ values: now }: Pick<ScoreScheme, 'values'>,
+	{ values: before }: Pick<ScoreScheme, 'values'>
+): { code: string; from: number | null; to: number | null }[] {
+	const codes = [...new Set([...Object.keys(now), ...Object.keys(before)])].sort();
+	return codes.flatMap((code) =>
+		now[code] === before[code] ? [] : [{ code, from: before[code] ?? null, to: now[code] ?? null }]
+	);
+}

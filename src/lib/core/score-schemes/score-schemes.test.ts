@@ -9,7 +9,8 @@ import {
 	rowsOfScheme,
 	schemeFromRows,
 	schemeInterval,
-	scoreBy
+	scoreBy,
+	scoreSampling
 } from '.';
 
 const [tolerance, score] = exampleSchemes as [(typeof exampleSchemes)[0], (typeof exampleSchemes)[0]];
@@ -99,6 +100,17 @@ describe('how sure a score is', () => {
 		const gammaridae = confusion.get('Gammaridae');
 		expect(gammaridae?.isSeen ?? false).toBe(false);
 		expect(confusionOf(['Baetidae'], []).size).toBe(0);
+	});
+
+	it('is not told of a sample whose animals nobody counted', () => {
+		const kinds = kindsOf({ Baetidae: 1, Asellidae: 1 });
+		const present = { kinds, knowsShares: false };
+		expect(scoreSampling(tolerance, present, [])).toMatchObject({ needsShares: true, scored: null, counting: null });
+		expect(scoreSampling(score, present, [])).toMatchObject({ needsShares: false, counting: null, both: null });
+		const counted = scoreSampling(score, { kinds, knowsShares: true }, [{ counted: 'Baetidae', is: 'Baetidae' }]);
+		expect(counted.scored!.figure).toBe((score.values['Baetidae']! + score.values['Asellidae']!) / 2);
+		expect(counted.counting).not.toBeNull();
+		expect(counted.both).not.toBeNull();
 	});
 
 	it('is wider with the names than with counting alone, and its chances sum to 1', () => {

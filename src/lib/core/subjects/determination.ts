@@ -75,7 +75,7 @@ export const sourceOf = (place: string): string => place.replaceAll('/', '.');
  */
 export interface Clock {
 	id: string;
-	kind: 'bacteria-holding' | 'holding' | 'incubation' | 'wait' | 'drying';
+	kind: 'bacteria-holding' | 'holding' | 'incubation' | 'tubes' | 'wait' | 'drying';
 	label: string;
 	/** What sets the last moment of a bottle. */
 	deadline?: Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;

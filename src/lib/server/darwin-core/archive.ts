@@ -1,11 +1,8 @@
 import { stringify } from 'csv-stringify/sync';
-import XMLBuilder from 'fast-xml-builder';
 import JSZip from 'jszip';
 import { archiveTables, type ArchiveTable, type SampledEvent } from '../../core/interchange';
 import { safe } from '../library/cell';
-
-const xml = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', textNodeName: '#', format: true });
-const document = (inside: object): string => `<?xml version="1.0" encoding="UTF-8"?>\n${xml.build(inside)}`;
+import { xmlDocument } from '../xml';
 
 export interface About {
 	/** Of the program. */
@@ -44,7 +41,7 @@ const layout = (table: ArchiveTable) => ({
 });
 
 const metaOf = (core: ArchiveTable, extensions: readonly ArchiveTable[]): string =>
-	document({
+	xmlDocument({
 		archive: {
 			'@xmlns': 'http://rs.tdwg.org/dwc/text/',
 			'@metadata': 'eml.xml',
@@ -61,7 +58,7 @@ const metaOf = (core: ArchiveTable, extensions: readonly ArchiveTable[]): string
 const fieldsOf = ({ terms }: ArchiveTable) => terms.map((term, i) => ({ '@index': String(i), '@term': term }));
 
 const emlOf = ({ name, day, latitudes, longitudes }: About): string =>
-	document({
+	xmlDocument({
 		'eml:eml': {
 			'@xmlns:eml': 'https://eml.ecoinformatics.org/eml-2.2.0',
 			'@packageId': `${name} ${day}`,
@@ -71,7 +68,7 @@ const emlOf = ({ name, day, latitudes, longitudes }: About): string =>
 				creator: { organizationName: name },
 				pubDate: day,
 				abstract: {
-					para: 'Samples of macroinvertebrates from wadeable streams by volunteers, with their effort, and what was measured at the same visits. Only animals that were found are listed; what is not listed was not looked for to the end.'
+					para: 'Samples of macroinvertebrates from wadeable streams by volunteers, with their effort, and what was measured at the same visits. Only animals that were found are listed; one that is not may only have been missed.'
 				},
 				coverage: {
 					geographicCoverage: {

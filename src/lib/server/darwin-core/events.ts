@@ -40,7 +40,7 @@ export async function sampledEvents(
 			from site s join stream t on t.program_id = s.program_id and t.id = s.stream_id where s.program_id = ${programId}`
 	);
 	const siteOf = new Map(sites.map((s) => [s.id, s]));
-	const measured = await measuredAt(db, programId, own, new Set(samplings.map((s) => s.visitId)), acceptedOnly);
+	const measured = await measuredAt(db, programId, own, [...new Set(samplings.map((s) => s.visitId))], acceptedOnly);
 	return samplings.flatMap((sampling) => {
 		const site = siteOf.get(sampling.siteId);
 		return site ? [eventOf(sampling, site, measured.get(sampling.visitId) ?? [])] : [];
@@ -85,13 +85,14 @@ async function measuredAt(
 	db: Db,
 	programId: string,
 	own: OwnParameters,
-	visits: ReadonlySet<string>,
+	visitIds: readonly string[],
 	acceptedOnly: boolean
 ): Promise<Map<string, SampledEvent['measured'][number][]>> {
 	const found = new Map<string, SampledEvent['measured'][number][]>();
 	const wanted = {
 		siteCodes: [],
 		parameters: [],
+		visitIds,
 		from: new Date('2000-01-01'),
 		before: new Date('2101-01-01'),
 		reportedOnly: true,
@@ -99,8 +100,10 @@ async function measuredAt(
 	};
 	for await (const rows of resultsOf(db, programId, wanted))
 		for (const row of rows) {
-			if (!visits.has(row.visit_id) || row.is_simulated || row.status === 'rejected') continue;
-			found.set(row.visit_id, [...(found.get(row.visit_id) ?? []), factOf(row, own)]);
+			if (row.is_simulated || row.status === 'rejected') continue;
+			const there = found.get(row.visit_id);
+			if (there) there.push(factOf(row, own));
+			else found.set(row.visit_id, [factOf(row, own)]);
 		}
 	return found;
 }

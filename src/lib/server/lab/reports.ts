@@ -28,6 +28,21 @@ export const reportsOf = (db: Db, programId: string, most: number) =>
 		.orderBy(sql`${labReport.takenAt} is not null`, desc(labReport.arrivedAt))
 		.limit(most);
 
+type Kept = Pick<LabReport, 'arrivedAt' | 'takenAt' | 'takenBy'>;
+
+/** A report as pages show it: moments as numbers, who wrote it by name. */
+export function reportOnWire<R extends Kept>(
+	{ arrivedAt, takenAt, takenBy, ...report }: R,
+	people: Readonly<Record<string, { name: string }>>
+) {
+	const by = takenBy === null ? undefined : people[takenBy]?.name;
+	return {
+		...report,
+		arrived_ms: +arrivedAt,
+		taken: takenAt && { at_ms: +takenAt, by: by ?? 'somebody who has left' }
+	};
+}
+
 /** One of them with its text; null where the program has none such. */
 export async function reportOf(db: Db, programId: string, id: string) {
 	const [report] = await db

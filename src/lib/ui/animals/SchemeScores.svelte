@@ -1,19 +1,8 @@
 <script module lang="ts">
-	import type { SchemeInterval, Scored } from '$lib/core/score-schemes';
+	import type { SchemeInterval, SchemeScore } from '$lib/core/score-schemes';
 
 	export interface Props {
-		scores: {
-			code: string;
-			name: string;
-			isExample: boolean;
-			/** The scheme weighs animals, and this sample only says what was there. */
-			needsShares: boolean;
-			scored: Scored | null;
-			/** From counting so many; null where animals were not counted. */
-			counting: SchemeInterval | null;
-			/** From counting and naming together; null while no voucher was looked at again. */
-			both: SchemeInterval | null;
-		}[];
+		scores: SchemeScore[];
 		/** Vouchers that were looked at again, in the program. */
 		checked: number;
 		/** Whoever looks may open the schemes and the vouchers. */
@@ -35,7 +24,7 @@
 			.sort((a, b) => b.chance - a.chance)
 			.map((c) => `${c.name} ${(100 * c.chance).toFixed(0)} %`)
 			.join(', ');
-	const unsaid = (s: Props['scores'][number]) =>
+	const unsaid = (s: SchemeScore) =>
 		s.needsShares
 			? 'It weighs animals; this sample only says what was there.'
 			: 'None of these animals has a value in it.';

@@ -14,8 +14,10 @@
 
 <script lang="ts">
 	import { mostProbableNumber } from '$lib/core/bacteria';
-	import { heldFor_h } from '$lib/core/custody';
 	import { saySide } from '$lib/core/quantity';
+	import { tubesOnShelf } from '$lib/core/subjects/growth-tubes/shelf';
+	import { tubesTodo } from '$lib/core/subjects/growth-tubes/words';
+	import { stageWords } from '$lib/core/subjects/plates/words';
 	import { patternOf, seriesOf } from '$lib/core/subjects/growth-tubes/series';
 	import { sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
@@ -38,12 +40,7 @@
 		seriesOf({ rows: Object.fromEntries(rows.map(([row, r]) => [row, { ...r, grown: r.grown ?? grownIn(row) }])) })
 	);
 	const number = $derived(series && mostProbableNumber({ series }));
-	const age_h = $derived(set.filledAt === undefined ? 0 : heldFor_h(Date.parse(set.filledAt), now_ms));
-	const stands = $derived.by(() => {
-		if (age_h < limits.tubesReadable_h)
-			return `Too early: to be read in ${sayDuration((limits.tubesReadable_h - age_h) * HOUR_ms)}.`;
-		return age_h > limits.tubesTooOld_h ? 'Too old: other things have grown too.' : 'Read it now.';
-	});
+	const stands = $derived(tubesOnShelf(set, limits, now_ms));
 	const side = $derived.by(() => {
 		if (number?.qualifier === '<') return 'below';
 		return number?.qualifier === '>' ? 'above' : null;
@@ -66,7 +63,12 @@
 </script>
 
 <article aria-label="Tubes {id}">
-	<p><b>{id}</b> {set.readAt === undefined ? `${sayDuration(age_h * HOUR_ms)} old. ${stands}` : 'read'}</p>
+	<p>
+		<b>{id}</b>
+		{#if stands}
+			{stageWords[stands.stage].name}, {sayDuration(stands.age_h * HOUR_ms)} old. {tubesTodo[stands.stage]}
+		{:else}read{/if}
+	</p>
 	{#if set.readAt === undefined}
 		<p class="small">Tap each tube in which something grew, by the medium’s own sheet; a second tap takes it back.</p>
 		{#each rows as [row, { volume_mL, tubes = 0 }] (row)}

@@ -1,4 +1,5 @@
 <script module lang="ts">
+	import type { Trip } from '$lib/core/custody';
 	import type { MethodCard } from '$lib/core/method';
 	import type { BottleSheet } from '$lib/core/subjects/bottle/held';
 	import type { Writer } from '../entry/writer';
@@ -7,6 +8,8 @@
 		id: string;
 		bottle: BottleSheet;
 		card: MethodCard;
+		/** Where the bottles of this trip go; a lab may ask for less than the card. */
+		trip: Trip | null | undefined;
 		/** Who had it last, as far as anybody said. */
 		from: string;
 		/** Who takes it in. */
@@ -16,28 +19,25 @@
 </script>
 
 <script lang="ts">
-	import { heldFor_h, nutrientHolding_h } from '$lib/core/custody';
+	import { heldFor_h } from '$lib/core/custody';
 	import { temperature_C } from '$lib/core/leaf';
 	import { limitsOf } from '$lib/core/method';
 	import { readPlain } from '$lib/core/quantity';
 	import { lids, receptions, type Reception } from '$lib/core/subjects/bottle/branch';
-	import { preservedIn } from '$lib/core/subjects/bottle/held';
+	import { keepsFor_h } from '$lib/core/subjects/bottle/held';
 	import { stepOfBottle } from '$lib/core/subjects/bottle/step';
-	import { bottleKindWords, lidWords, receptionWords } from '$lib/core/subjects/bottle/words';
 	import { stepsOf } from '$lib/core/subjects/steps';
+	import { speaksAgainst } from '$lib/core/subjects/bottle/reception';
+	import { bottleKindWords, lidWords, receiveWords, receptionWords, sayAgainst } from '$lib/core/subjects/bottle/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 
-	let { id, bottle, card, from, to, writer }: Props = $props();
+	let { id, bottle, card, trip, from, to, writer }: Props = $props();
 
 	const HOUR_ms = 3_600_000;
 	const label = $derived(bottle.label ?? id);
 	const held_h = $derived(heldFor_h(Date.parse(bottle.filledAt!), writer.now_ms));
-	const limit_h = $derived(
-		bottle.kind === 'bacteria'
-			? card.holding.bacteria_h
-			: nutrientHolding_h(preservedIn(bottle, stepOfBottle(id, stepsOf(card, 'bottle'))))
-	);
+	const limit_h = $derived(keepsFor_h(bottle, stepOfBottle(id, stepsOf(card, 'bottle')), card, trip));
 	let typed = $state('');
 	let lid = $state<(typeof lids)[number]>('tight');
 	let giver = $state<string | null>(null);
@@ -47,14 +47,11 @@
 		return temperature_C.safeParse(read).success ? read : null;
 	});
 	const why = $derived(typed.trim() === '' || temperature !== null ? null : 'A temperature in °C, like 4.5.');
-	const warm_C = $derived(limitsOf(card).cooler_C);
-	/** What speaks against taking it in without a word. */
-	const against = $derived([
-		...(held_h > limit_h ? [`held ${sayDuration(held_h * HOUR_ms)}, its limit is ${limit_h} h`] : []),
-		...(temperature !== null && temperature > warm_C ? [`came at ${typed} °C, over ${warm_C} °C`] : []),
-		...(lid === 'tight' ? [] : [lidWords[lid]])
-	]);
-	const said = $derived(reason.trim() || against.join('; '));
+	const against = $derived(
+		speaksAgainst({ held_h, temperature_C: temperature, lid }, { held_h: limit_h, cooler_C: limitsOf(card).cooler_C })
+	);
+	const reasons = $derived(against.map(sayAgainst).join('; '));
+	const said = $derived(reason.trim() || reasons);
 
 	function take(verdict: Reception) {
 		if (why !== null || (verdict !== 'accepted' && said === '')) return;
@@ -103,7 +100,7 @@
 			>
 		{/each}
 	</p>
-	{#if against.length}<p class="say ask" role="status">{against.join('; ')}.</p>{/if}
+	{#if against.length}<p class="say ask" role="status">{reasons}.</p>{/if}
 	<label>Why, where you doubt or refuse it <input class="wide input" maxlength="200" bind:value={reason} /></label>
 	<p class="choices">
 		{#each receptions as verdict (verdict)}
@@ -117,11 +114,7 @@
 				]}
 				disabled={why !== null || (verdict !== 'accepted' && said === '')}
 				onclick={() => take(verdict)}
-				>{{ accepted: 'Accept', flagged: 'Accept with a doubt', refused: 'Refuse' }[verdict]}<span
-					class="visually-hidden"
-				>
-					{label}, {receptionWords[verdict]}</span
-				></button
+				>{receiveWords[verdict]}<span class="visually-hidden"> {label}, {receptionWords[verdict]}</span></button
 			>
 		{/each}
 	</p>

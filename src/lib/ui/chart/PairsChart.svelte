@@ -3,7 +3,8 @@
 
 	export interface Props {
 		apart: WaysApart;
-		pairs: { at_ms: number; firstValue: number; secondValue: number }[];
+		/** When, and how far the first of the two lies over the second. */
+		pairs: { at_ms: number; apart: number }[];
 		/** Of differences; ratios are drawn in percent. */
 		unitSymbol: string;
 		label: string;
@@ -11,15 +12,11 @@
 </script>
 
 <script lang="ts">
-	import { drawnChart, type Colour } from './drawn.svelte';
+	import ChartBox from './ChartBox.svelte';
+	import type { Colour } from './drawn.svelte';
 
 	let { apart, pairs, unitSymbol, label }: Props = $props();
 
-	let isDrawn = $state(false);
-
-	/** How far the first of a pair lies over the second: what the bias is the mean of. */
-	const apartOf = ({ firstValue, secondValue }: Props['pairs'][number]) =>
-		apart.scale === 'ratio' ? 100 * (firstValue / secondValue - 1) : firstValue - secondValue;
 	const symbol = $derived(apart.scale === 'ratio' ? '%' : unitSymbol);
 
 	/** To a step that an axis can show. */
@@ -63,7 +60,7 @@
 					type: 'scatter',
 					symbolSize: 9,
 					itemStyle: { color: colour('--water') },
-					data: pairs.map((p) => [p.at_ms, apartOf(p)]),
+					data: pairs.map((p) => [p.at_ms, p.apart]),
 					markLine: {
 						silent: true,
 						symbol: 'none',
@@ -89,16 +86,6 @@
 			]
 		};
 	}
-
-	const chart = drawnChart({ option, ondrawn: () => (isDrawn = true) });
 </script>
 
-<div class="chart" class:drawn={isDrawn} role="img" aria-label={label} {@attach chart}></div>
-
-<style>
-	.chart {
-		height: 21.25rem;
-		width: 100%;
-		background: var(--page);
-	}
-</style>
+<ChartBox {option} {label} />

@@ -16,45 +16,33 @@
 
 <script lang="ts">
 	import { units } from '$lib/core/quantity';
-	import { drawnChart } from './drawn.svelte';
+	import ChartBox from './ChartBox.svelte';
+	import type { Colour } from './drawn.svelte';
 	import { seriesOption } from './series-option';
 
 	let { parameter, threshold, points, stretches, from_ms, to_ms, label }: Props = $props();
 
-	let isDrawn = $state(false);
-
-	const chart = drawnChart({
-		option: (colour) =>
-			seriesOption({
-				parameter,
-				unitSymbol: units[parameter.unit].symbol,
-				threshold,
-				points,
-				stretches,
-				from_ms,
-				to_ms,
-				colours: {
-					ink: colour('--ink'),
-					ink2: colour('--ink-2'),
-					rule: colour('--rule'),
-					water: colour('--water'),
-					page: colour('--page'),
-					good: colour('--moss-3'),
-					watch: colour('--ochre-3'),
-					act: colour('--danger-3'),
-					danger: colour('--danger')
-				}
-			}),
-		ondrawn: () => (isDrawn = true)
-	});
+	const option = (colour: Colour) =>
+		seriesOption({
+			parameter,
+			unitSymbol: units[parameter.unit].symbol,
+			threshold,
+			points,
+			stretches,
+			from_ms,
+			to_ms,
+			colours: {
+				ink: colour('--ink'),
+				ink2: colour('--ink-2'),
+				rule: colour('--rule'),
+				water: colour('--water'),
+				page: colour('--page'),
+				good: colour('--moss-3'),
+				watch: colour('--ochre-3'),
+				act: colour('--danger-3'),
+				danger: colour('--danger')
+			}
+		});
 </script>
 
-<div class="chart" class:drawn={isDrawn} role="img" aria-label={label} {@attach chart}></div>
-
-<style>
-	.chart {
-		height: 21.25rem;
-		width: 100%;
-		background: var(--page);
-	}
-</style>
+<ChartBox {option} {label} />

@@ -2,6 +2,7 @@
 	import { limitsOf } from '$lib/core/method';
 	import { heldFor_h } from '$lib/core/custody';
 	import { receptionWords } from '$lib/core/subjects/bottle/words';
+	import { tubesOnShelf } from '$lib/core/subjects/growth-tubes/shelf';
 	import { bottlesToPour, bottlesToReceive, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
 	import { stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
@@ -55,8 +56,18 @@
 	/** `EB2-261127-B-1, -2`: the bottle's label once. */
 	const labelOf = ([first = '', ...others]: readonly string[]) =>
 		[first, ...others.map((name) => name.slice(name.lastIndexOf('-')))].join(', ');
-	const now = $derived(standing.filter((p) => isDue(p.stands.stage)));
-	const later = $derived(standing.filter((p) => !isDue(p.stands.stage)));
+	/** Tubes have hours of their own: they stand in the lists, and not on the line of the plates. */
+	const inTubes = $derived(
+		shelf.visits.flatMap((visit) =>
+			Object.entries(visit.sheet.growthTubes ?? {}).flatMap(([name, set]) => {
+				const stands = tubesOnShelf(set, limitsOf(visit.card), app.now_ms);
+				return stands ? [{ id: `${visit.id} ${name}`, visit, stands, label: `Tubes ${name}` }] : [];
+			})
+		)
+	);
+	const growing = $derived([...standing, ...inTubes]);
+	const now = $derived(growing.filter((p) => isDue(p.stands.stage)));
+	const later = $derived(growing.filter((p) => !isDue(p.stands.stage)));
 	/** Cards differ in their limits: the line is drawn by those of the plate that is oldest. */
 	const limits = $derived(standing[0] ? limitsOf(standing[0].visit.card) : null);
 </script>
@@ -88,7 +99,7 @@
 							>Read<span class="visually-hidden"> {p.label}</span></a
 						>
 					</li>
-				{:else}<li>{standing.length ? 'Nothing is ready.' : 'No plate stands on the shelf.'}</li>{/each}
+				{:else}<li>{growing.length ? 'Nothing is ready.' : 'No plate stands on the shelf.'}</li>{/each}
 			</ul>
 		</section>
 		<section aria-label="Bottles to pour">

@@ -1,5 +1,5 @@
-import { sayWaysApart } from '$lib/core/interpret';
-import { apartScale, waysApart } from '$lib/core/quality';
+import { sayMethodLine, sayWaysApart } from '$lib/core/interpret';
+import { apartOf, apartScale, waysApart } from '$lib/core/quality';
 import { parameterOf } from '$lib/core/quantity';
 import { database } from '$lib/server/db/connect';
 import { knownParameters } from '$lib/server/db/queries/own-parameters';
@@ -12,23 +12,38 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const { programId } = locals.member!;
 	const [rows, own] = await Promise.all([wayPairs(database(), programId), knownParameters(database(), programId)]);
 	const groups = new Map<string, PairRow[]>();
-	for (const row of rows) groups.set(nameOf(row), [...(groups.get(nameOf(row)) ?? []), row]);
+	for (const row of rows) {
+		const there = groups.get(nameOf(row));
+		if (there) there.push(row);
+		else groups.set(nameOf(row), [row]);
+	}
 	const compared = [...groups]
 		.map(([id, pairs]) => {
-			const { parameter, unit, first, second } = pairs[0]!;
-			const { name, decimals } = parameterOf(parameter, own);
-			const apart = waysApart(
-				pairs.map((p) => ({ at_ms: p.at_ms, first: p.firstValue, second: p.secondValue })),
-				apartScale(unit)
-			);
-			const said = sayWaysApart(apart, { name, unit, decimals, first, second });
-			return { id, name, unit, decimals, first, second, apart, said };
+			const { parameter, first, second } = pairs[0]!;
+			return { id, name: parameterOf(parameter, own).name, first, second, n: pairs.length };
 		})
-		.sort((a, b) => b.apart.n - a.apart.n || a.id.localeCompare(b.id));
-	const asked = url.searchParams.get('of');
-	const shown = compared.find((c) => c.id === asked) ?? compared[0] ?? null;
+		.sort((a, b) => b.n - a.n || a.id.localeCompare(b.id));
+	const asked = compared.find((c) => c.id === url.searchParams.get('of')) ?? compared[0];
+	if (!asked) return { compared, shown: null };
+	const rowsShown = groups.get(asked.id)!.toReversed();
+	const { parameter, unit } = rowsShown[0]!;
+	const { decimals } = parameterOf(parameter, own);
+	const scale = apartScale(unit);
+	const pairs = rowsShown.map(({ firstValue, secondValue, ...row }) => {
+		const pair = { ...row, first: firstValue, second: secondValue };
+		return { ...pair, apart: apartOf(pair, scale) };
+	});
+	// only what is shown is worked out: its lines leave one pair out at a time
+	const apart = waysApart(pairs, scale);
 	return {
-		compared: compared.map(({ id, name, first, second, apart }) => ({ id, name, first, second, n: apart.n })),
-		shown: shown && { ...shown, pairs: groups.get(shown.id)!.toReversed() }
+		compared,
+		shown: {
+			...asked,
+			unit,
+			apart,
+			said: sayWaysApart(apart, { ...asked, unit, decimals }),
+			line: sayMethodLine(apart),
+			pairs
+		}
 	};
 };

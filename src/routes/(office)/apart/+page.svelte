@@ -8,7 +8,6 @@
 
 	const { shown, compared } = $derived(data);
 	const symbol = $derived(shown ? units[shown.unit].symbol : '');
-	const rowsOf = (pairs: NonNullable<typeof shown>['pairs']) => pairs.toReversed();
 </script>
 
 <svelte:head><title>How far apart · Keen Riffle</title></svelte:head>
@@ -52,7 +51,7 @@
 					Each point is a visit: how far the figure by {wayWords[shown.first]} lies over that by {wayWords[
 						shown.second
 					]}. The band is where the mean lies with 95 %. Bland and Altman’s limits; of figures with a true zero, by
-					their ratios.
+					their ratios. {shown.line ?? ''}
 				</p>
 				<details>
 					<summary>The pairs</summary>
@@ -65,12 +64,12 @@
 							></thead
 						>
 						<tbody>
-							{#each rowsOf(shown.pairs) as pair (pair.visitId)}
+							{#each shown.pairs.toReversed() as pair (pair.visitId)}
 								<tr>
 									<td><a href="/visits/{pair.visitId}">{sayDay(pair.at_ms, data.program.timeZone, true)}</a></td>
 									<td>{pair.site}</td>
-									<td class="number">{writeNumber(pair.firstValue)}</td>
-									<td class="number">{writeNumber(pair.secondValue)}</td>
+									<td class="number">{writeNumber(pair.first)}</td>
+									<td class="number">{writeNumber(pair.second)}</td>
 								</tr>
 							{/each}
 						</tbody>

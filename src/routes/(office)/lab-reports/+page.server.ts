@@ -2,7 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
-import { keepReport, labsOf, reportsOf } from '$lib/server/lab/reports';
+import { keepReport, labsOf, reportOnWire, reportsOf } from '$lib/server/lab/reports';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -28,11 +28,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		peopleOf(db, programId)
 	]);
 	return {
-		reports: reports.map(({ arrivedAt, takenAt, takenBy, ...report }) => ({
-			...report,
-			arrived_ms: +arrivedAt,
-			taken: takenAt && { at_ms: +takenAt, by: people[takenBy!]?.name ?? 'somebody who has left' }
-		})),
+		reports: reports.map((report) => reportOnWire(report, people)),
 		labs
 	};
 };

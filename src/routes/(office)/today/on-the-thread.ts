@@ -70,6 +70,7 @@ function spanOf(item: Item): Pick<Lane, 'start_ms' | 'due_ms' | 'last_ms'> | nul
 	switch (item.kind) {
 		case 'bottle':
 		case 'plate':
+		case 'tubes':
 		case 'gear':
 			return { start_ms: item.start_ms, due_ms: item.due_ms, last_ms: item.last_ms };
 		case 'grab':

@@ -1,5 +1,5 @@
 import type { Item } from '../../schedule';
-import { counted } from '../../wording';
+import { capitalised, counted } from '../../wording';
 import { sayDeadline } from './deadline';
 import { sayDay, sayDuration, sayTime } from '../../wording';
 
@@ -31,16 +31,19 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				lane: { name: `Bottle ${item.label}`, say: isLate ? 'past its last moment' : `lab by ${time(item.last_ms)}` }
 			};
 		}
-		case 'plate': {
+		case 'plate':
+		case 'tubes': {
 			const isLate = item.last_ms < now_ms;
+			const [what, it, was] =
+				item.kind === 'plate' ? (['plate', 'it', 'It was'] as const) : (['tubes', 'them', 'They were'] as const);
 			return {
-				deed: [isLate ? 'Throw away plate ' : 'Read plate ', item.label, `, ${item.site}`],
+				deed: [isLate ? `Throw away ${what} ` : `Read ${what} `, item.label, `, ${item.site}`],
 				reason: isLate
-					? `It was readable until ${day(item.last_ms)} ${time(item.last_ms)}; what grows now is no longer E. coli alone. Bleach it, bag it, bin it.`
+					? `${was} readable until ${day(item.last_ms)} ${time(item.last_ms)}; what grows now is no longer E. coli alone. Bleach ${it}, bag ${it}, bin ${it}.`
 					: `Readable from ${day(item.due_ms)} ${time(item.due_ms)} until ${day(item.last_ms)} ${time(item.last_ms)}.`,
 				act: { word: 'Open', href: `/visits/${item.visitId}` },
 				lane: {
-					name: `Plate ${item.label}`,
+					name: `${capitalised(what)} ${item.label}`,
 					say: isLate ? 'too old to read' : `read from ${day(item.due_ms)} ${time(item.due_ms)}`
 				}
 			};

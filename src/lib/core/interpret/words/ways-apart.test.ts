@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { waysApart } from '../../quality';
-import { sayWaysApart } from './ways-apart';
+import { sayMethodLine, sayWaysApart } from './ways-apart';
 
 const of = { name: 'E. coli', unit: 'cfu_100mL', decimals: 0, first: 'plates', second: 'lab' } as const;
 const pairs = (values: readonly (readonly [number, number])[]) =>
@@ -19,6 +19,11 @@ describe('two ways in words', () => {
 		);
 		expect(told[0]).toMatch(/^By plates, E\. coli reads 2\d % higher than by the lab, between 1\d and 2\d %\.$/);
 		expect(told.at(-1)).toContain('Nothing is put right by it.');
+	});
+	it('says the slope of the line with its interval, of pairs enough', () => {
+		const apart = waysApart(pairs([1, 2, 4, 8, 16, 32].map((v) => [1.2 * v, v] as const)), 'ratio');
+		expect(sayMethodLine(apart)).toContain('(Deming) has a slope of 1.00, between 1.00 and 1.00.');
+		expect(sayMethodLine(waysApart(pairs([[3, 2]]), 'ratio'))).toBeNull();
 	});
 	it('says that they are alike where chance explains the difference', () => {
 		const alike = waysApart(pairs([[7.1, 7.2], [7.4, 7.3], [8, 8.1], [7.6, 7.5], [6.9, 7], [7.7, 7.6]]), 'difference'); // prettier-ignore

@@ -135,6 +135,13 @@ describe('what is due, in words', () => {
 		expect(young!.when).toBe('later');
 	});
 
+	it('tubes go by their own word', () => {
+		const [tubes] = say({ clocks: [{ ...clock, kind: 'tubes', label: 'TE3-T1', last_ms: now - HOUR }] });
+		expect(tubes!.said).toMatchObject({ deed: ['Throw away tubes ', 'TE3-T1', ', Tessel 3'] });
+		expect(tubes!.said.reason).toMatch(/^They were readable until .*Bleach them, bag them, bin them\.$/);
+		expect(tubes!.said.lane.name).toBe('Tubes TE3-T1');
+	});
+
 	it('a net that is still wet, and one that is dry', () => {
 		const [dry, wet] = say({
 			clocks: [

@@ -40,7 +40,7 @@ export const bottleFlags = {
 	),
 	'bottle-refused': doubtKind<{ label: string; reason: string }>(
 		'spoils',
-		(e) => `Bottle ${e.label} was refused when it came: ${e.reason}. No figure is taken from it.`
+		(e) => `Bottle ${e.label} was refused when it came: ${e.reason}. No figure from it can be used.`
 	),
 	'bottle-doubted': doubtKind<{ label: string; reason: string }>(
 		'ask',

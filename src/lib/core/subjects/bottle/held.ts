@@ -1,11 +1,11 @@
 import {
+	heldBeforeAnalysis,
 	heldFor_h,
 	holdingTime,
 	labDeadline,
 	nutrientHolding_h,
 	ruleFor,
-	whyNotFrom,
-	type AnalysisRule
+	whyNotFrom
 } from '../../custody';
 import type { Sheet } from '../../logbook';
 import type { MethodCard } from '../../method';
@@ -13,7 +13,7 @@ import { convert, figureOf, isFromStandIn, parameterOf, type Unit } from '../../
 import type { Context } from '../context';
 import { finding, type Clock, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
-import type { LabFigure, Preservative } from './branch';
+import type { Preservative } from './branch';
 import { foundIn } from './found';
 import type { BottleStep } from './step';
 
@@ -51,6 +51,19 @@ export interface Held {
 	clocks: Clock[];
 }
 
+const bacteriaHolding_h = (card: Pick<MethodCard, 'holding'>, trip: Context['trip']): number =>
+	Math.min(card.holding.bacteria_h, trip?.holding_h ?? Infinity);
+const nutrientsHolding_h = ({ preservedWith }: BottleSheet, step: BottleStep | undefined): number =>
+	nutrientHolding_h(preservedWith ?? step?.bottle.preserved ?? null);
+
+/** Hours that a bottle keeps: by its card, its lab where that is stricter, and what is in it. */
+export const keepsFor_h = (
+	bottle: BottleSheet,
+	step: BottleStep | undefined,
+	card: Pick<MethodCard, 'holding'>,
+	trip: Context['trip']
+): number => (bottle.kind === 'bacteria' ? bacteriaHolding_h(card, trip) : nutrientsHolding_h(bottle, step));
+
 /**
  * Bacteria are held until the last plate is poured. When that was, and nobody said, is asked about; it spoils nothing
  * by itself.
@@ -67,7 +80,7 @@ export function heldBacteria(
 	const at = { path: `bottles/${id}`, parameter: 'e-coli' };
 	const label = bottle.label ?? id;
 	const filled_ms = Date.parse(bottle.filledAt);
-	const limit_h = Math.min(card.holding.bacteria_h, context.trip?.holding_h ?? Infinity);
+	const limit_h = bacteriaHolding_h(card, context.trip);
 	const { plated_ms, isSure, isKnown } = platedAt(id, bottle, sheet, context);
 	const flags: Flag[] = [];
 	const held_h = plated_ms === null ? null : heldFor_h(filled_ms, plated_ms);
@@ -122,7 +135,7 @@ export function heldNutrients(id: string, bottle: BottleSheet, step: BottleStep 
 	if (bottle.filledAt === undefined || bottle.kind === undefined) return { flags: [], clocks: [] };
 	const label = bottle.label ?? id;
 	const start_ms = Date.parse(bottle.filledAt);
-	const limit_h = nutrientHolding_h(bottle.preservedWith ?? step?.bottle.preserved ?? null);
+	const limit_h = nutrientsHolding_h(bottle, step);
 	const { due_ms, last_ms } = holdingTime(start_ms, limit_h);
 	if (bottle.atLabAt !== undefined) {
 		const held_h = heldFor_h(start_ms, Date.parse(bottle.atLabAt));
@@ -150,7 +163,7 @@ export function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep 
 		if (because !== null)
 			return [doubt('not-from-this-bottle', at, { label, parameter, with: preserved ?? 'nothing', because })];
 		const rule = ruleFor(parameter);
-		const late = analysedLate(bottle, report, rule);
+		const late = rule ? heldBeforeAnalysis(rule, bottle.filledAt, report?.analysedOn) : null;
 		if (late !== null) return [doubt('analysed-late', at, { label, parameter, ...late })];
 		const within_min = rule?.filteredWithin_min;
 		if (within_min === undefined || bottle.filledAt === undefined) return [];
@@ -161,18 +174,4 @@ export function otherwiseKept(id: string, bottle: BottleSheet, step: BottleStep 
 		if (after_min !== null && after_min <= within_min) return [];
 		return [doubt('not-filtered', at, { label, parameter, after_min, within_min })];
 	});
-}
-
-const DAY_h = 24;
-
-/** Hours for which a bottle surely stood before the day on which it was analysed, where those are too many. */
-function analysedLate(
-	{ filledAt }: BottleSheet,
-	report: LabFigure | null,
-	rule: AnalysisRule | undefined
-): { held_h: number; limit_h: number } | null {
-	if (report?.analysedOn === undefined || filledAt === undefined || rule === undefined) return null;
-	// somewhere on the earth the day begins up to half a day before it does in Greenwich
-	const held_h = heldFor_h(Date.parse(filledAt), Date.parse(report.analysedOn)) - DAY_h / 2;
-	return held_h > rule.holding_h ? { held_h, limit_h: rule.holding_h } : null;
 }

@@ -4,6 +4,8 @@ import { fold } from '../../logbook';
 import { streamVisit } from '../../method';
 import { evaluate } from '../../visit';
 import { flagSentence } from '../flags';
+import { speaksAgainst } from './reception';
+import { sayAgainst } from './words';
 import { bottlesToPour, bottlesToReceive } from '../plates/shelf';
 
 const now_ms = Date.UTC(2026, 4, 14, 10);
@@ -49,6 +51,22 @@ describe('how a bottle came', () => {
 		const said = sentences(received({ verdict: 'accepted', lid: 'leaked', temperature_C: 14 })).join(' ');
 		expect(said).toContain('Some of bottle TE3-B had leaked');
 		expect(said).toContain('14.0 °C');
+	});
+
+	it('of a blank or a duplicate takes no figure of its partner with it', () => {
+		const blank = see({ ...received({ verdict: 'refused', reason: 'lid off' }), 'bottles/bacteria/role': 'blank' });
+		expect(blank.flags.find((f) => f.code === 'bottle-refused')!.parameter).toBeNull();
+	});
+
+	it('is held against its limits before anybody has judged it', () => {
+		const limit = { held_h: 6, cooler_C: 10 };
+		expect(speaksAgainst({ held_h: 6, temperature_C: 10, lid: 'tight' }, limit)).toEqual([]);
+		expect(speaksAgainst({ held_h: 2, temperature_C: null, lid: 'tight' }, limit)).toEqual([]);
+		expect(speaksAgainst({ held_h: 7, temperature_C: 12.5, lid: 'open' }, limit).map(sayAgainst)).toEqual([
+			'held 7 h 00, its limit is 6 h',
+			'came at 12.5 °C, over 10 °C',
+			'open, or its seal broken'
+		]);
 	});
 
 	it('takes it off what is expected; what was refused is not poured', () => {

@@ -4,13 +4,14 @@ import type { BottleSheet } from './held';
 
 /** What stands against a bottle's figures from how it came to the bench or the lab. */
 export function receivedFlags(id: string, bottle: BottleSheet, cooler_C: number): Flag[] {
-	const { received, kind, label = id } = bottle;
+	const { received, kind, role, label = id } = bottle;
 	if (received === undefined) return [];
 	const path = `bottles/${id}`;
 	const { verdict, reason = 'no reason was given', lid, temperature_C } = received;
-	const parameters = [
-		...new Set([...(kind === 'bacteria' ? ['e-coli'] : []), ...foundIn(bottle).map((f) => f.parameter)])
-	];
+	// a blank or a duplicate says nothing of the stream, and takes no figure of its partner with it
+	const isRoutine = role === undefined || role === 'routine';
+	const found = [...(kind === 'bacteria' ? ['e-coli'] : []), ...foundIn(bottle).map((f) => f.parameter)];
+	const parameters = isRoutine ? [...new Set(found)] : [];
 	const ofEach = (code: 'bottle-refused' | 'bottle-doubted'): Flag[] =>
 		(parameters.length ? parameters : [null]).map((parameter) => doubt(code, { path, parameter }, { label, reason }));
 	return [

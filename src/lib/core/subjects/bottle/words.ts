@@ -1,5 +1,8 @@
+import { writeNumber } from '../../quantity';
+import { sayDuration } from '../../wording';
 import type { BranchWords } from '../branch-words';
 import type { BottleKind, lids, Reception, Technique } from './branch';
+import type { Against } from './reception';
 
 /** How a bottle was filled, in words. */
 export const techniqueWords = {
@@ -45,6 +48,26 @@ export const receptionWords = {
 	flagged: 'accepted, with a doubt',
 	refused: 'refused'
 } as const satisfies Record<Reception, string>;
+
+/** And as the deed that it is. */
+export const receiveWords = {
+	accepted: 'Accept',
+	flagged: 'Accept with a doubt',
+	refused: 'Refuse'
+} as const satisfies Record<Reception, string>;
+
+/** What speaks against a bottle, as half a sentence: it becomes the reason where nobody writes another. */
+export function sayAgainst(against: Against): string {
+	switch (against.of) {
+		case 'held':
+			return `held ${sayDuration(against.held_h * HOUR_ms)}, its limit is ${against.limit_h} h`;
+		case 'warm':
+			return `came at ${writeNumber(against.temperature_C)} °C, over ${against.limit_C} °C`;
+		case 'lid':
+			return lidWords[against.lid];
+	}
+}
+const HOUR_ms = 3_600_000;
 
 /** How the places of a sheet that this subject owns are said in the logbook. */
 export const bottlePlaces: BranchWords = {

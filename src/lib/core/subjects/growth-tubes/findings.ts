@@ -84,7 +84,7 @@ function incubation(id: string, { filledAt, readAt }: TubeSet, limits: Limits): 
 	return [
 		{
 			id: `growthTubes/${id}`,
-			kind: 'incubation',
+			kind: 'tubes',
 			label: id,
 			start_ms,
 			due_ms: start_ms + limits.tubesReadable_h * HOUR_ms,

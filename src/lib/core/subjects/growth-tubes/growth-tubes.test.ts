@@ -57,9 +57,7 @@ describe('tubes of a bottle', () => {
 	it('stand on the shelf until they are read, and say nothing before', () => {
 		const waiting = see(set('T1', null));
 		expect(waiting.determinations).toEqual([]);
-		expect(waiting.clocks).toMatchObject([
-			{ id: 'growthTubes/T1', kind: 'incubation', due_ms: now_ms - 2 * 3_600_000 }
-		]);
+		expect(waiting.clocks).toMatchObject([{ id: 'growthTubes/T1', kind: 'tubes', due_ms: now_ms - 2 * 3_600_000 }]);
 		expect(see(set('T1', [5, 3, 0])).clocks).toEqual([]);
 	});
 

@@ -1,4 +1,5 @@
 import type { BranchWords } from '../branch-words';
+import type { Stage } from '../plates/shelf';
 
 /** How the places of a sheet that this subject owns are said in the logbook. */
 export const growthTubePlaces: BranchWords = {
@@ -12,4 +13,13 @@ export const growthTubePlaces: BranchWords = {
 		tubes: 'how many',
 		grown: 'those that grew'
 	}
+};
+
+/** What to do with tubes by their age. */
+export const tubesTodo: Record<Stage, string> = {
+	'too-early': 'Leave them warm and in the dark.',
+	specks: 'Some may have turned: more will.',
+	readable: 'Read them now.',
+	'last-chance': 'Read them before anything else.',
+	'too-old': 'Other things have grown too: what they say now is doubted.'
 };

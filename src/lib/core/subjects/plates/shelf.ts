@@ -38,8 +38,14 @@ export interface OnShelf {
 
 /** Where a plate that is not read yet stands on the shelf; null where it was not poured, or was read or thrown away. */
 export function onShelf({ pouredAt, readAt, state }: PlateSheet, limits: ReadingTimes, now_ms: number): OnShelf | null {
-	if (pouredAt === undefined || readAt !== undefined || state !== undefined) return null;
-	const age_h = Math.max(0, (now_ms - Date.parse(pouredAt)) / HOUR_ms);
+	return pouredAt === undefined || readAt !== undefined || state !== undefined
+		? null
+		: standsSince(pouredAt, limits, now_ms);
+}
+
+/** Where what began to grow at an instant stands by its age. */
+export function standsSince(began: string, limits: ReadingTimes, now_ms: number): OnShelf {
+	const age_h = Math.max(0, (now_ms - Date.parse(began)) / HOUR_ms);
 	const from_h = stagesFrom_h(limits);
 	const stage = stages.findLast((s) => age_h >= from_h[s])!;
 	const next = stages[stages.indexOf(stage) + 1];

@@ -30,6 +30,8 @@ export type ResultRow = z.output<typeof ResultRow>;
 export interface Wanted {
 	siteCodes: readonly string[];
 	parameters: readonly string[];
+	/** Left out: of all visits. */
+	visitIds?: readonly string[];
 	from: Date;
 	before: Date;
 	/** Of each visit and parameter the one that is reported; else all determinations. */
@@ -42,7 +44,7 @@ const AT_ONCE = 5000;
 
 /** Results in the order of time, some thousands at once, however many there are. */
 export async function* resultsOf(db: Db, programId: string, wanted: Wanted): AsyncGenerator<ResultRow[]> {
-	const { siteCodes, parameters, reportedOnly, acceptedOnly } = wanted;
+	const { siteCodes, parameters, visitIds = [], reportedOnly, acceptedOnly } = wanted;
 	let last: ResultRow | undefined;
 	for (;;) {
 		const rows = await rowsOf(
@@ -55,6 +57,7 @@ export async function* resultsOf(db: Db, programId: string, wanted: Wanted): Asy
 			where r.program_id = ${programId} and r.at >= ${wanted.from.toISOString()} and r.at < ${wanted.before.toISOString()}
 				and (${siteCodes.length === 0} or s.code = any(${sql.param([...siteCodes])}::text[]))
 				and (${parameters.length === 0} or r.parameter = any(${sql.param([...parameters])}::text[]))
+				and (${wanted.visitIds === undefined} or r.visit_id = any(${sql.param([...visitIds])}::uuid[]))
 				and (${!reportedOnly} or r.is_reported) and (${!acceptedOnly} or r.status in ('accepted', 'qualified'))
 				${last !== undefined ? sql`and (r.at, r.visit_id, r.parameter, r.comes_from) > (${new Date(last.at).toISOString()}, ${last.visit_id}, ${last.parameter}, ${last.comes_from})` : sql``}
 			order by r.at, r.visit_id, r.parameter, r.comes_from limit ${AT_ONCE}`

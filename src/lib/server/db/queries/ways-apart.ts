@@ -10,6 +10,7 @@ const Row = z.object({
 	first: z.enum(ways),
 	second: z.enum(ways),
 	at_ms: z.coerce.number(),
+	/** By the first way, and by the second. */
 	firstValue: z.number(),
 	secondValue: z.number(),
 	visitId: z.string(),
@@ -17,8 +18,8 @@ const Row = z.object({
 });
 export type PairRow = z.output<typeof Row>;
 
-/** More pairs than these tell nothing that the newest do not. */
-const MOST = 6_000;
+/** Of one parameter and two ways; more tell nothing that the newest do not. */
+const MOST = 500;
 
 /**
  * All parameters that a visit found in two ways, the newest first: the way that is reported before the other is the
@@ -37,11 +38,16 @@ export const wayPairs = (db: Db, programId: string): Promise<PairRow[]> => {
 				and not r.is_simulated and r.way <> 'derived'
 			order by r.visit_id, r.parameter, r.way, r.is_reported desc, r.comes_from
 		)
-		select a.parameter, a.unit, a.way as first, b.way as second, extract(epoch from a.at) * 1000 as at_ms,
-			a.value as "firstValue", b.value as "secondValue", a.visit_id as "visitId", s.code as site
-		from shown a join shown b on b.visit_id = a.visit_id and b.parameter = a.parameter
-			and array_position(${order}, a.way) > array_position(${order}, b.way)
-		join site s on s.program_id = ${programId} and s.id = a.site_id
-		order by a.at desc limit ${MOST}`
+		, pairs as (
+			select a.parameter, a.unit, a.way as first, b.way as second, a.at, a.value as first_value,
+				b.value as second_value, a.visit_id, a.site_id,
+				row_number() over (partition by a.parameter, a.way, b.way order by a.at desc, a.visit_id) as nth
+			from shown a join shown b on b.visit_id = a.visit_id and b.parameter = a.parameter
+				and array_position(${order}, a.way) > array_position(${order}, b.way)
+		)
+		select p.parameter, p.unit, p.first, p.second, extract(epoch from p.at) * 1000 as at_ms,
+			p.first_value as "firstValue", p.second_value as "secondValue", p.visit_id as "visitId", s.code as site
+		from pairs p join site s on s.program_id = ${programId} and s.id = p.site_id
+		where p.nth <= ${MOST} order by p.at desc`
 	);
 };

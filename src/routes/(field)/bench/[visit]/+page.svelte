@@ -71,6 +71,7 @@
 							id={bottle}
 							bottle={sheet.bottles![bottle]!}
 							card={log.card}
+							trip={log.around.trip}
 							from={lastHolder}
 							to={app.packed.satchel.member.name}
 							{writer}

@@ -1,29 +1,20 @@
 import { error, fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
-import { ReportMapping } from '$lib/core/lab-report';
-import { unitCodes } from '$lib/core/quantity';
+import { ReportMapping, RowCorrections } from '$lib/core/lab-report';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { jsonField } from '$lib/server/json-field';
-import { dropReport, reportOf, type LabReport } from '$lib/server/lab/reports';
+import { dropReport, reportOf, reportOnWire, type LabReport } from '$lib/server/lab/reports';
 import { lookAtReport, reportMappingOf, takeReport } from '$lib/server/lab/take';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
 
-const Corrections = z.record(
-	z.string().regex(/^\d{1,6}$/),
-	z.strictObject({
-		label: z.string().max(80).optional(),
-		unit: z.enum(unitCodes).optional(),
-		isLeftOut: z.boolean().optional()
-	})
-);
 const UNREAD = 'What was said of the rows could not be read. Load the page again.';
 const Asked = z.object({
 	mapping: jsonField(ReportMapping, UNREAD),
-	corrections: jsonField(Corrections, UNREAD),
+	corrections: jsonField(RowCorrections, UNREAD),
 	confirmed: z.string().length(64).nullable()
 });
 
@@ -38,18 +29,15 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	const { programId } = locals.member!;
 	const db = database();
 	const report = await theReport(programId, params.id);
-	const { content, takenAt, takenBy, arrivedAt, ...shown } = report;
+	const { content, ...shown } = report;
 	const [mapping, own] = await Promise.all([
 		reportMappingOf(db, programId, report.labId),
 		knownParameters(db, programId)
 	]);
-	const people = takenBy ? await peopleOf(db, programId) : {};
+	const people = await peopleOf(db, programId);
+	const { takenAt } = report;
 	return {
-		report: {
-			...shown,
-			arrived_ms: +arrivedAt,
-			taken: takenAt && { at_ms: +takenAt, by: people[takenBy!]?.name ?? 'somebody who has left' }
-		},
+		report: reportOnWire(shown, people),
 		// what was written is not held against the bottles again: they have its figures now
 		content: takenAt ? content : null,
 		looked: takenAt ? null : await lookAtReport(db, programId, report, { mapping, corrections: {} }, serverNow_ms()),

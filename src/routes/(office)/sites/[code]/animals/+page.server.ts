@@ -1,9 +1,9 @@
 import { error } from '@sveltejs/kit';
 import { indexChange, kindsThroughYears } from '$lib/core/macroinvertebrates';
-import { confusionOf, schemeInterval, scoreBy, type Checked, type ScoreScheme } from '$lib/core/score-schemes';
+import { scoreSampling } from '$lib/core/score-schemes';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { animalsOf, type SiteSampling } from '$lib/server/db/queries/animals';
+import { animalsOf } from '$lib/server/db/queries/animals';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { checkedNames, schemesOf } from '$lib/server/schemes/keep';
 import type { PageServerLoad } from './$types';
@@ -32,7 +32,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			.map(({ code, name }) => ({ code, name })),
 		samplings: samplings.map(({ visitId, started_ms, school, said }) => ({ visitId, started_ms, school, said })),
 		kinds: kindsThroughYears(samplings),
-		scores: last ? schemes.map((scheme) => scoredBy(scheme, last, checked)) : [],
+		scores: last ? schemes.map((scheme) => scoreSampling(scheme, last, checked)) : [],
 		checked: checked.length,
 		change:
 			earliest && latest && earliest !== latest
@@ -42,25 +42,3 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		maySeeLibrary: can(member, 'see-library')
 	};
 };
-
-const DRAWS = { draws: 1_000, seed: 12 };
-
-/** What a sampling scores by one scheme, how sure that is, and what stands against it. */
-function scoredBy(scheme: ScoreScheme, { kinds, knowsShares }: SiteSampling, checked: readonly Checked[]) {
-	const { code, name, isExample } = scheme;
-	const needsShares = scheme.adding === 'animals' && !knowsShares;
-	const scored = needsShares ? null : scoreBy(scheme, kinds);
-	const confusion = confusionOf(
-		kinds.map((k) => k.code),
-		checked
-	);
-	return {
-		code,
-		name,
-		isExample,
-		needsShares,
-		scored,
-		counting: scored && knowsShares ? schemeInterval(scheme, kinds, new Map(), DRAWS) : null,
-		both: scored && knowsShares && confusion.size > 0 ? schemeInterval(scheme, kinds, confusion, DRAWS) : null
-	};
-}

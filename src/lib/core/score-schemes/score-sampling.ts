@@ -1,0 +1,46 @@
+import type { Kind } from '../macroinvertebrates';
+import { confusionOf, schemeInterval, type Checked, type SchemeInterval } from './naming';
+import { scoreBy, type Scored, type ScoreScheme } from './scheme';
+
+/** What a sampling scores by one scheme, and how sure that is. */
+export interface SchemeScore {
+	code: string;
+	name: string;
+	isExample: boolean;
+	/** The scheme weighs animals, and this sample only says what was there. */
+	needsShares: boolean;
+	scored: Scored | null;
+	/** From counting so many; null where animals were not counted. */
+	counting: SchemeInterval | null;
+	/** From counting and naming together; null while no voucher was looked at again. */
+	both: SchemeInterval | null;
+}
+
+/** As many as settle the ends of an interval to two figures, the same each time they are drawn. */
+const DRAWS = { draws: 1_000, seed: 12 };
+
+/**
+ * A sampling scored by a scheme; `knowsShares`: its animals were counted. What only says what was there has no interval,
+ * and no score where the scheme weighs animals.
+ */
+export function scoreSampling(
+	scheme: ScoreScheme,
+	{ kinds, knowsShares }: { kinds: readonly Kind[]; knowsShares: boolean },
+	checked: readonly Checked[]
+): SchemeScore {
+	const { code, name, isExample } = scheme;
+	const needsShares = scheme.adding === 'animals' && !knowsShares;
+	const scored = needsShares ? null : scoreBy(scheme, kinds);
+	const codes = kinds.map((k) => k.code);
+	const confusion = confusionOf(codes, checked);
+	const isCounted = scored !== null && knowsShares;
+	return {
+		code,
+		name,
+		isExample,
+		needsShares,
+		scored,
+		counting: isCounted ? schemeInterval(scheme, kinds, new Map(), DRAWS) : null,
+		both: isCounted && confusion.size > 0 ? schemeInterval(scheme, kinds, confusion, DRAWS) : null
+	};
+}
