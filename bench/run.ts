@@ -6,6 +6,7 @@ import { benchFirstLoad, packFirstLoad, sampleFirstLoad, trayFirstLoad } from '.
 import { plan500Sites, satchel1m, today500Sites } from './five-hundred-sites';
 import { kendall20000 } from './kendall-20000';
 import { idleWakeups, sampleLatency40 } from './on-the-bank';
+import { plateMarks100, plateRecall } from './plate-marks';
 import { rarefactionCurve5000 } from './rarefaction-curve-5000';
 import { route12, route8 } from './route';
 import { seasonLibrary10, seasonLibrary100 } from './season-by-library';
@@ -24,6 +25,7 @@ const benches: Bench[] = [
 	seasonalKendallMonthly100y,
 	rarefactionCurve5000,
 	animalsInterval,
+	plateRecall,
 	seasonPropose10,
 	seasonPropose100,
 	seasonLibrary10,
@@ -39,6 +41,7 @@ const benches: Bench[] = [
 	idleWakeups,
 	trayTap40,
 	keyAnswer,
+	plateMarks100,
 	sitePage300Years,
 	sync10000,
 	// last: these grow the program

@@ -12,6 +12,20 @@ export function toStderr() {
 
 export const say = (line) => out.write(`${line}\n`);
 
+const since = (began) => `${((Date.now() - began) / 1000).toFixed(1)} s`;
+
+/** One of several steps at once: a line of its own when it ends, so that the lines of two do not run into each other. */
+export async function stepBeside(name, work) {
+	const began = Date.now();
+	try {
+		await work();
+		say(`${name} … done (${since(began)})`);
+	} catch (error) {
+		say(`${name} … failed (${since(began)})`);
+		throw error;
+	}
+}
+
 /** Runs one named step and tells how long it took; a slow one shows that it is alive. */
 export async function step(name, work) {
 	const began = Date.now();
@@ -19,7 +33,7 @@ export async function step(name, work) {
 	const alive = setInterval(() => out.write('.'), 3000);
 	try {
 		const told = await work();
-		say(`${told ?? 'done'} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
+		say(`${told ?? 'done'} (${since(began)})`);
 	} catch (error) {
 		say('failed');
 		throw error;

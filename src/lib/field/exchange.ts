@@ -96,10 +96,16 @@ async function fetchJson(url: string, init?: RequestInit): Promise<unknown> {
 	return answer.json();
 }
 
+/** Plates are counted on their photos in cellars, where no network is. */
+const platePhotosIn = (lines: readonly Entry[]): string[] =>
+	lines.flatMap(({ op, path, value }) =>
+		op === 'set' && /^platePhotos\/[^/]+\/sha256$/.test(path) && typeof value === 'string' ? [value] : []
+	);
+
 /** Fetches the satchel anew, with the lines of visits that are open; what is on the device already stays as it is. */
 async function refreshSatchel(): Promise<void> {
 	const satchel = Satchel.parse(await fetchJson('/api/satchel'));
-	void fetchPhotos(satchel.sites.flatMap((s) => s.photoPointPicture ?? []));
+	void fetchPhotos([...satchel.sites.flatMap((s) => s.photoPointPicture ?? []), ...platePhotosIn(satchel.entries)]);
 	const clockOffset_ms = satchel.clock.isFixed ? satchel.clock.now_ms - Date.now() : 0;
 	await store.transaction('rw', store.packed, store.entries, async () => {
 		await store.packed.put({ key: 'satchel', satchel: { ...satchel, entries: [] }, clockOffset_ms });

@@ -55,6 +55,15 @@ export async function sendPhotos(asked: readonly string[], wanted: readonly stri
 
 export const keptPhotos = (): Promise<string[]> => store.photos.where('state').equals('kept').primaryKeys();
 
+/** The bytes of a picture: this device's, else the server's. */
+export async function photoBytes(sha256: string): Promise<Blob> {
+	const here = await store.photos.get(sha256);
+	if (here) return new Blob([here.bytes], { type: 'image/jpeg' });
+	const answer = await fetch(`/api/photos/${sha256}`);
+	if (!answer.ok) throw new Error(`the photo could not be had: ${answer.status}`);
+	return answer.blob();
+}
+
 /** The picture on this device, else where the server has it. */
 export async function photoAddress(sha256: string): Promise<string> {
 	const here = await store.photos.get(sha256);

@@ -10,3 +10,6 @@ export { logRangeDuplicatePrecision, relativePercentDifference } from './duplica
 export { volumeFor, volumesBetween } from './dilution';
 // plates that differ more than chance allows
 export { dispersionTest } from './dispersion';
+// marks on a photo, and a photo drawn by a model
+export { sameMarks, type MarkPlace } from './marks';
+export { simulatedPlate, type SimulatedPlate } from './simulated-plate';

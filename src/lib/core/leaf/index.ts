@@ -29,6 +29,8 @@ export const isOfThisCentury = (instant: string): boolean => instant >= '2000' &
 export const Instant = z.iso
 	.datetime({ error: 'an instant is like 2026-05-14T09:12:00Z' })
 	.refine(isOfThisCentury, 'an instant lies between the years 2000 and 2100');
+/** A picture is named by the SHA-256 of its bytes, which travel apart from the line that speaks of it. */
+export const PhotoHash = z.string().regex(/^[0-9a-f]{64}$/, 'a photo is named by the SHA-256 of its bytes');
 export const Text = z.string({ error: 'words are needed here' }).max(2000, 'at most 2000 letters');
 export const Word = Text.min(1, 'a word is needed here').max(80, 'at most 80 letters');
 export const YesNo = z.boolean({ error: 'true or false' });

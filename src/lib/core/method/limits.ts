@@ -17,6 +17,9 @@ export const Limits = z.object({
 	tubesTooOld_h: positive.describe('hours after which tubes and wells must not be read'),
 	plateFewColonies: whole.describe('colonies under which a plate says little'),
 	plateManyColonies: whole.describe('colonies over which they run together'),
+	plateCountersApart_percent: positive.describe(
+		'percent of their mean that two people’s counts of one plate may lie apart'
+	),
 	plateMost_mL: positive.describe('mL, the most that is poured on a plate'),
 	plateLeast_mL: positive.describe('mL, the least that is poured on a plate'),
 	duplicates_percent: positive.describe(
@@ -63,6 +66,7 @@ const usual: Limits = {
 	tubesTooOld_h: 28,
 	plateFewColonies: 15,
 	plateManyColonies: 150,
+	plateCountersApart_percent: 10,
 	plateMost_mL: 5,
 	plateLeast_mL: 1,
 	duplicates_percent: 30,

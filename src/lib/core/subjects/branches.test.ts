@@ -43,7 +43,10 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['bottles/nutrients/preservedAt', iso],
 			['custody/a/signature', signature],
 			['custody/a/temperature_C', 3.5],
-			['custody/a/seal', 'K-118']
+			['custody/a/seal', 'K-118'],
+			['plates/TE1-260514-B-1/counters/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001', 24],
+			['platePhotos/p/sha256', 'ab'.repeat(32)],
+			['platePhotos/p/marks/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001/m1', { x: 0.5, y: 0.25, kind: 'counts' }]
 		],
 		[
 			['bottles/nutrients/technique', 'by drone', /hand, pole/],
@@ -56,7 +59,12 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['custody/a/signature', 'M10 50L80 20<script>', /line drawn in a box/],
 			['custody/a/signature', 'M5000 1', /line drawn in a box/],
 			['custody/a/temperature_C', 80, /temperature over 60/],
-			['custody/a/seal', '', /a word is needed/]
+			['custody/a/seal', '', /a word is needed/],
+			['plates/TE1-260514-B-1/counters/somebody', 3.5, /a count is whole/],
+			['platePhotos/p/sha256', 'mine.jpg', /named by the SHA-256/],
+			['platePhotos/p/marks/a/m1', { x: 1.5, y: 0.2, kind: 'counts' }, /out of the photo/],
+			['platePhotos/p/marks/a/m1', { x: 0.5, y: 0.2, kind: 'maybe' }, /counts/],
+			['platePhotos/p/marks/a/m1', 12, /object/]
 		]
 	],
 	[

@@ -10,7 +10,7 @@ import { netPlaces } from './net/words';
 import { samplerPlaces } from './sampler/words';
 import { copyPlaces, photoPlaces } from './paper-copy/words';
 import { growthTubePlaces } from './growth-tubes/words';
-import { platePlaces } from './plates/words';
+import { platePhotoPlaces, platePlaces } from './plates/words';
 import { meterPlaces, readingPlaces } from './reading/words';
 import { reportedPlaces, reviewPlaces } from './review/words';
 import { staffPlaces } from './staff-gauge/words';
@@ -29,6 +29,7 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	bottles: bottlePlaces,
 	custody: custodyPlaces,
 	plates: platePlaces,
+	platePhotos: platePhotoPlaces,
 	growthTubes: growthTubePlaces,
 	titrations: titrationPlaces,
 	disc: discPlaces,

@@ -23,6 +23,7 @@ import {
 	teams,
 	type Team
 } from './season';
+import { takePhoto } from '../photos/photos';
 import { splitSample } from './split-samples';
 import { visitsUnderWay } from './under-way';
 import { benchEntries, visitEntries } from './visit-entries';
@@ -56,7 +57,13 @@ export async function loadDemo(
 		await comingRounds(tx, cast);
 		await fullVisitsNow(tx, cast);
 		await animalVisits(tx, cast);
-		await handIn(tx, cast, platesOnTheShelf(cast), now_ms);
+		const shelf = platesOnTheShelf(cast);
+		await handIn(tx, cast, shelf.entries, now_ms);
+		for (const { visitId, sha256, jpeg } of shelf.photos) {
+			const of = { visit: visitId, mediaType: 'image/jpeg' } as const;
+			const taken = await takePhoto(tx, cast.writers.get('SO')!.member, sha256, of, jpeg, now_ms);
+			if (!taken.ok) throw new RangeError(`the demo has a photo that is refused: ${taken.why}`);
+		}
 		await reportFromOutside(tx, cast.programId, now_ms);
 		await reviewVisits(tx, cast.programId, cast.writers.get('RH')!, now_ms, cast.chance);
 		for (const { member: m, leftDaysAgo } of cast.writers.values())

@@ -1,3 +1,6 @@
+import { createHash } from 'node:crypto';
+import { encode, Image } from 'image-js';
+import { simulatedPlate } from '../../core/bacteria';
 import { labelCode } from '../../core/custody';
 import type { Entry } from '../../core/logbook';
 import { limitsOf } from '../../core/method';
@@ -21,6 +24,8 @@ interface Batch {
 	counts?: readonly number[];
 	/** Colonies on the blank that was poured with it. */
 	blank?: number;
+	/** Colonies on its first plate, of which there is a photo that nobody counted yet. */
+	onPhoto?: number;
 }
 
 /** Card limits as hours of age; a plate of each stage. */
@@ -29,30 +34,38 @@ const batches = ({ plateReadable_h, plateTooOld_h }: Parameters<typeof stagesFro
 	return [
 		{ site: 'HO1', poured_h: 20 },
 		{ site: 'TE5', poured_h: from_h.specks + 3 },
-		{ site: 'TE3', poured_h: from_h.readable + 2 },
+		{ site: 'TE3', poured_h: from_h.readable + 2, onPhoto: 118 },
 		{ site: 'EB2', poured_h: from_h['last-chance'] + 1 },
 		{ site: 'TE2', poured_h: 24 * 3 + from_h.readable, counts: [24, 31] },
 		{ site: 'EB1', poured_h: 24 * 27, counts: [38, 45], blank: 2 }
 	];
 };
 
-export function platesOnTheShelf(cast: Cast): Entry[] {
-	const { id: cardVersionId, card } = cast.cards[1]!;
-	const limits = limitsOf(card);
-	return batches(limits).flatMap((batch, nth) => batchEntries(cast, cardVersionId, limits.plateReadable_h, batch, nth));
+export interface Shelf {
+	entries: Entry[];
+	/** Pictures that lines of these visits speak of. */
+	photos: { visitId: string; sha256: string; jpeg: Buffer }[];
 }
 
-function batchEntries(
+export function platesOnTheShelf(cast: Cast): Shelf {
+	const { id: cardVersionId, card } = cast.cards[1]!;
+	const limits = limitsOf(card);
+	const all = batches(limits).map((batch, nth) => batchOf(cast, cardVersionId, limits.plateReadable_h, batch, nth));
+	return { entries: all.flatMap((b) => b.entries), photos: all.flatMap((b) => b.photos) };
+}
+
+function batchOf(
 	cast: Cast,
 	cardVersionId: string,
 	readable_h: number,
-	{ site, poured_h, counts, blank }: Batch,
+	{ site, poured_h, counts, blank, onPhoto }: Batch,
 	nth: number
-): Entry[] {
+): Shelf {
 	const [first, second]: [Writer, Writer] = [cast.writers.get('SO')!, cast.writers.get('OT')!];
 	const startedAt_ms = cast.now_ms - (poured_h + CARRIED_h) * HOUR_ms;
 	const chance = seeded(6_400 + nth);
-	const { entries, write } = logbookWriter({ id: seededId(startedAt_ms, chance), startedAt_ms }, chance);
+	const visitId = seededId(startedAt_ms, chance);
+	const { entries, write } = logbookWriter({ id: visitId, startedAt_ms }, chance);
 	const at = (minute: number) => new Date(startedAt_ms + minute * MINUTE_ms).toISOString();
 	const siteId = cast.sites.find((s) => s.code === site)!.id;
 	write(first, 0, 'opening', { siteId, cardVersionId, startedAt: at(0) });
@@ -87,5 +100,20 @@ function batchEntries(
 	write(first, CARRIED_h * 60, 'bottles/bacteria/platedAt', at(CARRIED_h * 60));
 	for (const n of [1, 2]) pour('bacteria', label, n, counts?.[n - 1]);
 	if (blankLabel !== null) pour('bacteria-blank', blankLabel, 1, blank);
-	return entries;
+	if (onPhoto === undefined) return { entries, photos: [] };
+	const jpeg = photoOfPlate(6_400 + nth, onPhoto);
+	const sha256 = createHash('sha256').update(jpeg).digest('hex');
+	const photo = `platePhotos/${seededId(startedAt_ms, chance)}`;
+	const taken = poured_h * 60 + CARRIED_h * 60 - 10;
+	write(first, taken, `${photo}/plate`, `${label}-1`);
+	write(first, taken, `${photo}/takenAt`, at(taken));
+	write(first, taken, `${photo}/sha256`, sha256);
+	return { entries, photos: [{ visitId, sha256, jpeg }] };
+}
+
+/** A stand-in for a camera: a plate that was drawn by a model. */
+function photoOfPlate(seed: number, colonies: number): Buffer {
+	const plate = simulatedPlate({ seed, colonies, others: 22, bubbles: 5, glares: 1 });
+	const image = new Image(plate.width_px, plate.height_px, { data: plate.rgb, colorModel: 'RGB' });
+	return Buffer.from(encode(image, { format: 'jpeg', encoderOptions: { quality: 80 } }));
 }

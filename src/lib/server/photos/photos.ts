@@ -1,19 +1,20 @@
 import { createHash } from 'node:crypto';
-import { and, eq, sql } from 'drizzle-orm';
+import { and, eq, like } from 'drizzle-orm';
 import { z } from 'zod';
 import { can, type Member } from '../access';
 import type { Db } from '../db/connect';
 import { visitById } from '../db/queries/visits';
-import { photo } from '../db/schema';
+import { entry, photo } from '../db/schema';
 
 const MOST_BYTES = 3_000_000;
+/** Branches of a sheet whose lines speak of photos: those of the visit, those of the bench. */
+const PLACES = ['photos/', 'platePhotos/'];
 /** How the bytes of each kind of picture begin. */
 const beginnings: Record<string, readonly number[]> = {
 	'image/jpeg': [0xff, 0xd8, 0xff],
 	'image/png': [0x89, 0x50, 0x4e, 0x47]
 };
 
-export const PhotoName = z.string().regex(/^[0-9a-f]{64}$/, 'a photo is named by the SHA-256 of its bytes');
 export const PhotoOf = z.object({
 	visit: z.uuid({ error: 'say of which visit, by its id' }).toLowerCase(),
 	mediaType: z.enum(['image/jpeg', 'image/png'], { error: 'only JPEG and PNG are taken' })
@@ -38,11 +39,21 @@ export async function takePhoto(
 	if (!beginnings[of.mediaType]!.every((byte, i) => bytes[i] === byte))
 		return refuse(400, `These bytes are no ${of.mediaType}.`);
 	const visit = await visitById(db, member.programId, of.visit);
-	if (!visit || !can(member, 'write-entry', { visit: visit.subject, path: 'photos' }))
-		return refuse(403, 'You may not add to this visit, or there is none.');
-	const { rows } = await db.execute(sql`
-		select 1 from entry where program_id = ${member.programId} and visit_id = ${of.visit} and path like 'photos/%/sha256' and value = ${JSON.stringify(sha256)}::jsonb limit 1`);
-	if (rows.length === 0) return refuse(400, 'No line of this visit speaks of this photo yet; send the line first.');
+	const mayAddTo = (path: string) => visit && can(member, 'write-entry', { visit: visit.subject, path });
+	if (!PLACES.some(mayAddTo)) return refuse(403, 'You may not add to this visit, or there is none.');
+	const spoken = await db
+		.select({ path: entry.path })
+		.from(entry)
+		.where(
+			and(
+				eq(entry.programId, member.programId),
+				eq(entry.visitId, of.visit),
+				like(entry.path, '%hotos/%/sha256'),
+				eq(entry.value, sha256)
+			)
+		);
+	if (spoken.length === 0) return refuse(400, 'No line of this visit speaks of this photo yet; send the line first.');
+	if (!spoken.some(({ path }) => mayAddTo(path))) return refuse(403, 'You may not add such a photo to this visit.');
 	await db
 		.insert(photo)
 		.values({

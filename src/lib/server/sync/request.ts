@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PhotoHash } from '../../core/leaf';
 
 /** Entries that one exchange may bring; a phone with more sends them in turn. */
 export const MOST_ENTRIES = 5000;
@@ -12,10 +13,7 @@ export const SyncRequest = z.object({
 		.array(z.unknown(), { error: 'entries is a list' })
 		.max(MOST_ENTRIES, `at most ${MOST_ENTRIES} entries at a time`)
 		.default([]),
-	photos: z
-		.array(z.string().regex(/^[0-9a-f]{64}$/, 'a photo is named by the SHA-256 of its bytes'))
-		.max(200)
-		.default([]),
+	photos: z.array(PhotoHash).max(200).default([]),
 	deviceTime: z.iso.datetime({ error: 'deviceTime is an instant' }).optional()
 });
 export type SyncRequest = z.infer<typeof SyncRequest>;

@@ -1,7 +1,9 @@
 <script module lang="ts">
 	import type { Limits } from '$lib/core/method';
 	import type { OnShelf, PlateSheet } from '$lib/core/subjects/plates/shelf';
+	import { countOf, type PlatePicture } from '$lib/core/subjects/plates/photos';
 	import type { Writer } from '../entry/writer';
+	import type { Camera } from './camera';
 
 	export interface Props {
 		id: string;
@@ -9,6 +11,9 @@
 		/** Null once it was read. */
 		stands: OnShelf | null;
 		limits: Limits;
+		/** Its photo, where one was taken. */
+		picture: PlatePicture | null;
+		camera: Camera;
 		writer: Writer;
 	}
 </script>
@@ -20,17 +25,23 @@
 	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
+	import CountedPlate from './CountedPlate.svelte';
+	import PlatePhoto from './PlatePhoto.svelte';
+	import TakePlatePhoto from './TakePlatePhoto.svelte';
 
-	let { id, plate, stands, limits, writer }: Props = $props();
+	let { id, plate, stands, limits, picture, camera, writer }: Props = $props();
 
 	const HOUR_ms = 3_600_000;
 	const at = (place: string) => `plates/${id}/${place}`;
 	let found = $state<(typeof plateStates)[number]>('counted');
 	/** What is being counted outlives a phone that dies: it is a draft until it is kept. */
 	const text = $derived(writer.drafts[at('count')] ?? '');
-	const taps = $derived(readWhole(text));
+	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */
+	const taps = $derived(picture ? countOf(picture.marks[camera.memberId]) : readWhole(text));
 	const count = (to: number) => writer.draft(at('count'), to < 0 ? '' : String(to));
-	const why = $derived(text === '' || taps !== null ? null : 'A whole number of colonies: half a colony is none.');
+	const why = $derived(
+		picture || text === '' || taps !== null ? null : 'A whole number of colonies: half a colony is none.'
+	);
 	let coldest = $state('');
 	const temperature = $derived.by(() => {
 		const read = readPlain(coldest);
@@ -50,14 +61,12 @@
 		if (!isReady) return;
 		void writer.setAll({
 			...(found === 'counted' ? { [at('count')]: taps } : {}),
+			...(found === 'counted' && picture ? { [at(`counters/${camera.memberId}`)]: taps } : {}),
 			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),
 			[at('state')]: found,
 			[at('readAt')]: stamp(writer)
 		});
 		writer.draft(at('count'), '');
-	}
-	function again() {
-		for (const place of ['count', 'state', 'readAt']) writer.strike(at(place), 'read again');
 	}
 </script>
 
@@ -82,30 +91,44 @@
 			</p>
 			{#if found === 'counted'}
 				<p class="small">
-					Only colonies with the colour of the medium’s sheet for E. coli; hold the plate to the light, mark each on the
-					rim’s underside as you tap.
+					Only colonies with the colour of the medium’s sheet for E. coli. {picture
+						? 'Zoom in and tap each; a tap on a mark chooses it.'
+						: 'Hold the plate to the light, mark each on the rim’s underside as you tap.'}
 				</p>
-				<div class="tally">
-					<button type="button" class="tap btn preset-outlined-primary-500" onclick={() => count((taps ?? 0) + 1)}
-						><b>{taps ?? 0}</b>tap for each colony</button
-					>
-					<button
-						type="button"
-						class="btn preset-outlined-surface-500"
-						disabled={!taps}
-						onclick={() => count((taps ?? 0) - 1)}>One back</button
-					>
-					<label
-						>or typed <input
-							class="input"
-							inputmode="numeric"
-							autocomplete="off"
-							value={text}
-							oninput={(e) => writer.draft(at('count'), e.currentTarget.value.trim())}
-							aria-invalid={why !== null}
-						/></label
-					>
-				</div>
+				{#if picture}
+					<PlatePhoto {picture} {camera} {writer} />
+					<p>
+						<button
+							type="button"
+							class="btn preset-outlined-surface-500"
+							onclick={() => writer.strike(`platePhotos/${picture.id}/sha256`, 'counted without it')}
+							>Count without the photo</button
+						>
+					</p>
+				{:else}
+					<TakePlatePhoto plate={id} {camera} {writer} />
+					<div class="tally">
+						<button type="button" class="tap btn preset-outlined-primary-500" onclick={() => count((taps ?? 0) + 1)}
+							><b>{taps ?? 0}</b>tap for each colony</button
+						>
+						<button
+							type="button"
+							class="btn preset-outlined-surface-500"
+							disabled={!taps}
+							onclick={() => count((taps ?? 0) - 1)}>One back</button
+						>
+						<label
+							>or typed <input
+								class="input"
+								inputmode="numeric"
+								autocomplete="off"
+								value={text}
+								oninput={(e) => writer.draft(at('count'), e.currentTarget.value.trim())}
+								aria-invalid={why !== null}
+							/></label
+						>
+					</div>
+				{/if}
 				{#if why}<p class="why" role="alert">{why}</p>{/if}
 				{#if taps !== null && taps > limits.plateManyColonies}<p class="small">
 						Over {limits.plateManyColonies} they run together: “too many to count” may be truer.
@@ -126,12 +149,7 @@
 			<button class="btn preset-filled-primary-500" disabled={!isReady}>Read now</button>
 		</form>
 	{:else}
-		<p>
-			{plate.state === undefined ? '' : plateStateWords[plate.state]}{plate.count === undefined
-				? ''
-				: `: ${plate.count} colonies`}
-			<button type="button" class="btn preset-outlined-surface-500" onclick={again}>Read again</button>
-		</p>
+		<CountedPlate {id} {plate} {picture} {camera} {writer} />
 	{/if}
 </article>
 

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { Instant, leaf, SheetId, Text, Word } from '../../leaf';
+import { Instant, leaf, PhotoHash, SheetId, Text, Word } from '../../leaf';
 
-/** A picture; its bytes are named by their SHA-256 and travel apart. */
+/** Pictures of a visit. */
 export const photos = z
 	.record(
 		SheetId,
 		z.object({
-			sha256: leaf(z.string().regex(/^[0-9a-f]{64}$/, 'a photo is named by the SHA-256 of its bytes')),
+			sha256: leaf(PhotoHash),
 			takenAt: leaf(Instant),
 			/** What it shows: the site board, a sign, the paper sheet. */
 			of: leaf(Word),

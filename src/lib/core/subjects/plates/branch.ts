@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { count, Instant, leaf, measure, SheetId, temperature_C, YesNo } from '../../leaf';
+import { count, Instant, leaf, measure, PhotoHash, SheetId, temperature_C, YesNo } from '../../leaf';
 
 export const plateStates = ['counted', 'tooMany', 'spoiled'] as const;
 
@@ -15,6 +15,8 @@ export const plates = z
 			readAt: leaf(Instant),
 			state: leaf(z.enum(plateStates, { error: 'counted, too many, or spoiled' })),
 			count: leaf(count),
+			/** What each person counted on the photo, by member: who counts second does not see the first. */
+			counters: z.record(SheetId, leaf(count)).optional(),
 			isBlank: leaf(YesNo),
 			/** Where it stood, the coldest seen. */
 			temperature_C: leaf(temperature_C)
@@ -22,5 +24,27 @@ export const plates = z
 	)
 	.optional();
 
-/** Plates are the bench's. */
-export const ofBench = /^plates\//;
+const share = z
+	.number({ error: 'a place in a photo is two shares' })
+	.min(0, 'left of the photo')
+	.max(1, 'out of the photo');
+
+/** A colony that somebody marked: where, in shares of the photo's width and height; other kinds are not counted. */
+export const Mark = z.object({ x: share, y: share, kind: z.enum(['counts', 'other']) });
+export type Mark = z.infer<typeof Mark>;
+
+/** Photos of plates with what was marked on them, by who marked it. The bytes are named by their SHA-256. */
+export const platePhotos = z
+	.record(
+		SheetId,
+		z.object({
+			plate: leaf(SheetId),
+			sha256: leaf(PhotoHash),
+			takenAt: leaf(Instant),
+			marks: z.record(SheetId, z.record(SheetId, leaf(Mark)).optional()).optional()
+		})
+	)
+	.optional();
+
+/** Plates and their photos are the bench's. */
+export const ofBench = /^(plates|platePhotos)\//;

@@ -6,6 +6,7 @@ import { withQualifier } from '../../quantity';
 import { finding, type Clock, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
 import { defineSubject } from '../subject';
+import { countedBy } from './counted-by';
 
 type PlateSheet = NonNullable<Sheet['plates']>[string];
 const HOUR_ms = 3_600_000;
@@ -83,6 +84,11 @@ function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 	if (temperature_C !== undefined && temperature_C < limits.plateLeastTemperature_C)
 		flags.push(
 			doubt('plate-too-cold', at, { label: id, seen_C: temperature_C, least_C: limits.plateLeastTemperature_C })
+		);
+	const counted = countedBy(plate);
+	if (counted !== null && counted.apart_percent > limits.plateCountersApart_percent)
+		flags.push(
+			doubt('plate-counted-apart', at, { label: id, ...counted, limit_percent: limits.plateCountersApart_percent })
 		);
 	if (plate.isBlank) {
 		if ((count ?? 0) > 0) flags.push(doubt('blank-grew', at, { label: id, colonies: count! }));

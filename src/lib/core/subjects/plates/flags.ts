@@ -24,6 +24,17 @@ export const platesFlags = {
 		(e) =>
 			`Plate ${e.label} has too many to count in ${e.volume_mL} mL. Next time pour ${e.instead_mL} mL of this water.`
 	),
+	'plate-counted-apart': doubtKind<{
+		label: string;
+		least: number;
+		most: number;
+		apart_percent: number;
+		limit_percent: number;
+	}>(
+		'ask',
+		(e) =>
+			`Two people counted ${e.least} and ${e.most} on plate ${e.label}, ${plain(e.apart_percent, 0)} % apart; up to ${e.limit_percent} % is usual. Look together at what only one of you marked.`
+	),
 	'plate-sparse': doubtKind<{ label: string; colonies: number; volume_mL: number; instead_mL: number }>(
 		'note',
 		(e) =>

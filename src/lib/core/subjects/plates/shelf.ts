@@ -3,6 +3,8 @@ import type { Sheet } from '../../logbook';
 
 export type PlateSheet = NonNullable<Sheet['plates']>[string];
 
+export type PlatePhotoSheet = NonNullable<Sheet['platePhotos']>[string];
+
 /** How a plate stands by its age, in the order in which they come. */
 export const stages = ['too-early', 'specks', 'readable', 'last-chance', 'too-old'] as const;
 export type Stage = (typeof stages)[number];

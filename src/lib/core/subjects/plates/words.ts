@@ -1,3 +1,4 @@
+import type { MarkPlace } from '../../bacteria';
 import type { BranchWords } from '../branch-words';
 import type { Stage } from './shelf';
 
@@ -13,10 +14,27 @@ export const platePlaces: BranchWords = {
 		readAt: 'time of reading',
 		state: 'state',
 		count: 'colonies',
+		counters: 'colonies counted by',
 		isBlank: 'blank',
 		temperature_C: 'coldest where it stood'
 	},
 	values: { state: plateStateWords }
+};
+
+/** Why no marks are suggested on a photo, and what to do. */
+export const silentWords = {
+	'no-dish': 'No dish is seen. Photograph it from straight above, whole, on a table that is darker than the medium.',
+	'too-small': 'The photo is too small to tell a colony from a speck. Mark by hand, or take a larger one.',
+	'too-blurred-or-dark': 'The photo is blurred or dark: suggestions would be guesses. Mark by hand, or take it again.',
+	'too-crowded': 'So many run together that suggestions would be guesses. Mark by hand, or say “too many to count”.'
+} as const;
+
+/** Where colonies may be, in shares of the photo's width and height, or why nothing is suggested. */
+export type Suggested = { marks: MarkPlace[] } | { silent: keyof typeof silentWords };
+
+export const platePhotoPlaces: BranchWords = {
+	name: 'photo of a plate',
+	keys: { plate: 'plate', sha256: 'picture', takenAt: 'taken at', marks: 'colony marked by' }
 };
 
 /** How a plate stands by its age, and what to do. */

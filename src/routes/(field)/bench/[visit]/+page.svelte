@@ -1,9 +1,15 @@
 <script lang="ts">
+	import { v7 } from 'uuid';
 	import { limitsOf } from '$lib/core/method';
 	import { bottlesToPour, bottlesToReceive, onShelf } from '$lib/core/subjects/plates/shelf';
+	import { blindOn } from '$lib/core/subjects/plates/counted-by';
+	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
+	import { keepPhoto, photoAddress, photoBytes } from '$lib/field/photos';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { writerIn } from '$lib/field/visit-writer';
+	import { suggestMarksOn } from '$lib/workers/suggest-marks.client';
+	import type { Camera } from '$lib/ui/bench/camera';
 	import FillTubes from '$lib/ui/bench/FillTubes.svelte';
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
 	import ReadTubes from '$lib/ui/bench/ReadTubes.svelte';
@@ -38,6 +44,17 @@
 			.toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
 			.findLast((c) => c.to !== undefined)?.to ?? Object.keys(sheet.arrival?.crew ?? {}).join(', ')
 	);
+	const camera = (memberId: string): Camera => ({
+		memberId,
+		keep: (file) => keepPhoto(file, params.visit),
+		address: photoAddress,
+		find: async (sha256) => suggestMarksOn(await photoBytes(sha256)),
+		newId: () => v7()
+	});
+	const isBlind = (memberId: string) =>
+		plates.some(([id, plate]) =>
+			blindOn(plate, pictureOf(id, sheet.platePhotos) !== null, memberId, writer.drafts[`plates/${id}/shown`])
+		);
 	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates, and about how the bottles came to them. */
@@ -96,16 +113,28 @@
 			</details>
 		{/each}
 		{#each plates as [id, plate] (id)}
-			<ReadPlate {id} {plate} stands={onShelf(plate, limits, app.now_ms)} {limits} {writer} />
+			<ReadPlate
+				{id}
+				{plate}
+				stands={onShelf(plate, limits, app.now_ms)}
+				{limits}
+				picture={pictureOf(id, sheet.platePhotos)}
+				camera={camera(app.packed.satchel.member.id)}
+				{writer}
+			/>
 		{/each}
 		{#each tubes as [id, set] (id)}
 			<ReadTubes {id} {set} {limits} now_ms={app.now_ms} {writer} />
 		{/each}
-		<Doubts {flags} card={log.card} onretype={() => undefined} />
-		<MeansNow
-			screen={{ outcome: log.outcome, satchel: app.packed.satchel, card: log.card, now_ms: app.now_ms }}
-			parameters={['e-coli']}
-		/>
+		{#if isBlind(app.packed.satchel.member.id)}
+			<p class="small">What the plates say together is shown once you have counted, or asked to see.</p>
+		{:else}
+			<Doubts {flags} card={log.card} onretype={() => undefined} />
+			<MeansNow
+				screen={{ outcome: log.outcome, satchel: app.packed.satchel, card: log.card, now_ms: app.now_ms }}
+				parameters={['e-coli']}
+			/>
+		{/if}
 		{#if plates.length === 0 && tubes.length === 0 && bottlesToPour(sheet).length === 0}
 			<p>No bottle of this visit was filled for bacteria.</p>
 		{/if}

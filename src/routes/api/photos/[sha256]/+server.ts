@@ -1,14 +1,15 @@
+import { PhotoHash } from '$lib/core/leaf';
 import { json } from '@sveltejs/kit';
 import { z } from 'zod';
 import { database } from '$lib/server/db/connect';
-import { photoFor, PhotoName, PhotoOf, takePhoto } from '$lib/server/photos/photos';
+import { photoFor, PhotoOf, takePhoto } from '$lib/server/photos/photos';
 import { serverNow_ms } from '$lib/server/settings';
 import type { RequestHandler } from './$types';
 
 const YEAR_s = 31_536_000;
 
 export const GET: RequestHandler = async ({ params, locals }) => {
-	const name = PhotoName.safeParse(params.sha256);
+	const name = PhotoHash.safeParse(params.sha256);
 	const found = name.success ? await photoFor(database(), locals.member!, name.data) : null;
 	if (!found) return json({ message: 'There is no such photo, or it is another team’s.' }, { status: 404 });
 	return new Response(new Uint8Array(found.content), {
@@ -21,7 +22,7 @@ export const GET: RequestHandler = async ({ params, locals }) => {
 };
 
 export const PUT: RequestHandler = async ({ params, url, request, locals }) => {
-	const name = PhotoName.safeParse(params.sha256);
+	const name = PhotoHash.safeParse(params.sha256);
 	const of = PhotoOf.safeParse({
 		visit: url.searchParams.get('visit'),
 		mediaType: request.headers.get('content-type')

@@ -1,0 +1,33 @@
+import type { Mark } from './branch';
+import type { PlatePhotoSheet } from './shelf';
+
+export interface PlatePicture {
+	id: string;
+	sha256: string;
+	/** By who made them, then by mark. */
+	marks: Readonly<Record<string, Readonly<Record<string, Mark>>>>;
+}
+
+/** The photo of a plate that stands: the last one taken; null where none does. */
+export function pictureOf(
+	plate: string,
+	photos: Readonly<Record<string, PlatePhotoSheet>> | undefined
+): PlatePicture | null {
+	const own = Object.entries(photos ?? {}).filter(([, p]) => p.plate === plate && p.sha256 !== undefined);
+	const last = own.toSorted(([, a], [, b]) => (a.takenAt ?? '').localeCompare(b.takenAt ?? '')).at(-1);
+	if (!last) return null;
+	const [id, { sha256, marks }] = last;
+	return {
+		id,
+		sha256: sha256!,
+		marks: Object.fromEntries(Object.entries(marks ?? {}).map(([who, m]) => [who, live(m)]))
+	};
+}
+
+/** Marks that were struck have no value. */
+const live = (marks: Readonly<Record<string, Mark | undefined>> | undefined): Record<string, Mark> =>
+	Object.fromEntries(Object.entries(marks ?? {}).flatMap(([id, m]) => (m === undefined ? [] : [[id, m]])));
+
+/** How many of a person's marks stand for colonies of the kind that counts. */
+export const countOf = (marks: Readonly<Record<string, Mark>> | undefined): number =>
+	Object.values(marks ?? {}).filter((m) => m.kind === 'counts').length;

@@ -1,0 +1,12 @@
+import type { Suggested } from '$lib/core/subjects/plates/words';
+
+/** What counting on a photo needs of the device, and who counts. */
+export interface Camera {
+	memberId: string;
+	/** Keeps a picture on this device; gives its name. Throws with the reason where it is none. */
+	keep: (file: Blob) => Promise<string>;
+	address: (sha256: string) => Promise<string>;
+	/** Looks for colonies in it. */
+	find: (sha256: string) => Promise<Suggested>;
+	newId: () => string;
+}
