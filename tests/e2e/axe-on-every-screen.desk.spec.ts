@@ -41,6 +41,7 @@ for (const { size, mode, rules } of views)
 			'/sites/TE4?p=e-coli',
 			'/sites/TE4?p=e-coli&view=table',
 			'/sites/TE4/animals',
+			'/sites/animals',
 			'/review',
 			'/plan',
 			'/library',

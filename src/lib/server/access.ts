@@ -162,6 +162,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/find': 'any-member',
 	'/(office)/sites': 'see-site',
 	'/(office)/sites/results.csv': 'see-site',
+	'/(office)/sites/animals': 'see-site',
 	'/(office)/sites/animals.zip': 'see-site',
 	'/(office)/sites/[code]': 'see-site',
 	'/(office)/sites/[code]/animals': 'see-site',

@@ -1,6 +1,6 @@
 export { changesDrawn, wayChanges, waysCounted } from './way-changes';
 // a site's animals from year to year, in words
-export { sayIndexChange } from './words/animals';
+export { sayBetweenSites, sayIndexChange } from './words/animals';
 export { sayMethodLine, sayWaysApart } from './words/ways-apart';
 // working in words
 export { sayWorking } from './words/working';

@@ -7,6 +7,7 @@ export { animalsToTell, classChances, exampleClasses, type QualityClass } from '
 export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson } from './diversity';
 // how unlike samples are, as a picture
 export { principalCoordinates, type Ordination } from './ordination';
+export { betweenSites, differs, type BetweenSites, type Differs } from './between-sites';
 export { rarefactionCurve, rarefy } from './rarefaction';
 // what they say of the water
 export { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';

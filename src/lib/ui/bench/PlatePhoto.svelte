@@ -133,6 +133,8 @@
 </script>
 
 <div class="frame" class:zoomed={zoom > 1}>
+	<!-- marks are made on it, by tap and by key -->
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
 	<div
 		class="picture"
 		style="width: {zoom * 100}%"

@@ -21,7 +21,8 @@
 
 <style>
 	.chart {
-		height: 21.25rem;
+		height: var(--chart-height, 21.25rem);
+		aspect-ratio: var(--chart-shape, auto);
 		width: 100%;
 		background: var(--page);
 	}

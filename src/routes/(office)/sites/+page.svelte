@@ -28,6 +28,7 @@
 				</tbody>
 			</table>
 		</div>
+		<p><a href="/sites/animals">Animals of all sites, beside each other</a></p>
 		{#if data.map?.sites.length}
 			<h2>Where they are</h2>
 			<StreamMap {...data.map} />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sayIndexChange } from './animals';
+import { sayBetweenSites, sayIndexChange } from './animals';
 
 describe('how the animals of a site changed', () => {
 	it('says which way, by how much, and what it means', () => {
@@ -13,6 +13,17 @@ describe('how the animals of a site changed', () => {
 	it('claims nothing that counting so few cannot tell', () => {
 		expect(sayIndexChange({ by: -0.2, uncertainty: 0.4, isTold: false }, 'a', 'b')).toMatch(
 			/differ by 0\.20 ± 0\.40: no more/
+		);
+	});
+});
+
+describe('how the animals of two sites differ', () => {
+	it('is said beside what counting so few makes', () => {
+		expect(sayBetweenSites({ dissimilarity: 0.62, byChance: 0.25, isTold: true }, 'Tessel 3', 'Tessel 4')).toBe(
+			'Between Tessel 3 and Tessel 4 the animals change: 62 % unlike, where counting so few makes up to 25 %.'
+		);
+		expect(sayBetweenSites({ dissimilarity: 0.2, byChance: 0.25, isTold: false }, 'a', 'b')).toMatch(
+			/no change can be told: 20 % unlike, and .* up to 25 %/
 		);
 	});
 });

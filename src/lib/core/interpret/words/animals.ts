@@ -1,4 +1,4 @@
-import type { IndexChange } from '../../macroinvertebrates';
+import type { Differs, IndexChange } from '../../macroinvertebrates';
 
 /** How a site's tolerance index changed between two days, and what that means: of animals, not of a figure. */
 export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: string, to: string): string {
@@ -8,4 +8,12 @@ export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: s
 	return by > 0
 		? `The family biotic index rose by ${size} from ${from} to ${to}: more of the animals stand foul water.`
 		: `The family biotic index fell by ${size} from ${from} to ${to}: more of the animals ask for clean water.`;
+}
+
+/** How unlike the animals of two sites are, the upper first, and whether counting so few would make that. */
+export function sayBetweenSites({ dissimilarity, byChance, isTold }: Differs, upper: string, lower: string): string {
+	const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
+	return isTold
+		? `Between ${upper} and ${lower} the animals change: ${percent(dissimilarity)} unlike, where counting so few makes up to ${percent(byChance)}.`
+		: `Between ${upper} and ${lower} no change can be told: ${percent(dissimilarity)} unlike, and counting so few makes up to ${percent(byChance)}.`;
 }

@@ -25,6 +25,7 @@
 	<h1 class="ruled">Animals at {data.site.name}</h1>
 	<p class="along">
 		<a href="/sites/{data.site.code}">The site’s water</a>
+		<a href="/sites/animals">All sites</a>
 		{#each data.neighbours as n (n.code)}
 			{#if n.code === data.site.code}<b aria-current="page">{n.code}</b>{:else}<a href="/sites/{n.code}/animals"
 					>{n.code}</a
