@@ -28,6 +28,14 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	await first.getByLabel('or typed').fill('3,5');
 	await expect(first.getByText('half a colony is none')).toBeVisible();
 	await first.getByLabel('or typed').fill('31');
+	await first.getByText('Crowded? Count some squares only').click();
+	await first.getByLabel('Squares in all').fill('10');
+	await first.getByLabel('Squares to count').fill('12');
+	await expect(first.getByRole('alert')).toHaveText('More squares than the grid has.');
+	await expect(first.getByRole('button', { name: 'Read now' })).toBeDisabled();
+	await first.getByLabel('Squares to count').fill('3');
+	await expect(first.getByText(/Count in squares \d+, \d+ and \d+, and give what they hold/)).toBeVisible();
+	for (const field of ['Squares in all', 'Squares to count']) await first.getByLabel(field).fill('');
 	await first.getByRole('button', { name: 'Read now' }).click();
 	await expect(first).toContainText('counted: 31 colonies');
 	await second.getByLabel('or typed').fill('41');

@@ -61,6 +61,8 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['custody/a/temperature_C', 80, /temperature over 60/],
 			['custody/a/seal', '', /a word is needed/],
 			['plates/TE1-260514-B-1/counters/somebody', 3.5, /a count is whole/],
+			['plates/TE1-260514-B-1/squares', 0, /a square at least/],
+			['plates/TE1-260514-B-1/squaresCounted', 2.5, /a count is whole/],
 			['platePhotos/p/sha256', 'mine.jpg', /named by the SHA-256/],
 			['platePhotos/p/marks/a/m1', { x: 1.5, y: 0.2, kind: 'counts' }, /out of the photo/],
 			['platePhotos/p/marks/a/m1', { x: 0.5, y: 0.2, kind: 'maybe' }, /counts/],

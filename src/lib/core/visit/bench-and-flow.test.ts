@@ -43,6 +43,18 @@ describe('plates', () => {
 		expect(results[0]!.uncertainty).toBeCloseTo((3571.00976 - 1537.72529) / 6, 2); // half of Garwood’s interval × 100/3
 	});
 
+	it('counted in squares of a grid stand for so much of the water, with the interval of what was counted', () => {
+		const part = { readAt: iso(54), state: 'counted', count: 24, squares: 60, squaresCounted: 12 };
+		const { results } = see({ ...bottle, ...plate('1', part) });
+		expect(results[0]!.figure).toMatchObject({ value: expect.closeTo(4000, 6) }); // 24 in a fifth of 3 mL
+		expect(results[0]!.uncertainty).toBeCloseTo((5 * (3571.00976 - 1537.72529)) / 6, 1);
+		const flags = see({ ...bottle, ...plate('1', { ...part, count: 40 }) });
+		expect(flagSentence(flagOf(flags, 'plate-crowded')!)).toContain('too many to count in 3 mL');
+		const wrong = see({ ...bottle, ...plate('1', { ...part, squares: 10 }) });
+		expect(wrong.results).toEqual([]);
+		expect(flagSentence(flagOf(wrong, 'plate-squares')!)).toContain('12 squares were counted of 10');
+	});
+
 	it.each<[string, Record<string, unknown>, string]>([
 		['read too early', { readAt: iso(30), state: 'counted', count: 24 }, 'plate-too-early'],
 		['read too late', { readAt: iso(90), state: 'counted', count: 24 }, 'plate-too-old'],

@@ -39,7 +39,8 @@
 		return [...onlyFirst.map((i) => a[i]!), ...onlySecond.map((j) => b[j]!)];
 	});
 	function again() {
-		for (const place of ['count', 'state', 'readAt']) writer.strike(at(place), 'read again');
+		for (const place of ['count', 'squares', 'squaresCounted', 'state', 'readAt'])
+			writer.strike(at(place), 'read again');
 	}
 </script>
 
@@ -69,7 +70,9 @@
 		<span
 			>{plate.state === undefined ? '' : plateStateWords[plate.state]}{plate.count === undefined
 				? ''
-				: `: ${counted(plate.count, 'colony', 'colonies')}`}</span
+				: `: ${counted(plate.count, 'colony', 'colonies')}`}{plate.squaresCounted === undefined
+				? ''
+				: ` in ${plate.squaresCounted} of ${plate.squares} squares`}</span
 		>
 		<button type="button" class="btn preset-outlined-surface-500" onclick={again}>Read again</button>
 	</p>

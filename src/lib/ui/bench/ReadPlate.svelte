@@ -21,12 +21,14 @@
 <script lang="ts">
 	import { readPlain, readWhole } from '$lib/core/quantity';
 	import { temperature_C } from '$lib/core/leaf';
+	import { shareCounted } from '$lib/core/subjects/plates/squares';
 	import { plateStates } from '$lib/core/subjects/plates/branch';
 	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 	import CountedPlate from './CountedPlate.svelte';
 	import PlatePhoto from './PlatePhoto.svelte';
+	import SomeSquares from './SomeSquares.svelte';
 	import TakePlatePhoto from './TakePlatePhoto.svelte';
 
 	let { id, plate, stands, limits, picture, camera, writer }: Props = $props();
@@ -35,7 +37,8 @@
 	const at = (place: string) => `plates/${id}/${place}`;
 	let found = $state<(typeof plateStates)[number]>('counted');
 	/** What is being counted outlives a phone that dies: it is a draft until it is kept. */
-	const text = $derived(writer.drafts[at('count')] ?? '');
+	const drafted = (place: string) => writer.drafts[at(place)] ?? '';
+	const text = $derived(drafted('count'));
 	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */
 	const taps = $derived(picture ? countOf(picture.marks[camera.memberId]) : readWhole(text));
 	const count = (to: number) => writer.draft(at('count'), to < 0 ? '' : String(to));
@@ -54,19 +57,31 @@
 			? `Under ${limits.plateLeastTemperature_C} °C plates grow too slowly for the clock.`
 			: null;
 	});
-	const isReady = $derived((found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null));
+	/** Of a grid, where only some of its squares are counted; null where what is typed makes no sense. */
+	const part = $derived.by(() => {
+		const [squares, squaresCounted] = [readWhole(drafted('squares')), readWhole(drafted('squaresCounted'))];
+		if (picture || (drafted('squares') === '' && drafted('squaresCounted') === '')) return {};
+		if (!squares || !squaresCounted || shareCounted({ squares, squaresCounted }) === null) return null;
+		return { squares, squaresCounted };
+	});
+	const isReady = $derived(
+		part !== null && (found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null)
+	);
 
 	function keep(event: SubmitEvent) {
 		event.preventDefault();
 		if (!isReady) return;
 		void writer.setAll({
 			...(found === 'counted' ? { [at('count')]: taps } : {}),
+			...(found === 'counted'
+				? Object.fromEntries(Object.entries(part ?? {}).map(([place, n]) => [at(place), n]))
+				: {}),
 			...(found === 'counted' && picture ? { [at(`counters/${camera.memberId}`)]: taps } : {}),
 			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),
 			[at('state')]: found,
 			[at('readAt')]: stamp(writer)
 		});
-		writer.draft(at('count'), '');
+		for (const place of ['count', 'squares', 'squaresCounted']) writer.draft(at(place), '');
 	}
 </script>
 
@@ -107,6 +122,7 @@
 					</p>
 				{:else}
 					<TakePlatePhoto plate={id} {camera} {writer} />
+					<SomeSquares plate={id} {writer} />
 					<div class="tally">
 						<button type="button" class="tap btn preset-outlined-primary-500" onclick={() => count((taps ?? 0) + 1)}
 							><b>{taps ?? 0}</b>tap for each colony</button

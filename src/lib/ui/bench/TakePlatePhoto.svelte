@@ -11,15 +11,14 @@
 
 <script lang="ts">
 	import { stamp } from '../entry/writer';
+	import TakePicture from '../kit/TakePicture.svelte';
 
 	let { plate, camera, writer }: Props = $props();
 
 	let wrong = $state('');
 	let isBusy = $state(false);
 
-	async function take(input: HTMLInputElement) {
-		const file = input.files?.[0];
-		if (!file) return;
+	async function take(file: File) {
 		wrong = '';
 		isBusy = true;
 		try {
@@ -30,30 +29,9 @@
 			wrong = trouble instanceof Error ? trouble.message : String(trouble);
 		} finally {
 			isBusy = false;
-			input.value = '';
 		}
 	}
 </script>
 
-<label class="btn preset-outlined-surface-500" aria-busy={isBusy}>
-	{isBusy ? 'Keeping the photo …' : 'Count on a photo'}
-	<input
-		type="file"
-		accept="image/*"
-		capture="environment"
-		class="visually-hidden"
-		onchange={(e) => take(e.currentTarget)}
-	/>
-</label>
+<TakePicture label={isBusy ? 'Keeping the photo …' : 'Count on a photo'} {isBusy} ontake={take} />
 {#if wrong}<p class="say ask" role="alert">{wrong}</p>{/if}
-
-<style>
-	label {
-		min-height: 3rem;
-		position: relative;
-	}
-	label:focus-within {
-		outline: 3px solid var(--water-2);
-		outline-offset: 2px;
-	}
-</style>

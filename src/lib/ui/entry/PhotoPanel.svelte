@@ -11,6 +11,7 @@
 </script>
 
 <script lang="ts">
+	import TakePicture from '../kit/TakePicture.svelte';
 	import SketchPad from './SketchPad.svelte';
 	import WordsField from './WordsField.svelte';
 	import { stamp } from './writer';
@@ -27,12 +28,6 @@
 			([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? ''))
 		)
 	);
-
-	async function take(input: HTMLInputElement) {
-		const file = input.files?.[0];
-		if (file) await keep(file);
-		input.value = '';
-	}
 
 	async function keep(picture: Blob) {
 		wrong = '';
@@ -67,16 +62,7 @@
 			</figcaption>
 		</figure>
 	{/each}
-	<label class="take btn preset-outlined-surface-500" aria-busy={isBusy}>
-		Photo: {of}
-		<input
-			type="file"
-			accept="image/*"
-			capture="environment"
-			class="visually-hidden"
-			onchange={(e) => take(e.currentTarget)}
-		/>
-	</label>
+	<TakePicture label="Photo: {of}" {isBusy} ontake={keep} />
 	<button type="button" class="take btn preset-outlined-surface-500" onclick={() => (sketch = { on: null })}
 		>Sketch with a finger</button
 	>
@@ -88,14 +74,7 @@
 
 <style>
 	.take {
-		display: inline-grid;
-		place-items: center;
 		min-height: 3rem;
-		position: relative;
-	}
-	.take:focus-within {
-		outline: 3px solid var(--water-2);
-		outline-offset: 2px;
 	}
 	.draw {
 		min-height: 2.75rem;

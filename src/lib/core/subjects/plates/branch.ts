@@ -3,6 +3,8 @@ import { count, Instant, leaf, measure, PhotoHash, SheetId, temperature_C, YesNo
 
 export const plateStates = ['counted', 'tooMany', 'spoiled'] as const;
 
+const gridSquares = count.min(1, 'a square at least').max(400, 'squares over 400 are too small to count in');
+
 /** Plates poured from the visit's bottles, one branch for each. */
 export const plates = z
 	.record(
@@ -15,6 +17,9 @@ export const plates = z
 			readAt: leaf(Instant),
 			state: leaf(z.enum(plateStates, { error: 'counted, too many, or spoiled' })),
 			count: leaf(count),
+			/** Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted. */
+			squares: leaf(gridSquares),
+			squaresCounted: leaf(gridSquares),
 			/** What each person counted on the photo, by member: who counts second does not see the first. */
 			counters: z.record(SheetId, leaf(count)).optional(),
 			isBlank: leaf(YesNo),

@@ -7,6 +7,7 @@ import { finding, type Clock, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
 import { defineSubject } from '../subject';
 import { countedBy } from './counted-by';
+import { shareCounted } from './squares';
 
 type PlateSheet = NonNullable<Sheet['plates']>[string];
 const HOUR_ms = 3_600_000;
@@ -36,10 +37,12 @@ const roleOf = ({ bottle }: PlateSheet, { bottles }: Pick<Sheet, 'bottles'>) =>
 	bottle === undefined ? undefined : bottles?.[bottle]?.role;
 
 /** The plate as the formula takes it; nothing while it is still to be read. */
-function readPlate({ state, volume_mL, count }: PlateSheet): Plate[] {
-	if (volume_mL === undefined || state === undefined) return [];
+function readPlate(plate: PlateSheet): Plate[] {
+	const { state, volume_mL, count } = plate;
+	const share = shareCounted(plate);
+	if (volume_mL === undefined || state === undefined || share === null) return [];
 	if (state !== 'counted') return [{ status: state, volume_mL }];
-	return count === undefined ? [] : [{ status: state, volume_mL, count }];
+	return count === undefined ? [] : [{ status: state, volume_mL: volume_mL * share, count }];
 }
 
 function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
@@ -73,7 +76,12 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 	const at = { path: `plates/${id}`, parameter: 'e-coli' };
 	const flags: Flag[] = [];
-	const { pouredAt, readAt, temperature_C, state, count, volume_mL } = plate;
+	const { pouredAt, readAt, temperature_C, state, volume_mL, squares, squaresCounted } = plate;
+	const share = shareCounted(plate);
+	if (share === null)
+		flags.push(doubt('plate-squares', at, { label: id, squares: squares!, counted: squaresCounted! }));
+	/** Colonies of the whole plate, counted or to be expected. */
+	const count = plate.count === undefined ? undefined : plate.count / (share ?? 1);
 	if (pouredAt !== undefined && readAt !== undefined) {
 		const age_h = heldFor_h(Date.parse(pouredAt), Date.parse(readAt));
 		if (age_h < limits.plateReadable_h)
@@ -102,7 +110,7 @@ function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 		});
 		if (instead_mL < volume_mL) flags.push(doubt('plate-crowded', at, { label: id, volume_mL, instead_mL }));
 	}
-	if (state === 'counted' && count !== undefined && count < limits.plateFewColonies) {
+	if (state === 'counted' && share === 1 && count !== undefined && count < limits.plateFewColonies) {
 		const { volume_mL: instead_mL } = volumeFor({ expectedPer100mL: (count * 100) / volume_mL, ...limits });
 		if (instead_mL > volume_mL)
 			flags.push(doubt('plate-sparse', at, { label: id, colonies: count, volume_mL, instead_mL }));

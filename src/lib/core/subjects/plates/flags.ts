@@ -35,6 +35,11 @@ export const platesFlags = {
 		(e) =>
 			`Two people counted ${e.least} and ${e.most} on plate ${e.label}, ${plain(e.apart_percent, 0)} % apart; up to ${e.limit_percent} % is usual. Look together at what only one of you marked.`
 	),
+	'plate-squares': doubtKind<{ label: string; squares: number; counted: number }>(
+		'ask',
+		(e) =>
+			`Plate ${e.label} says ${e.counted} squares were counted of ${e.squares}: no figure comes of it until one is put right.`
+	),
 	'plate-sparse': doubtKind<{ label: string; colonies: number; volume_mL: number; instead_mL: number }>(
 		'note',
 		(e) =>

@@ -14,6 +14,8 @@ export const platePlaces: BranchWords = {
 		readAt: 'time of reading',
 		state: 'state',
 		count: 'colonies',
+		squares: 'squares of the grid',
+		squaresCounted: 'squares counted',
 		counters: 'colonies counted by',
 		isBlank: 'blank',
 		temperature_C: 'coldest where it stood'
