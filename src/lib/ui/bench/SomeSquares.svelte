@@ -8,6 +8,7 @@
 </script>
 
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { readWhole } from '$lib/core/quantity';
 	import { shareCounted } from '$lib/core/subjects/plates/squares';
 	import { drawnOrder } from '$lib/core/subjects/tray/grid';
@@ -18,6 +19,8 @@
 	const MOST = 400;
 	const at = (place: string) => `plates/${plate}/${place}`;
 	const text = (place: string) => writer.drafts[at(place)] ?? '';
+	/** Open where it was begun before a reload; it does not close under a finger that clears a field. */
+	const wasBegun = untrack(() => text('squares') !== '' || text('squaresCounted') !== '');
 	const squares = $derived(readWhole(text('squares')));
 	const squaresCounted = $derived(readWhole(text('squaresCounted')));
 	const why = $derived.by(() => {
@@ -34,7 +37,7 @@
 	);
 </script>
 
-<details open={text('squares') !== ''}>
+<details open={wasBegun}>
 	<summary>Crowded? Count some squares only</summary>
 	<p class="small">
 		Lay a grid under the dish, number the squares that lie whole within it, and count in those drawn here: squares that
