@@ -81,11 +81,6 @@ await reviewer
 await reviewer.getByRole('heading', { name: 'Logbook' }).waitFor();
 await take(reviewer, 'visit');
 
-const dusk = await as('coordinator', desk, 'dusk');
-await dusk.goto('/today');
-await dusk.getByRole('heading', { name: 'Next' }).waitFor();
-await take(dusk, 'today-dusk');
-
 const packer = await as('coordinator', phone);
 await packer.goto('/sample');
 await packer.getByText(/^Packed /).waitFor();
@@ -186,6 +181,26 @@ const table = await as('bench', phone);
 await table.goto('/bench');
 await table.getByRole('link', { name: /^Read/ }).first().waitFor();
 await take(table, 'bench');
+
+const dusk = await as('bench', phone, 'dusk');
+await dusk.goto('/sample');
+await dusk.getByText(/^Packed /).waitFor();
+await dusk.goto('/bench');
+await dusk.getByRole('link', { name: /^Read TE3/ }).click();
+await dusk.getByRole('button', { name: 'Suggest marks' }).click();
+await dusk.getByText(/in pencil/).waitFor();
+await dusk.getByRole('button', { name: '2×' }).click();
+const frame = (await dusk.locator('.frame').boundingBox())!;
+for (const [x, y] of [
+	[0.4, 0.3],
+	[0.6, 0.5]
+] as const)
+	await dusk.mouse.click(frame.x + x * frame.width, frame.y + y * frame.height);
+await dusk
+	.getByText(/marked/)
+	.first()
+	.waitFor();
+await take(dusk, 'bench-photo-dusk');
 
 const sun = await as('monitor', phone, 'sun');
 await sun.goto('/sample');

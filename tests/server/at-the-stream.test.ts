@@ -60,6 +60,18 @@ describe('a photo', () => {
 		expect((await seenBefore(database(), program.members.monitor, now_ms)).pictures.get(program.siteId)).toBe(sha256);
 	});
 
+	it('of a plate is the bench’s to take, one of the visit is not', async () => {
+		const { monitor, bench, other } = program.members;
+		const byMonitor = aDevice(monitor, visitId);
+		await send(monitor, [byMonitor('opening', anOpening(program)), byMonitor('photos/a/sha256', sha256)]);
+		expect(await take(bench)).toMatchObject({ ok: false, status: 403, why: expect.stringContaining('such a photo') });
+		const write = aDevice(bench, visitId);
+		const { refused } = await send(bench, [write('photos/b/sha256', sha256), write('platePhotos/p/sha256', sha256)]);
+		expect(refused.map((r) => r.path)).toEqual(['photos/b/sha256']);
+		expect(await take(other)).toMatchObject({ ok: false, status: 403 });
+		expect(await take(bench)).toEqual({ ok: true });
+	});
+
 	it('that no line speaks of, of another team, or other than its name says, is refused in words', async () => {
 		const write = aDevice(program.members.monitor, visitId);
 		await send(program.members.monitor, [write('opening', anOpening(program))]);

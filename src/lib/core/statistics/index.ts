@@ -1,5 +1,5 @@
 // centre and spread
-export { quantile } from './order';
+export { medianOfSorted, quantile } from './order';
 export { mean, robustCv, standardDeviation } from './spread';
 // without holding all values
 export { nothingYet, putTogether, runningSd, withOneMore, type RunningSummary } from './running';

@@ -19,13 +19,13 @@
 </script>
 
 <script lang="ts">
-	import { untrack } from 'svelte';
 	import { counted } from '$lib/core/wording';
+	import MarkedPhoto from './MarkedPhoto.svelte';
 
 	let { picture: of, camera, ringed = [], isClosed = false, writer }: Props = $props();
 
 	const NEAR_px = 10; // a tap this near a mark means the mark
-	const STEP = 0.01;
+	const SAME = 0.01; // of the photo: what is suggested here is marked already
 	let zoom = $state<(typeof zooms)[number]>(1);
 	let kind = $state<Mark['kind']>('counts');
 	let chosen = $state<string | null>(null);
@@ -33,34 +33,14 @@
 	let pencil = $state<MarkPlace[]>([]);
 	let said = $state('');
 	let isBusy = $state(false);
-	let picture = $state<HTMLElement>();
 	const mine = $derived(of.marks[camera.memberId] ?? {});
-	/** Where the arrow keys stand. */
-	let cross = $state<MarkPlace | null>(null);
-	let src = $state<string | null>(null);
-	const name = $derived(of.sha256);
-	/** Once for each photo: it must not be drawn anew under a finger because a mark was kept. */
-	$effect(() => {
-		const asked = name;
-		let isGone = false;
-		void untrack(() => camera.address(asked)).then((address) => {
-			if (isGone) URL.revokeObjectURL(address);
-			else src = address;
-		});
-		return () => {
-			isGone = true;
-			if (src) URL.revokeObjectURL(src);
-		};
-	});
 	const base = $derived(`platePhotos/${of.id}/marks/${camera.memberId}`);
 	const counting = $derived(countOf(mine));
 	const others = $derived(Object.keys(mine).length - counting);
 
-	function at(place: MarkPlace) {
-		const box = picture!.getBoundingClientRect();
-		const apart = (m: MarkPlace) => Math.hypot((m.x - place.x) * box.width, (m.y - place.y) * box.height);
+	function at(place: MarkPlace, apart_px: (mark: MarkPlace) => number) {
 		const nearest = <T extends MarkPlace>(marks: T[]) =>
-			marks.filter((m) => apart(m) < NEAR_px).toSorted((a, b) => apart(a) - apart(b))[0];
+			marks.filter((m) => apart_px(m) < NEAR_px).toSorted((a, b) => apart_px(a) - apart_px(b))[0];
 		if (isMoving && chosen) {
 			void writer.set(`${base}/${chosen}`, { ...mine[chosen]!, ...place });
 			isMoving = false;
@@ -84,28 +64,6 @@
 		if (pencil.length === 0) said = '';
 		put(places, 'counts');
 	}
-	function tapped(event: MouseEvent) {
-		if (isClosed) return;
-		const box = picture!.getBoundingClientRect();
-		const place = { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height };
-		if (place.x >= 0 && place.x <= 1 && place.y >= 0 && place.y <= 1) at(place);
-	}
-	function byKey(event: KeyboardEvent) {
-		const ways: Record<string, [number, number]> = {
-			ArrowLeft: [-1, 0],
-			ArrowRight: [1, 0],
-			ArrowUp: [0, -1],
-			ArrowDown: [0, 1]
-		};
-		const way = ways[event.key];
-		if (isClosed || (!way && event.key !== 'Enter')) return;
-		event.preventDefault();
-		cross ??= { x: 0.5, y: 0.5 };
-		if (!way) return at(cross);
-		const step = event.shiftKey ? 5 * STEP : STEP;
-		const within = (n: number) => Math.min(1, Math.max(0, n));
-		cross = { x: within(cross.x + way[0] * step), y: within(cross.y + way[1] * step) };
-	}
 	function strike(key: string) {
 		writer.strike(`${base}/${key}`, 'no colony');
 		chosen = null;
@@ -120,7 +78,7 @@
 			const found = await camera.find(of.sha256);
 			if ('silent' in found) said = silentWords[found.silent];
 			else {
-				pencil = found.marks.filter((p) => Object.values(mine).every((m) => Math.hypot(m.x - p.x, m.y - p.y) > STEP));
+				pencil = found.marks.filter((p) => Object.values(mine).every((m) => Math.hypot(m.x - p.x, m.y - p.y) > SAME));
 				said = pencil.length
 					? `${counted(pencil.length, 'spot')} that may be colonies, in pencil. None counts until you confirm it.`
 					: 'It sees nothing that is not marked yet.';
@@ -132,33 +90,16 @@
 	}
 </script>
 
-<div class="frame" class:zoomed={zoom > 1}>
-	<!-- marks are made on it, by tap and by key -->
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-	<div
-		class="picture"
-		style="width: {zoom * 100}%"
-		role="application"
-		tabindex={isClosed ? undefined : 0}
-		aria-label="Photo of the plate. Arrow keys move the cross, Enter marks."
-		bind:this={picture}
-		onclick={tapped}
-		onkeydown={byKey}
-	>
-		{#if src}<img {src} alt="" draggable="false" />{/if}
-		{#each pencil as p (`${p.x} ${p.y}`)}<i class="pencil" style="left: {p.x * 100}%; top: {p.y * 100}%"></i>{/each}
-		{#each Object.entries(mine) as [key, m] (key)}
-			<i
-				class={['mark', m.kind]}
-				class:chosen={chosen === key}
-				style="left: {m.x * 100}%; top: {m.y * 100}%"
-				data-mark={m.kind}
-			></i>
-		{/each}
-		{#each ringed as r (`${r.x} ${r.y}`)}<i class="ring" style="left: {r.x * 100}%; top: {r.y * 100}%"></i>{/each}
-		{#if cross}<i class="cross" style="left: {cross.x * 100}%; top: {cross.y * 100}%"></i>{/if}
-	</div>
-</div>
+<MarkedPhoto
+	sha256={of.sha256}
+	address={camera.address}
+	{zoom}
+	marks={mine}
+	{chosen}
+	{pencil}
+	{ringed}
+	onplace={isClosed ? null : at}
+/>
 <p class="tally" role="status">
 	<b>{counting}</b>
 	{counting === 1 ? 'colony' : 'colonies'} marked{others
@@ -217,63 +158,6 @@
 {/if}
 
 <style>
-	.frame {
-		overflow: hidden;
-		border: 1px solid var(--rule);
-		background: var(--paper-2);
-	}
-	.frame.zoomed {
-		overflow: auto;
-		max-height: 70vh;
-	}
-	.picture {
-		position: relative;
-		cursor: crosshair;
-		touch-action: manipulation;
-	}
-	img {
-		display: block;
-		width: 100%;
-		user-select: none;
-	}
-	/* as large as a colony is in the photo, and never too small to see */
-	i {
-		position: absolute;
-		width: max(0.5rem, 1.5%);
-		aspect-ratio: 1;
-		translate: -50% -50%;
-		border-radius: 50%;
-		pointer-events: none;
-	}
-	.mark {
-		border: 2px solid var(--on-photo);
-		outline: 1px solid var(--on-photo-dark);
-	}
-	.mark.other {
-		border-radius: 0;
-		border-color: var(--on-photo-light);
-	}
-	.mark.chosen {
-		outline: 4px solid var(--on-photo-light);
-	}
-	.pencil {
-		border: 1.5px dashed var(--on-photo-dark);
-		outline: 1px solid color-mix(in srgb, var(--on-photo-light) 60%, transparent);
-	}
-	.ring {
-		width: max(1rem, 3%);
-		border: 3px dotted var(--on-photo-ring);
-		outline: 1.5px solid var(--on-photo-light);
-	}
-	.cross {
-		width: 1.125rem;
-		border-radius: 0;
-		border: none;
-		background:
-			linear-gradient(var(--on-photo-dark), var(--on-photo-dark)) center / 2px 100% no-repeat,
-			linear-gradient(var(--on-photo-dark), var(--on-photo-dark)) center / 100% 2px no-repeat;
-		outline: 1px solid var(--on-photo-light);
-	}
 	.acts {
 		display: flex;
 		flex-wrap: wrap;

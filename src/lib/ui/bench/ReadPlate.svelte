@@ -24,8 +24,9 @@
 	import { shareCounted } from '$lib/core/subjects/plates/squares';
 	import { plateStates } from '$lib/core/subjects/plates/branch';
 	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
-	import { sayDuration } from '$lib/core/wording';
+	import { counted, sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
+	import CountByHand from './CountByHand.svelte';
 	import CountedPlate from './CountedPlate.svelte';
 	import PlatePhoto from './PlatePhoto.svelte';
 	import SomeSquares from './SomeSquares.svelte';
@@ -36,15 +37,10 @@
 	const HOUR_ms = 3_600_000;
 	const at = (place: string) => `plates/${id}/${place}`;
 	let found = $state<(typeof plateStates)[number]>('counted');
-	/** What is being counted outlives a phone that dies: it is a draft until it is kept. */
+	/** What is typed and not kept yet. */
 	const drafted = (place: string) => writer.drafts[at(place)] ?? '';
-	const text = $derived(drafted('count'));
 	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */
-	const taps = $derived(picture ? countOf(picture.marks[camera.memberId]) : readWhole(text));
-	const count = (to: number) => writer.draft(at('count'), to < 0 ? '' : String(to));
-	const why = $derived(
-		picture || text === '' || taps !== null ? null : 'A whole number of colonies: half a colony is none.'
-	);
+	const taps = $derived(picture ? countOf(picture.marks[camera.memberId]) : readWhole(drafted('count')));
 	let coldest = $state('');
 	const temperature = $derived.by(() => {
 		const read = readPlain(coldest);
@@ -60,7 +56,7 @@
 	/** Of a grid, where only some of its squares are counted; null where what is typed makes no sense. */
 	const part = $derived.by(() => {
 		const [squares, squaresCounted] = [readWhole(drafted('squares')), readWhole(drafted('squaresCounted'))];
-		if (picture || (drafted('squares') === '' && drafted('squaresCounted') === '')) return {};
+		if (picture || found !== 'counted' || (drafted('squares') === '' && drafted('squaresCounted') === '')) return {};
 		if (!squares || !squaresCounted || shareCounted({ squares, squaresCounted }) === null) return null;
 		return { squares, squaresCounted };
 	});
@@ -73,9 +69,7 @@
 		if (!isReady) return;
 		void writer.setAll({
 			...(found === 'counted' ? { [at('count')]: taps } : {}),
-			...(found === 'counted'
-				? Object.fromEntries(Object.entries(part ?? {}).map(([place, n]) => [at(place), n]))
-				: {}),
+			...Object.fromEntries(Object.entries(part ?? {}).map(([place, n]) => [at(place), n])),
 			...(found === 'counted' && picture ? { [at(`counters/${camera.memberId}`)]: taps } : {}),
 			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),
 			[at('state')]: found,
@@ -123,29 +117,8 @@
 				{:else}
 					<TakePlatePhoto plate={id} {camera} {writer} />
 					<SomeSquares plate={id} {writer} />
-					<div class="tally">
-						<button type="button" class="tap btn preset-outlined-primary-500" onclick={() => count((taps ?? 0) + 1)}
-							><b>{taps ?? 0}</b>tap for each colony</button
-						>
-						<button
-							type="button"
-							class="btn preset-outlined-surface-500"
-							disabled={!taps}
-							onclick={() => count((taps ?? 0) - 1)}>One back</button
-						>
-						<label
-							>or typed <input
-								class="input"
-								inputmode="numeric"
-								autocomplete="off"
-								value={text}
-								oninput={(e) => writer.draft(at('count'), e.currentTarget.value.trim())}
-								aria-invalid={why !== null}
-							/></label
-						>
-					</div>
+					<CountByHand plate={id} {writer} />
 				{/if}
-				{#if why}<p class="why" role="alert">{why}</p>{/if}
 				{#if taps !== null && taps > limits.plateManyColonies}<p class="small">
 						Over {limits.plateManyColonies} they run together: “too many to count” may be truer.
 					</p>{/if}
@@ -162,7 +135,9 @@
 				/></label
 			>
 			{#if cold}<p class="small" role="status">{cold}</p>{/if}
-			<button class="btn preset-filled-primary-500" disabled={!isReady}>Read now</button>
+			<button class="btn preset-filled-primary-500" disabled={!isReady}
+				>Read now{picture && found === 'counted' ? `: ${counted(taps ?? 0, 'colony', 'colonies')}` : ''}</button
+			>
 		</form>
 	{:else}
 		<CountedPlate {id} {plate} {picture} {camera} {writer} />
@@ -193,30 +168,10 @@
 		flex-wrap: wrap;
 		gap: 0.375rem;
 	}
-	.tally {
-		display: grid;
-		grid-template-columns: 1fr auto;
-		gap: 0.5rem;
-		align-items: center;
-	}
-	.tap {
-		grid-row: span 2;
-		min-height: 6.5rem;
-		display: grid;
-		align-content: center;
-		touch-action: manipulation;
-	}
-	.tap b {
-		font: 600 2.25rem var(--head);
-	}
 	:is(.btn, .input) {
 		min-height: 3rem;
 	}
 	.input {
 		width: 6rem;
-	}
-	.why {
-		color: var(--danger);
-		font-weight: 600;
 	}
 </style>

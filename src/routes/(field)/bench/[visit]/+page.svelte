@@ -8,7 +8,7 @@
 	import { keepPhoto, photoAddress, photoBytes } from '$lib/field/photos';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { writerIn } from '$lib/field/visit-writer';
-	import { suggestMarksOn } from '$lib/workers/suggest-marks.client';
+	import { suggestMarksOn } from '$lib/workers/colonies/suggest-marks.client';
 	import type { Camera } from '$lib/ui/bench/camera';
 	import FillTubes from '$lib/ui/bench/FillTubes.svelte';
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';

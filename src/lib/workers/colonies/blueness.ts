@@ -1,0 +1,61 @@
+import type { Image } from 'image-js';
+import { isInDish, type Dish } from './dish';
+import { median } from './median';
+
+/** What each pixel of the picture has, row by row. */
+export interface Field {
+	width: number;
+	height: number;
+	values: Float32Array;
+}
+
+/**
+ * How much bluer each pixel is than the medium about it. Blue against red is taken as a ratio, which light and
+ * exposure leave alone; glints, bubbles and shadows have no colour and vanish.
+ */
+export function bluerThanAbout(image: Image, dish: Dish): Field {
+	const { width, height } = image;
+	const { data } = image.getRawImage();
+	const ratio = new Float32Array(width * height);
+	for (let i = 0; i < ratio.length; i++) ratio[i] = Math.log((data[3 * i + 2]! + 12) / (data[3 * i]! + 12));
+	const medium = mediumAbout(ratio, width, height, dish);
+	return { width, height, values: ratio.map((r, i) => r - medium(i % width, Math.floor(i / width))) };
+}
+
+const TILES = 12;
+const MEDIUM_STEP = 3; // every third pixel both ways tells a tile's median well enough
+
+/** The medium's own value from place to place: the median of each tile, and between tiles by their distance. */
+function mediumAbout(ratio: Float32Array, width: number, height: number, dish: Dish) {
+	const tile = Math.max(1, Math.ceil((2 * dish.radius) / TILES));
+	const left = dish.x - dish.radius;
+	const top = dish.y - dish.radius;
+	const bins = Array.from({ length: TILES * TILES }, (): number[] => []);
+	for (let row = 0; row < height; row += MEDIUM_STEP)
+		for (let column = 0; column < width; column += MEDIUM_STEP)
+			if (isInDish(dish, column, row)) {
+				const at =
+					Math.min(TILES - 1, Math.floor((row - top) / tile)) * TILES +
+					Math.min(TILES - 1, Math.floor((column - left) / tile));
+				bins[at]!.push(ratio[row * width + column]!);
+			}
+	const all = median(bins.flat());
+	const levels = bins.map((bin) => (bin.length < 50 ? all : median(bin)));
+	return (column: number, row: number) => {
+		const gx = Math.min(TILES - 1, Math.max(0, (column - left) / tile - 0.5));
+		const gy = Math.min(TILES - 1, Math.max(0, (row - top) / tile - 0.5));
+		const x = Math.min(TILES - 2, Math.floor(gx));
+		const y = Math.min(TILES - 2, Math.floor(gy));
+		const level = (dx: number, dy: number) => levels[(y + dy) * TILES + x + dx]!;
+		const across = (dy: number) => level(0, dy) * (1 - (gx - x)) + level(1, dy) * (gx - x);
+		return across(0) * (1 - (gy - y)) + across(1) * (gy - y);
+	};
+}
+
+/** Spread of the medium itself: 1.4826 times the median distance from its level, which colonies do not move. */
+export function noiseOf({ width, values }: Field, dish: Dish): number {
+	const seen: number[] = [];
+	for (let i = 0; i < values.length; i += 7)
+		if (isInDish(dish, i % width, Math.floor(i / width))) seen.push(Math.abs(values[i]!));
+	return 1.4826 * median(seen);
+}
