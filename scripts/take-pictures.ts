@@ -191,15 +191,14 @@ await dusk.getByRole('button', { name: 'Suggest marks' }).click();
 await dusk.getByText(/in pencil/).waitFor();
 await dusk.getByRole('button', { name: '2×' }).click();
 const frame = (await dusk.locator('.frame').boundingBox())!;
-for (const [x, y] of [
-	[0.4, 0.3],
-	[0.6, 0.5]
-] as const)
-	await dusk.mouse.click(frame.x + x * frame.width, frame.y + y * frame.height);
-await dusk
-	.getByText(/marked/)
-	.first()
-	.waitFor();
+const spots = await dusk
+	.locator('.pencil')
+	.evaluateAll((all) => all.map((spot) => spot.getBoundingClientRect().toJSON() as DOMRect));
+const inSight = spots.filter((s) => s.right < frame.x + frame.width && s.bottom < phone.height);
+for (const [nth, { x, y, width, height }] of inSight.slice(0, 12).entries()) {
+	await dusk.mouse.click(x + width / 2, y + height / 2);
+	await dusk.locator('.colony').nth(nth).waitFor();
+}
 await take(dusk, 'bench-photo-dusk');
 
 const sun = await as('monitor', phone, 'sun');

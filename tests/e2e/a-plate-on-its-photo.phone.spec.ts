@@ -121,7 +121,7 @@ test('a plate is counted on its photo with no network; a second person counts it
 	await expect(theirs.getByText(`${String(places.length)} colonies`)).toHaveCount(0);
 	await again.getByRole('button', { name: 'Count it blind' }).click();
 	const blind = again.getByRole('application');
-	await expect(blind.locator('.mark')).toHaveCount(0);
+	await expect(blind.locator('.colony')).toHaveCount(0);
 	await blind.scrollIntoViewIfNeeded();
 	const seen = plate.colonies.filter((c) => c.radius_px > 5).slice(0, 3);
 	await again.getByRole('button', { name: '4×' }).click();

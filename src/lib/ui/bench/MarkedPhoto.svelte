@@ -89,7 +89,7 @@
 		{#if src}<img {src} alt="" draggable="false" />{/if}
 		{#each pencil as p, i (i)}<i class="pencil" style={placed(p)}></i>{/each}
 		{#each Object.entries(marks) as [id, mark] (id)}
-			<i class={['mark', mark.kind, chosen === id && 'chosen']} style={placed(mark)}></i>
+			<i class={['colony', mark.kind, chosen === id && 'chosen']} style={placed(mark)}></i>
 		{/each}
 		{#each ringed as r, i (i)}<i class="ring" style={placed(r)}></i>{/each}
 		{#if cross}<i class="cross" style={placed(cross)}></i>{/if}
@@ -125,15 +125,15 @@
 		border-radius: 50%;
 		pointer-events: none;
 	}
-	.mark {
+	.colony {
 		border: 2px solid var(--on-photo);
 		outline: 1px solid var(--on-photo-dark);
 	}
-	.mark.other {
+	.colony.other {
 		border-radius: 0;
 		border-color: var(--on-photo-light);
 	}
-	.mark.chosen {
+	.colony.chosen {
 		outline: 4px solid var(--on-photo-light);
 	}
 	.pencil {

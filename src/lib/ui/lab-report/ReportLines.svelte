@@ -58,7 +58,7 @@
 			{#each ordered as line (line.line)}
 				<tr>
 					<td class="number">{line.line}</td>
-					<td
+					<td class="whole"
 						>{line.label || 'none'}{#if saidOf(line).label}<small>corrected here</small>{/if}</td
 					>
 					<td>

@@ -9,24 +9,42 @@ export interface Field {
 	values: Float32Array;
 }
 
+/** A colony takes red out of the light: it is darker in red than the medium by at least so much. */
+const DARKER = 0.95;
+const WORTH_A_LOOK = 0.1; // of blueness, under which no colony is
+
 /**
  * How much bluer each pixel is than the medium about it. Blue against red is taken as a ratio, which light and
- * exposure leave alone; glints, bubbles and shadows have no colour and vanish.
+ * exposure leave alone; bubbles and shadows have no colour and vanish, and a glint, which is bluer because it is white,
+ * is not darker.
  */
 export function bluerThanAbout(image: Image, dish: Dish): Field {
 	const { width, height } = image;
 	const { data } = image.getRawImage();
 	const ratio = new Float32Array(width * height);
-	for (let i = 0; i < ratio.length; i++) ratio[i] = Math.log((data[3 * i + 2]! + 12) / (data[3 * i]! + 12));
+	const red = new Float32Array(width * height);
+	for (let i = 0; i < ratio.length; i++) {
+		red[i] = data[3 * i]!;
+		ratio[i] = Math.log((data[3 * i + 2]! + 12) / (red[i]! + 12));
+	}
 	const medium = mediumAbout(ratio, width, height, dish);
-	return { width, height, values: ratio.map((r, i) => r - medium(i % width, Math.floor(i / width))) };
+	const mediumRed = mediumAbout(red, width, height, dish);
+	const values = new Float32Array(width * height);
+	for (let row = 0, i = 0; row < height; row++)
+		for (let column = 0; column < width; column++, i++) {
+			if (!isInDish(dish, column, row)) continue;
+			const bluer = ratio[i]! - medium(column, row);
+			const isWhite = bluer > WORTH_A_LOOK && red[i]! > DARKER * mediumRed(column, row);
+			values[i] = isWhite ? 0 : bluer;
+		}
+	return { width, height, values };
 }
 
 const TILES = 12;
 const MEDIUM_STEP = 3; // every third pixel both ways tells a tile's median well enough
 
 /** The medium's own value from place to place: the median of each tile, and between tiles by their distance. */
-function mediumAbout(ratio: Float32Array, width: number, height: number, dish: Dish) {
+function mediumAbout(of: Float32Array, width: number, height: number, dish: Dish) {
 	const tile = Math.max(1, Math.ceil((2 * dish.radius) / TILES));
 	const left = dish.x - dish.radius;
 	const top = dish.y - dish.radius;
@@ -37,7 +55,7 @@ function mediumAbout(ratio: Float32Array, width: number, height: number, dish: D
 				const at =
 					Math.min(TILES - 1, Math.floor((row - top) / tile)) * TILES +
 					Math.min(TILES - 1, Math.floor((column - left) / tile));
-				bins[at]!.push(ratio[row * width + column]!);
+				bins[at]!.push(of[row * width + column]!);
 			}
 	const all = median(bins.flat());
 	const levels = bins.map((bin) => (bin.length < 50 ? all : median(bin)));
