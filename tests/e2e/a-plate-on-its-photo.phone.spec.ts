@@ -119,6 +119,7 @@ test('a plate is counted on its photo with no network; a second person counts it
 	const again = theirs.getByRole('article', { name: /-B-2$/ });
 	await expect(again.getByText(/^Counted by BO on its photo/)).toBeVisible();
 	await expect(theirs.getByText(`${String(places.length)} colonies`)).toHaveCount(0);
+	await expect(theirs.getByText('What the plates say together is shown once you have counted')).toBeVisible();
 	await again.getByRole('button', { name: 'Count it blind' }).click();
 	const blind = again.getByRole('application');
 	await expect(blind.locator('.colony')).toHaveCount(0);

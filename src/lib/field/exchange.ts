@@ -67,6 +67,7 @@ async function exchangeOnce(): Promise<{ more: boolean; notes: string[] }> {
 }
 
 async function keepAnswer(answer: z.infer<typeof Answer>, packed: Packed): Promise<void> {
+	void fetchPhotos(platePhotosIn(answer.entries));
 	await store.transaction('rw', store.entries, store.marks, async () => {
 		await store.entries.where('id').anyOf(answer.accepted).modify({ state: 'sent' });
 		for (const { id, why } of answer.refused) if (id) await store.entries.update(id, { state: 'refused', why });

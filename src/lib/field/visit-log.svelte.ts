@@ -49,6 +49,14 @@ export class VisitLog {
 		return () => watched.forEach((w) => w.unsubscribe());
 	}
 
+	/** Shows what is being typed at once: the next tap counts from it, and must not wait for the disk. */
+	foreseeDraft(path: string, text: string): void {
+		if (this.drafts === null) return; // not looked up yet: they come with this one among them
+		const drafts = { ...this.drafts, [path]: text };
+		if (text === '') delete drafts[path];
+		this.drafts = drafts;
+	}
+
 	#lastFolded: Folded = fold([]);
 
 	/** Lines of this hand that are held and on their way to the disk: the screen follows the hand, not the disk. */

@@ -180,3 +180,18 @@ describe('a sheet from paper', () => {
 		expect(logOf(stored(0, 'opening', opening()), theirs).isBlind).toBe(false);
 	});
 });
+
+describe('what is being typed', () => {
+	it('is shown at once, and gone once it is taken back; before the drafts are looked up nothing is put in their place', () => {
+		const log = logOf(stored(0, 'opening', opening()));
+		log.foreseeDraft('plates/a/count', '1');
+		log.foreseeDraft('plates/b/count', '7');
+		log.foreseeDraft('plates/a/count', '2');
+		expect(log.drafts).toEqual({ 'plates/a/count': '2', 'plates/b/count': '7' });
+		log.foreseeDraft('plates/a/count', '');
+		expect(log.drafts).toEqual({ 'plates/b/count': '7' });
+		log.drafts = null;
+		log.foreseeDraft('plates/a/count', '3');
+		expect(log.drafts).toBeNull();
+	});
+});

@@ -40,7 +40,10 @@ export function writerIn(app: FieldApp, log: VisitLog) {
 		},
 		exactly_ms: () => deviceNow_ms(app.packed),
 		initialsOf: (id: string) => app.initialsOf(id),
-		draft: (path: string, text: string) => void keepDraft(draftKey(log.visitId, path), text),
+		draft(path: string, text: string) {
+			log.foreseeDraft(path, text);
+			void keepDraft(draftKey(log.visitId, path), text);
+		},
 		set: async (path: string, value: unknown) => void (await write('set', path, value, log.liveAt(path))),
 		add: (path: string, count: number) => write('add', path, count, null),
 		async setAll(values: Readonly<Record<string, unknown>>) {

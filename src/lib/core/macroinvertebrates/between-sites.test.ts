@@ -9,10 +9,10 @@ const sampling = (counts: Record<string, number>, knowsShares = true) => ({ kind
 describe('samplings of several sites beside each other', () => {
 	it('are unlike by the shares of their kinds, however many were counted', () => {
 		const { by, dissimilarities } = betweenSites([
-			sampling({ baetidae: 10, asellidae: 10 }),
-			sampling({ baetidae: 50, asellidae: 50 }),
-			sampling({ baetidae: 5, asellidae: 15 }),
-			sampling({ gammaridae: 7 })
+			sampling({ Baetidae: 10, Asellidae: 10 }),
+			sampling({ Baetidae: 50, Asellidae: 50 }),
+			sampling({ Baetidae: 5, Asellidae: 15 }),
+			sampling({ Gammaridae: 7 })
 		]);
 		expect(by).toBe('shares');
 		expect(dissimilarities[0]![1]).toBeCloseTo(0, 12);
@@ -22,37 +22,43 @@ describe('samplings of several sites beside each other', () => {
 	});
 	it('are unlike by the kinds that were there, where one does not know shares', () => {
 		const { by, dissimilarities } = betweenSites([
-			sampling({ baetidae: 10, asellidae: 1 }),
-			sampling({ baetidae: 1, gammaridae: 1 }, false)
+			sampling({ Baetidae: 10, Asellidae: 1 }),
+			sampling({ Baetidae: 1, Gammaridae: 1 }, false)
 		]);
 		expect(by).toBe('presence');
 		expect(dissimilarities[0]![1]).toBeCloseTo(2 / 3, 12);
 	});
 	it('lie on the plane as far apart as they are unlike, where a plane can', () => {
 		const { places, shown, dissimilarities } = betweenSites([
-			sampling({ baetidae: 10 }),
-			sampling({ baetidae: 5, asellidae: 5 }),
-			sampling({ asellidae: 10 })
+			sampling({ Baetidae: 10 }),
+			sampling({ Baetidae: 5, Asellidae: 5 }),
+			sampling({ Asellidae: 10 })
 		]);
 		expect(shown).toBeCloseTo(1, 9);
 		for (const [i, a] of places.entries())
 			for (const [j, b] of places.entries())
 				expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeCloseTo(dissimilarities[i]![j]!, 9);
 	});
+	it('are not unlike by what nobody has named yet', () => {
+		const [one, other] = [sampling({ Baetidae: 10, 'unknown-1': 30 }), sampling({ Baetidae: 5 })];
+		expect(one.kinds[1]!.taxon).toBeNull();
+		expect(betweenSites([one, other]).dissimilarities[0]![1]).toBeCloseTo(0, 12);
+		expect(differs(one, other, 1)).toMatchObject({ dissimilarity: 0, isTold: false });
+	});
 	it('are a single point, or none, without an error', () => {
 		expect(betweenSites([]).places).toEqual([]);
-		expect(betweenSites([sampling({ baetidae: 3 })]).places).toEqual([{ x: 0, y: 0 }]);
+		expect(betweenSites([sampling({ Baetidae: 3 })]).places).toEqual([{ x: 0, y: 0 }]);
 	});
 });
 
 describe('whether two samplings differ', () => {
-	const water = { baetidae: 0.3, gammaridae: 0.3, asellidae: 0.2, 'chironomidae-red': 0.1, simuliidae: 0.1 };
+	const water = { Baetidae: 0.3, Gammaridae: 0.3, Asellidae: 0.2, 'Chironomidae-red': 0.1, Simuliidae: 0.1 };
 	const drawnFrom = (shares: Record<string, number>, n: number, seed: number) => {
 		const chance = seeded(seed);
 		const counts = Object.fromEntries(Object.keys(shares).map((code) => [code, 0]));
 		for (let i = 0; i < n; i++) {
 			let at = chance.uniform();
-			const code = Object.entries(shares).find(([, share]) => (at -= share) < 0)?.[0] ?? 'simuliidae';
+			const code = Object.entries(shares).find(([, share]) => (at -= share) < 0)?.[0] ?? 'Simuliidae';
 			counts[code]!++;
 		}
 		return sampling(counts);
@@ -65,16 +71,16 @@ describe('whether two samplings differ', () => {
 		expect(said / 300).toBeLessThan(0.09);
 	});
 	it('is said of two that differ, and by the dissimilarity itself', () => {
-		const clean = sampling({ baetidae: 40, gammaridae: 20 });
-		const foul = sampling({ asellidae: 50, gammaridae: 10 });
+		const clean = sampling({ Baetidae: 40, Gammaridae: 20 });
+		const foul = sampling({ Asellidae: 50, Gammaridae: 10 });
 		const found = differs(clean, foul, 1)!;
 		expect(found.isTold).toBe(true);
 		expect(found.dissimilarity).toBeCloseTo(5 / 6, 9);
 		expect(found.byChance).toBeLessThan(0.4);
 	});
 	it('is not said where shares are not known, or nothing was found', () => {
-		expect(differs(sampling({ baetidae: 1 }, false), sampling({ baetidae: 1 }), 1)).toBeNull();
-		expect(differs(sampling({ baetidae: 0 }), sampling({ baetidae: 1 }), 1)).toBeNull();
-		expect(() => differs(sampling({ baetidae: 2 }), sampling({ baetidae: 1 }), 1, 0)).toThrow(/draws/);
+		expect(differs(sampling({ Baetidae: 1 }, false), sampling({ Baetidae: 1 }), 1)).toBeNull();
+		expect(differs(sampling({ Baetidae: 0 }), sampling({ Baetidae: 1 }), 1)).toBeNull();
+		expect(() => differs(sampling({ Baetidae: 2 }), sampling({ Baetidae: 1 }), 1, 0)).toThrow(/draws/);
 	});
 });

@@ -42,10 +42,14 @@ export function betweenSites(samplings: readonly Beside[]): BetweenSites {
 	};
 }
 
-/** Counts of each sampling over all kinds that any of them has, in one order. */
+/**
+ * Counts of each sampling over all kinds that any of them has, in one order. What nobody has named yet is left out: the
+ * unknown kind of one tray is not that of another.
+ */
 function rowsOf(samplings: readonly Beside[]): number[][] {
-	const codes = [...new Set(samplings.flatMap((s) => s.kinds.map((k) => k.code)))].sort();
-	return samplings.map(({ kinds }) => {
+	const named = samplings.map((s) => s.kinds.filter((k) => k.taxon !== null));
+	const codes = [...new Set(named.flatMap((kinds) => kinds.map((k) => k.code)))].sort();
+	return named.map((kinds) => {
 		const counts = new Map(kinds.map((k) => [k.code, k.count]));
 		return codes.map((code) => counts.get(code) ?? 0);
 	});

@@ -8,6 +8,7 @@ export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson }
 // how unlike samples are, as a picture
 export { principalCoordinates, type Ordination } from './ordination';
 export { betweenSites, differs, type BetweenSites, type Differs } from './between-sites';
+export { latestOfEach, quarterOf } from './latest-of-each';
 export { rarefactionCurve, rarefy } from './rarefaction';
 // what they say of the water
 export { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';

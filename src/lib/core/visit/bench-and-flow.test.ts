@@ -43,6 +43,31 @@ describe('plates', () => {
 		expect(results[0]!.uncertainty).toBeCloseTo((3571.00976 - 1537.72529) / 6, 2); // half of Garwood’s interval × 100/3
 	});
 
+	it('counted on a photo by two people who lie apart are looked at together', () => {
+		const marks = (who: string, n: number) =>
+			Object.fromEntries(
+				Array.from({ length: n }, (_, i) => [
+					`platePhotos/p/marks/${who}/m${String(i)}`,
+					{ x: 0.5, y: 0.5, kind: 'counts' }
+				])
+			);
+		const counted = (second: number) =>
+			see({
+				...bottle,
+				...plate('1', { readAt: iso(54), state: 'counted', count: 20 }),
+				'platePhotos/p/plate': '1',
+				'platePhotos/p/sha256': 'ab'.repeat(32),
+				...marks('bede', 20),
+				...marks('orla', second),
+				'platePhotos/p/countedAt/bede': iso(54),
+				'platePhotos/p/countedAt/orla': iso(55)
+			});
+		expect(flagSentence(flagOf(counted(25), 'plate-counted-apart')!)).toMatch(
+			/counted 20 and 25 on plate 1, 22 % apart/
+		);
+		expect(flagOf(counted(21), 'plate-counted-apart')).toBeUndefined();
+	});
+
 	it('counted in squares of a grid stand for so much of the water, with the interval of what was counted', () => {
 		const part = { readAt: iso(54), state: 'counted', count: 24, squares: 60, squaresCounted: 12 };
 		const { results } = see({ ...bottle, ...plate('1', part) });

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { and, eq, like } from 'drizzle-orm';
+import { and, eq, like, or } from 'drizzle-orm';
 import { z } from 'zod';
 import { can, type Member } from '../access';
 import type { Db } from '../db/connect';
@@ -48,7 +48,7 @@ export async function takePhoto(
 			and(
 				eq(entry.programId, member.programId),
 				eq(entry.visitId, of.visit),
-				like(entry.path, '%hotos/%/sha256'),
+				or(...PLACES.map((place) => like(entry.path, `${place}%/sha256`))),
 				eq(entry.value, sha256)
 			)
 		);

@@ -14,8 +14,9 @@
 </script>
 
 <script lang="ts">
+	import { stamp } from '../entry/writer';
 	import { sameMarks } from '$lib/core/bacteria';
-	import { blindOn, countedBy } from '$lib/core/subjects/plates/counted-by';
+	import { countsApart, isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
 	import { plateStateWords } from '$lib/core/subjects/plates/words';
 	import { counted } from '$lib/core/wording';
 	import PlatePhoto from './PlatePhoto.svelte';
@@ -25,15 +26,17 @@
 	const SAME = 0.012; // of the photo's width: half a large colony
 	const at = (place: string) => `plates/${id}/${place}`;
 	/** The first count stays hidden from whoever may count second; that they looked outlives a reload. */
-	const isHidden = $derived(blindOn(plate, picture !== null, camera.memberId, writer.drafts[at('shown')]));
+	const isHidden = $derived(isHiddenFrom(camera.memberId, plate, picture, writer.drafts[at('shown')] === '1'));
 	const isCounting = $derived(isHidden && writer.drafts[at('blind')] === '1');
 	const mine = $derived(countOf(picture?.marks[camera.memberId]));
-	const apart = $derived(countedBy(plate));
-	const who = $derived(Object.entries(plate.counters ?? {}).flatMap(([m, n]) => (n === undefined ? [] : [{ m, n }])));
+	const counts = $derived(picture?.counts ?? []);
+	const apart = $derived(countsApart({ counts }));
+	/** Whose marks are shown: one's own, else of whoever counted first. */
+	const shownOf = $derived(counts.find((c) => c.by === camera.memberId)?.by ?? counts[0]?.by ?? camera.memberId);
 	let isShowing = $state(false);
 	/** What only one of the two who counted marked. */
 	const ringed = $derived.by(() => {
-		const [a, b] = who.map(({ m }) => Object.values(picture?.marks[m] ?? {}).filter((mark) => mark.kind === 'counts'));
+		const [a, b] = counts.map(({ by }) => Object.values(picture?.marks[by] ?? {}).filter((m) => m.kind === 'counts'));
 		if (!a || !b) return [];
 		const { onlyFirst, onlySecond } = sameMarks({ first: a, second: b, within: SAME });
 		return [...onlyFirst.map((i) => a[i]!), ...onlySecond.map((j) => b[j]!)];
@@ -50,12 +53,12 @@
 	<button
 		type="button"
 		class="btn preset-filled-primary-500"
-		onclick={() => void writer.set(at(`counters/${camera.memberId}`), mine)}
+		onclick={() => void writer.set(`platePhotos/${picture.id}/countedAt/${camera.memberId}`, stamp(writer))}
 		>Done: {counted(mine, 'colony', 'colonies')}</button
 	>
 {:else if isHidden}
 	<p>
-		Counted by {who.map(({ m }) => writer.initialsOf(m)).join(', ')} on its photo. Count it too without seeing theirs?
+		Counted by {counts.map(({ by }) => writer.initialsOf(by)).join(', ')} on its photo. Count it too without seeing theirs?
 	</p>
 	<p class="acts">
 		<button type="button" class="btn preset-filled-primary-500" onclick={() => writer.draft(at('blind'), '1')}
@@ -78,12 +81,14 @@
 	</p>
 	{#if apart}
 		<p role="status">
-			{who.map(({ m, n }) => `${writer.initialsOf(m)} ${n}`).join(', ')}: {apart.apart_percent === 0
+			{counts.map(({ by, count }) => `${writer.initialsOf(by)} ${count}`).join(', ')}: {apart.apart_percent === 0
 				? 'the same'
 				: `${apart.apart_percent.toFixed(0)} % apart`}.
-			{#each who.filter(({ n }) => n !== plate.count) as { m, n } (m)}
-				<button type="button" class="btn preset-outlined-surface-500" onclick={() => void writer.set(at('count'), n)}
-					>Report {n} instead</button
+			{#each counts.filter(({ count }) => count !== plate.count) as { by, count } (by)}
+				<button
+					type="button"
+					class="btn preset-outlined-surface-500"
+					onclick={() => void writer.set(at('count'), count)}>Report {count} instead</button
 				>
 			{/each}
 		</p>
@@ -96,7 +101,7 @@
 			onclick={() => (isShowing = !isShowing)}
 			>{apart ? `Where you differ: ${counted(ringed.length, 'colony', 'colonies')}` : 'The photo'}</button
 		>
-		{#if isShowing}<PlatePhoto {picture} {camera} {ringed} {writer} isClosed />{/if}
+		{#if isShowing}<PlatePhoto {picture} {camera} by={shownOf} {ringed} {writer} isClosed />{/if}
 	{/if}
 {/if}
 

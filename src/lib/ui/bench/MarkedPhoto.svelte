@@ -36,6 +36,7 @@
 	/** Where the arrow keys stand. */
 	let cross = $state<MarkPlace | null>(null);
 	let src = $state<string | null>(null);
+	let isMissing = $state(false);
 	const name = $derived(sha256);
 	/** Once for each photo: it must not be drawn anew under a finger because a mark was kept. */
 	$effect(() => {
@@ -86,7 +87,13 @@
 		onclick={tapped}
 		onkeydown={byKey}
 	>
-		{#if src}<img {src} alt="" draggable="false" />{/if}
+		{#if src}<img
+				{src}
+				alt=""
+				draggable="false"
+				onload={() => (isMissing = false)}
+				onerror={() => (isMissing = true)}
+			/>{/if}
 		{#each pencil as p, i (i)}<i class="pencil" style={placed(p)}></i>{/each}
 		{#each Object.entries(marks) as [id, mark] (id)}
 			<i class={['colony', mark.kind, chosen === id && 'chosen']} style={placed(mark)}></i>
@@ -95,6 +102,9 @@
 		{#if cross}<i class="cross" style={placed(cross)}></i>{/if}
 	</div>
 </div>
+{#if isMissing}<p class="say ask" role="status">
+		The photo is not on this device yet. With a network it comes; open this page again then.
+	</p>{/if}
 
 <style>
 	.frame {

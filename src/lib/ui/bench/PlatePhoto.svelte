@@ -9,6 +9,8 @@
 	export interface Props {
 		picture: PlatePicture;
 		camera: Camera;
+		/** Whose marks are shown; left out: of the person who counts. */
+		by?: string;
 		/** Marks that only one of two people made: ringed, and not to be touched. */
 		ringed?: readonly MarkPlace[];
 		/** It is looked at, and no more marked. */
@@ -22,7 +24,7 @@
 	import { counted } from '$lib/core/wording';
 	import MarkedPhoto from './MarkedPhoto.svelte';
 
-	let { picture: of, camera, ringed = [], isClosed = false, writer }: Props = $props();
+	let { picture: of, camera, by = camera.memberId, ringed = [], isClosed = false, writer }: Props = $props();
 
 	const NEAR_px = 10; // a tap this near a mark means the mark
 	const SAME = 0.01; // of the photo: what is suggested here is marked already
@@ -33,8 +35,8 @@
 	let pencil = $state<MarkPlace[]>([]);
 	let said = $state('');
 	let isBusy = $state(false);
-	const mine = $derived(of.marks[camera.memberId] ?? {});
-	const base = $derived(`platePhotos/${of.id}/marks/${camera.memberId}`);
+	const mine = $derived(of.marks[by] ?? {});
+	const base = $derived(`platePhotos/${of.id}/marks/${by}`);
 	const counting = $derived(countOf(mine));
 	const others = $derived(Object.keys(mine).length - counting);
 
@@ -102,7 +104,7 @@
 />
 <p class="tally" role="status">
 	<b>{counting}</b>
-	{counting === 1 ? 'colony' : 'colonies'} marked{others
+	{counting === 1 ? 'colony' : 'colonies'} marked{by === camera.memberId ? '' : ` by ${writer.initialsOf(by)}`}{others
 		? `, ${counted(others, 'of another kind', 'of other kinds')}`
 		: ''}
 </p>

@@ -21,7 +21,7 @@
 <script lang="ts">
 	import { readPlain, readWhole } from '$lib/core/quantity';
 	import { temperature_C } from '$lib/core/leaf';
-	import { shareCounted } from '$lib/core/subjects/plates/squares';
+	import { typedGrid } from '$lib/core/subjects/plates/squares';
 	import { plateStates } from '$lib/core/subjects/plates/branch';
 	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
 	import { counted, sayDuration } from '$lib/core/wording';
@@ -53,15 +53,13 @@
 			? `Under ${limits.plateLeastTemperature_C} °C plates grow too slowly for the clock.`
 			: null;
 	});
-	/** Of a grid, where only some of its squares are counted; null where what is typed makes no sense. */
-	const part = $derived.by(() => {
-		const [squares, squaresCounted] = [readWhole(drafted('squares')), readWhole(drafted('squaresCounted'))];
-		if (picture || found !== 'counted' || (drafted('squares') === '' && drafted('squaresCounted') === '')) return {};
-		if (!squares || !squaresCounted || shareCounted({ squares, squaresCounted }) === null) return null;
-		return { squares, squaresCounted };
-	});
+	/** Of a grid, where only some of its squares are counted; a photo is counted whole. */
+	const grid = $derived(
+		picture || found !== 'counted' ? 'none' : typedGrid(drafted('squares'), drafted('squaresCounted'))
+	);
+	const isGridClear = $derived(grid === 'none' || (grid !== 'begun' && !('why' in grid)));
 	const isReady = $derived(
-		part !== null && (found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null)
+		isGridClear && (found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null)
 	);
 
 	function keep(event: SubmitEvent) {
@@ -69,8 +67,12 @@
 		if (!isReady) return;
 		void writer.setAll({
 			...(found === 'counted' ? { [at('count')]: taps } : {}),
-			...Object.fromEntries(Object.entries(part ?? {}).map(([place, n]) => [at(place), n])),
-			...(found === 'counted' && picture ? { [at(`counters/${camera.memberId}`)]: taps } : {}),
+			...(typeof grid === 'object' && 'squares' in grid
+				? { [at('squares')]: grid.squares, [at('squaresCounted')]: grid.squaresCounted }
+				: {}),
+			...(found === 'counted' && picture
+				? { [`platePhotos/${picture.id}/countedAt/${camera.memberId}`]: stamp(writer) }
+				: {}),
 			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),
 			[at('state')]: found,
 			[at('readAt')]: stamp(writer)

@@ -55,8 +55,8 @@
 	}
 	function again() {
 		for (const [row, { grown }] of rows) {
-			writer.draft(at(row), (grown ?? []).join(','));
 			writer.strike(at(row), 'read again');
+			writer.draft(at(row), (grown ?? []).join(',')); // after it: a line takes with it what was typed there before
 		}
 		writer.strike(`growthTubes/${id}/readAt`, 'read again');
 	}

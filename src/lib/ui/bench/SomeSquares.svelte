@@ -9,29 +9,22 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { readWhole } from '$lib/core/quantity';
-	import { shareCounted } from '$lib/core/subjects/plates/squares';
+	import { typedGrid } from '$lib/core/subjects/plates/squares';
 	import { drawnOrder } from '$lib/core/subjects/tray/grid';
 	import { listed } from '$lib/core/wording';
 
 	let { plate, writer }: Props = $props();
 
-	const MOST = 400;
 	const at = (place: string) => `plates/${plate}/${place}`;
 	const text = (place: string) => writer.drafts[at(place)] ?? '';
 	/** Open where it was begun before a reload; it does not close under a finger that clears a field. */
 	const wasBegun = untrack(() => text('squares') !== '' || text('squaresCounted') !== '');
-	const squares = $derived(readWhole(text('squares')));
-	const squaresCounted = $derived(readWhole(text('squaresCounted')));
-	const why = $derived.by(() => {
-		if (squares === null || squaresCounted === null) return null;
-		if (squares < 1 || squares > MOST || squaresCounted < 1) return `From 1 to ${MOST} squares.`;
-		return shareCounted({ squares, squaresCounted }) === null ? 'More squares than the grid has.' : null;
-	});
+	const grid = $derived(typedGrid(text('squares'), text('squaresCounted')));
+	const why = $derived(typeof grid === 'object' && 'why' in grid ? grid.why : null);
 	const drawn = $derived(
-		why === null && squares !== null && squaresCounted !== null
-			? drawnOrder(plate, 'squares', squares)
-					.slice(0, squaresCounted)
+		typeof grid === 'object' && 'squares' in grid
+			? drawnOrder(plate, 'squares', grid.squares)
+					.slice(0, grid.squaresCounted)
 					.toSorted((a, b) => a - b)
 			: []
 	);

@@ -1,6 +1,6 @@
 <script module lang="ts">
 	export interface Props {
-		sites: { code: string; name: string; place: { x: number; y: number } }[];
+		sites: { code: string; place: { x: number; y: number } }[];
 		/** Codes of the sites along each stream, downstream. */
 		streams: { name: string; sites: string[] }[];
 		label: string;
@@ -18,7 +18,7 @@
 	const strokes = ['solid', 'dashed', 'dotted'] as const;
 
 	function option(colour: Colour) {
-		const placeOf = new Map(sites.map((s) => [s.code, s]));
+		const placeOf = new Map(sites.map((s) => [s.code, s.place]));
 		const reach =
 			1.25 * Math.max(0.05, ...sites.flatMap(({ place }) => [Math.abs(place.x) / SHAPE, Math.abs(place.y)]));
 		const axis = (far: number) => ({ type: 'value', min: -far, max: far, show: false });
@@ -39,12 +39,12 @@
 					position: 'right',
 					color: colour('--ink'),
 					fontSize: 13,
-					formatter: ({ dataIndex }: { dataIndex: number }) => placeOf.get(stream.sites[dataIndex]!)?.name ?? ''
+					formatter: ({ dataIndex }: { dataIndex: number }) => stream.sites[dataIndex] ?? ''
 				},
 				labelLayout: { moveOverlap: 'shiftY' },
 				data: stream.sites.map((code) => {
-					const { place } = placeOf.get(code)!;
-					return [place.x, place.y];
+					const { x, y } = placeOf.get(code)!;
+					return [x, y];
 				})
 			}))
 		};

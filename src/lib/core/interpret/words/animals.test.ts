@@ -25,5 +25,6 @@ describe('how the animals of two sites differ', () => {
 		expect(sayBetweenSites({ dissimilarity: 0.2, byChance: 0.25, isTold: false }, 'a', 'b')).toMatch(
 			/no change can be told: 20 % unlike, and .* up to 25 %/
 		);
+		expect(sayBetweenSites(null, 'a', 'b')).toMatch(/^Between a and b nothing can be told: .* not counted/);
 	});
 });

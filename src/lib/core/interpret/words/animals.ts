@@ -10,8 +10,11 @@ export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: s
 		: `The family biotic index fell by ${size} from ${from} to ${to}: more of the animals ask for clean water.`;
 }
 
-/** How unlike the animals of two sites are, the upper first, and whether counting so few would make that. */
-export function sayBetweenSites({ dissimilarity, byChance, isTold }: Differs, upper: string, lower: string): string {
+/** How unlike the animals of two sites are, the upper first, and whether counting so few would make that; null: not counted. */
+export function sayBetweenSites(found: Differs | null, upper: string, lower: string): string {
+	if (found === null)
+		return `Between ${upper} and ${lower} nothing can be told: at one of them the animals were not counted, only which were there.`;
+	const { dissimilarity, byChance, isTold } = found;
 	const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
 	return isTold
 		? `Between ${upper} and ${lower} the animals change: ${percent(dissimilarity)} unlike, where counting so few makes up to ${percent(byChance)}.`

@@ -3,7 +3,11 @@ import { count, Instant, leaf, measure, PhotoHash, SheetId, temperature_C, YesNo
 
 export const plateStates = ['counted', 'tooMany', 'spoiled'] as const;
 
-const gridSquares = count.min(1, 'a square at least').max(400, 'squares over 400 are too small to count in');
+/** More squares of a grid are too small to count in. */
+export const MOST_SQUARES = 400;
+const gridSquares = count
+	.min(1, 'a square at least')
+	.max(MOST_SQUARES, `squares over ${String(MOST_SQUARES)} are too small to count in`);
 
 /** Plates poured from the visit's bottles, one branch for each. */
 export const plates = z
@@ -20,8 +24,6 @@ export const plates = z
 			/** Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted. */
 			squares: leaf(gridSquares),
 			squaresCounted: leaf(gridSquares),
-			/** What each person counted on the photo, by member: who counts second does not see the first. */
-			counters: z.record(SheetId, leaf(count)).optional(),
 			isBlank: leaf(YesNo),
 			/** Where it stood, the coldest seen. */
 			temperature_C: leaf(temperature_C)
@@ -46,7 +48,9 @@ export const platePhotos = z
 			plate: leaf(SheetId),
 			sha256: leaf(PhotoHash),
 			takenAt: leaf(Instant),
-			marks: z.record(SheetId, z.record(SheetId, leaf(Mark)).optional()).optional()
+			marks: z.record(SheetId, z.record(SheetId, leaf(Mark)).optional()).optional(),
+			/** Who said that their marks are all, and when. */
+			countedAt: z.record(SheetId, leaf(Instant)).optional()
 		})
 	)
 	.optional();

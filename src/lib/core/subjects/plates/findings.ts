@@ -6,7 +6,8 @@ import { withQualifier } from '../../quantity';
 import { finding, type Clock, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
 import { defineSubject } from '../subject';
-import { countedBy } from './counted-by';
+import { countsApart } from './counted-by';
+import { pictureOf } from './photos';
 import { shareCounted } from './squares';
 
 type PlateSheet = NonNullable<Sheet['plates']>[string];
@@ -14,7 +15,7 @@ const HOUR_ms = 3_600_000;
 
 /** The plates of a visit's bottles: when each can be read, what may be wrong with it, and what they say together. */
 export const plates = defineSubject({
-	branches: ['plates', 'bottles'],
+	branches: ['plates', 'platePhotos', 'bottles'],
 	knows: [],
 	observe({ sheet, card }) {
 		const limits = limitsOf(card);
@@ -27,7 +28,10 @@ export const plates = defineSubject({
 		const read = all.flatMap(([, p]) => (p.isBlank || roleOf(p, sheet) === 'duplicate' ? [] : readPlate(p)));
 		return {
 			findings: read.length && !isBatchSpoiled ? pooledFinding(read, limits) : [],
-			flags: all.flatMap(([id, plate]) => plateFlags(id, plate, limits)),
+			flags: all.flatMap(([id, plate]) => [
+				...countersFlags(id, sheet.platePhotos, limits),
+				...plateFlags(id, plate, limits)
+			]),
 			clocks: all.flatMap(([id, p]) => incubation(id, p, limits))
 		};
 	}
@@ -73,6 +77,22 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 	];
 }
 
+/** Two people who counted its photo and lie farther apart than they may. */
+function countersFlags(id: string, photos: Sheet['platePhotos'], limits: Limits): Flag[] {
+	const picture = pictureOf(id, photos);
+	const apart = picture && countsApart(picture);
+	const limit_percent = limits.plateCountersApart_percent;
+	return apart !== null && apart.apart_percent > limit_percent
+		? [
+				doubt(
+					'plate-counted-apart',
+					{ path: `plates/${id}`, parameter: 'e-coli' },
+					{ label: id, ...apart, limit_percent }
+				)
+			]
+		: [];
+}
+
 function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 	const at = { path: `plates/${id}`, parameter: 'e-coli' };
 	const flags: Flag[] = [];
@@ -93,13 +113,8 @@ function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 		flags.push(
 			doubt('plate-too-cold', at, { label: id, seen_C: temperature_C, least_C: limits.plateLeastTemperature_C })
 		);
-	const counted = countedBy(plate);
-	if (counted !== null && counted.apart_percent > limits.plateCountersApart_percent)
-		flags.push(
-			doubt('plate-counted-apart', at, { label: id, ...counted, limit_percent: limits.plateCountersApart_percent })
-		);
 	if (plate.isBlank) {
-		if ((count ?? 0) > 0) flags.push(doubt('blank-grew', at, { label: id, colonies: count! }));
+		if ((plate.count ?? 0) > 0) flags.push(doubt('blank-grew', at, { label: id, colonies: plate.count! }));
 		return flags;
 	}
 	if (volume_mL === undefined) return flags;

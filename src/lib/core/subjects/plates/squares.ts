@@ -1,3 +1,5 @@
+import { readWhole } from '../../quantity';
+import { MOST_SQUARES } from './branch';
 import type { PlateSheet } from './shelf';
 
 /**
@@ -11,4 +13,21 @@ export function shareCounted({
 }: Pick<PlateSheet, 'squares' | 'squaresCounted'>): number | null {
 	if (squares === undefined || squaresCounted === undefined) return 1;
 	return squaresCounted > squares ? null : squaresCounted / squares;
+}
+
+export interface Grid {
+	squares: number;
+	squaresCounted: number;
+}
+
+/** A grid as it is typed: none, whole, still being typed (nothing to say yet), or why it cannot be. */
+export function typedGrid(squaresText: string, countedText: string): 'none' | 'begun' | Grid | { why: string } {
+	if (squaresText === '' && countedText === '') return 'none';
+	const [squares, squaresCounted] = [readWhole(squaresText), readWhole(countedText)];
+	const isOff = (text: string, n: number | null) => text !== '' && (n === null || n < 1 || n > MOST_SQUARES);
+	if (isOff(squaresText, squares) || isOff(countedText, squaresCounted))
+		return { why: `Whole squares, from 1 to ${String(MOST_SQUARES)}.` };
+	if (squares === null || squaresCounted === null) return 'begun';
+	const grid = { squares, squaresCounted };
+	return shareCounted(grid) === null ? { why: 'More squares than the grid has.' } : grid;
 }

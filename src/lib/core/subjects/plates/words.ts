@@ -16,7 +16,6 @@ export const platePlaces: BranchWords = {
 		count: 'colonies',
 		squares: 'squares of the grid',
 		squaresCounted: 'squares counted',
-		counters: 'colonies counted by',
 		isBlank: 'blank',
 		temperature_C: 'coldest where it stood'
 	},
@@ -36,7 +35,7 @@ export type Suggested = { marks: MarkPlace[] } | { silent: keyof typeof silentWo
 
 export const platePhotoPlaces: BranchWords = {
 	name: 'photo of a plate',
-	keys: { plate: 'plate', sha256: 'picture', takenAt: 'taken at', marks: 'colony marked by' }
+	keys: { plate: 'plate', sha256: 'picture', takenAt: 'taken at', marks: 'colony marked by', countedAt: 'counted by' }
 };
 
 /** How a plate stands by its age, and what to do. */

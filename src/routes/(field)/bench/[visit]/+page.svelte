@@ -2,7 +2,7 @@
 	import { v7 } from 'uuid';
 	import { limitsOf } from '$lib/core/method';
 	import { bottlesToPour, bottlesToReceive, onShelf } from '$lib/core/subjects/plates/shelf';
-	import { blindOn } from '$lib/core/subjects/plates/counted-by';
+	import { isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
 	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
 	import { keepPhoto, photoAddress, photoBytes } from '$lib/field/photos';
@@ -44,17 +44,21 @@
 			.toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
 			.findLast((c) => c.to !== undefined)?.to ?? Object.keys(sheet.arrival?.crew ?? {}).join(', ')
 	);
-	const camera = (memberId: string): Camera => ({
+	const memberId = $derived(app.packed?.satchel.member.id ?? '');
+	const camera = $derived<Camera>({
 		memberId,
 		keep: (file) => keepPhoto(file, params.visit),
 		address: photoAddress,
 		find: async (sha256) => suggestMarksOn(await photoBytes(sha256)),
 		newId: () => v7()
 	});
-	const isBlind = (memberId: string) =>
+	const pictures = $derived(new Map(plates.map(([id]) => [id, pictureOf(id, sheet.platePhotos)])));
+	/** What the plates say together would tell a count that is hidden. */
+	const isHidden = $derived(
 		plates.some(([id, plate]) =>
-			blindOn(plate, pictureOf(id, sheet.platePhotos) !== null, memberId, writer.drafts[`plates/${id}/shown`])
-		);
+			isHiddenFrom(memberId, plate, pictures.get(id) ?? null, writer.drafts[`plates/${id}/shown`] === '1')
+		)
+	);
 	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates, and about how the bottles came to them. */
@@ -118,15 +122,15 @@
 				{plate}
 				stands={onShelf(plate, limits, app.now_ms)}
 				{limits}
-				picture={pictureOf(id, sheet.platePhotos)}
-				camera={camera(app.packed.satchel.member.id)}
+				picture={pictures.get(id) ?? null}
+				{camera}
 				{writer}
 			/>
 		{/each}
 		{#each tubes as [id, set] (id)}
 			<ReadTubes {id} {set} {limits} now_ms={app.now_ms} {writer} />
 		{/each}
-		{#if isBlind(app.packed.satchel.member.id)}
+		{#if isHidden}
 			<p class="small">What the plates say together is shown once you have counted, or asked to see.</p>
 		{:else}
 			<Doubts {flags} card={log.card} onretype={() => undefined} />

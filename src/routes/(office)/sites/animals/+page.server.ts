@@ -1,10 +1,9 @@
 import { sayBetweenSites, sayIndexChange } from '$lib/core/interpret';
-import { betweenSites, differs, indexChange } from '$lib/core/macroinvertebrates';
+import { betweenSites, differs, indexChange, latestOfEach, quarterOf } from '$lib/core/macroinvertebrates';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { animalsOf, type SiteSampling } from '$lib/server/db/queries/animals';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
-import { latestOfEach, quarterOf } from './beside';
 import type { PageServerLoad } from './$types';
 
 /** Samplings that are looked through: ten years of fifty sites. */
@@ -60,9 +59,7 @@ function step(
 	return {
 		id: `${upper.code} ${lower.code}`,
 		isTold: found?.isTold ?? false,
-		said: found
-			? sayBetweenSites(found, upper.name, lower.name)
-			: `Between ${upper.name} and ${lower.name} nothing can be told: one of them was not counted, only looked at for what is there.`,
+		said: sayBetweenSites(found, upper.name, lower.name),
 		index: found?.isTold && change ? sayIndexChange(change, upper.name, lower.name) : null
 	};
 }

@@ -36,6 +36,10 @@
 				<li class={['say', step.isTold && 'ask']}>{step.said} {step.index ?? ''}</li>
 			{/each}
 		</ul>
+		<p class="small">
+			Counting is all that is allowed for: a sample is one place of the bed, and a wrong name is not in it. What shows
+			in several seasons is worth more than what shows in one.
+		</p>
 		{#if data.sites.length > 2}
 			<section aria-labelledby="map">
 				<h2 id="map">How alike they are</h2>
@@ -120,6 +124,13 @@
 		font-weight: 500;
 		font-size: inherit;
 		border-bottom: 1px solid var(--rule);
+	}
+	.steps + p {
+		margin-top: 0.5rem;
+	}
+	td,
+	th[scope='row'] {
+		white-space: nowrap;
 	}
 	caption {
 		text-align: left;

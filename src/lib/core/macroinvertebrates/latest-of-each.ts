@@ -1,5 +1,3 @@
-import type { SiteSampling } from '$lib/server/db/queries/animals';
-
 const MONTHS = ['Dec–Feb', 'Mar–May', 'Jun–Aug', 'Sep–Nov'] as const;
 
 /** Three months of a year that samplings are set beside each other for; December counts to the year that follows. */
@@ -12,11 +10,14 @@ export function quarterOf(at_ms: number): { id: string; name: string } {
 }
 
 /**
- * The latest sampling of each site in those months, of all time where none are named: one that was counted where there
+ * Of samplings, the earliest first: the latest sampling of each site in those months, of all time where none are named: one that was counted where there
  * is one, for what was only looked at does not compare.
  */
-export function latestOfEach(samplings: readonly SiteSampling[], quarter: string | null): Map<string, SiteSampling> {
-	const latest = new Map<string, SiteSampling>();
+export function latestOfEach<S extends { siteId: string; started_ms: number; knowsShares: boolean }>(
+	samplings: readonly S[],
+	quarter: string | null
+): Map<string, S> {
+	const latest = new Map<string, S>();
 	const inMonths = samplings.filter((s) => quarter === null || quarterOf(s.started_ms).id === quarter);
 	for (const isCounted of [false, true])
 		for (const sampling of inMonths) if (sampling.knowsShares === isCounted) latest.set(sampling.siteId, sampling);
