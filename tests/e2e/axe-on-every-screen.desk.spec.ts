@@ -34,6 +34,7 @@ for (const { size, mode, rules } of views)
 			'/visits',
 			'/vouchers',
 			'/lab-reports',
+			'/shipments',
 			'/library/schemes',
 			'/library/schemes/example-score',
 			'/apart',

@@ -45,6 +45,8 @@ export type Action =
 	| 'sample'
 	/** Reports of laboratories: bring them in, look at their rows, have them written. */
 	| 'take-reports'
+	/** Boxes of bottles for a laboratory: pack them, hand them over, say when they came. */
+	| 'ship'
 	/** Write one line of a visit's logbook. */
 	| 'write-entry';
 
@@ -90,6 +92,7 @@ function may(member: Member, action: Action, subject: Subject): boolean {
 		case 'keep-library':
 			return member.role === 'coordinator';
 		case 'take-reports':
+		case 'ship':
 			return member.role === 'bench' || member.role === 'coordinator';
 		case 'see-queue':
 			return member.role === 'reviewer' || member.role === 'coordinator';
@@ -175,6 +178,9 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/lab-reports': 'take-reports',
 	'/(office)/lab-reports/[id]': 'take-reports',
 	'/(office)/lab-reports/[id]/as-sent.csv': 'take-reports',
+	'/(office)/shipments': 'ship',
+	'/(office)/shipments/[id]': 'ship',
+	'/(office)/shipments/[id]/papers.pdf': 'ship',
 	'/(office)/apart': 'see-unreviewed',
 	'/(office)/review': 'see-queue',
 	'/(office)/plan': 'see-plan',

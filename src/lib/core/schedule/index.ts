@@ -7,6 +7,8 @@ export { agenda, type Item, type ProgramFacts } from './agenda';
 export { concerning } from './concerns';
 // drives
 export { distance_km, driveBetween, usualDriveGuess, type Drive, type DriveGuess, type Position } from './drive';
+// bottles on the road
+export { journeyFrom, straightJourneyFrom, type Courier, type Journey } from './courier';
 // the day of a round
 export {
 	byBetterDay,

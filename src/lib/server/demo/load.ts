@@ -24,6 +24,7 @@ import {
 	type Team
 } from './season';
 import { takePhoto } from '../photos/photos';
+import { boxOnItsWay } from './shipments';
 import { splitSample } from './split-samples';
 import { visitsUnderWay } from './under-way';
 import { benchEntries, visitEntries } from './visit-entries';
@@ -64,6 +65,7 @@ export async function loadDemo(
 			const taken = await takePhoto(tx, cast.writers.get('SO')!.member, sha256, of, jpeg, now_ms);
 			if (!taken.ok) throw new RangeError(`the demo has a photo that is refused: ${taken.why}`);
 		}
+		await boxOnItsWay(tx, cast);
 		await reportFromOutside(tx, cast.programId, now_ms);
 		await reviewVisits(tx, cast.programId, cast.writers.get('RH')!, now_ms, cast.chance);
 		for (const { member: m, leftDaysAgo } of cast.writers.values())

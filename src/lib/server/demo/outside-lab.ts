@@ -6,6 +6,7 @@ import type { Db } from '../db/connect';
 import { labReport } from '../db/schema';
 import { labelledBottles } from '../lab/bottles';
 import { labsOf } from '../lab/reports';
+import { OUTSIDE_LAB } from './plan';
 
 /*
  * A stand-in for a laboratory outside the program: it takes some days, writes by its own headings, names and units, and
@@ -26,7 +27,7 @@ interface Finding {
 
 /** Its report on nitrate and nitrite, waiting to be looked at, sent two hours ago. */
 export async function reportFromOutside(tx: Db, programId: string, now_ms: number): Promise<void> {
-	const [lab] = await labsOf(tx, programId);
+	const lab = (await labsOf(tx, programId)).find((l) => l.name === OUTSIDE_LAB);
 	if (!lab) return;
 	const bottles = await labelledBottles(tx, programId, now_ms);
 	await tx.insert(labReport).values({

@@ -3,11 +3,14 @@ import type { Db } from '../db/connect';
 import { circuit, consumable, drive, gear, ownParameter, place, round, sampler } from '../db/schema';
 import { teams, type Team } from './season';
 
-/* The demo's plan: a depot, two labs, drives that were timed, a circuit for each team, the next round and a refused date. */
+/* The demo's plan: a depot, two benches and a lab that is far, drives that were timed, a circuit for each team, the next round and a refused date. */
 
 const DAY_ms = 86_400_000;
 const hours = (opens_min: number, closes_min: number, weekdays: number[]) =>
 	weekdays.map((weekday) => ({ weekday, opens_min, closes_min }));
+
+/** A laboratory that does not exist, for what a bench cannot do. */
+export const OUTSIDE_LAB = 'Ostrel laboratory';
 
 const places = [
 	{ kind: 'depot', name: 'Boathouse', latitude: 48.352, longitude: -27.288, hours: [], bottlesADay: 0, bench_min: 0 },
@@ -30,6 +33,20 @@ const places = [
 		bottlesADay: 6,
 		bench_min: 25,
 		analyses: ['bacteria']
+	},
+	{
+		kind: 'lab',
+		name: OUTSIDE_LAB,
+		latitude: 48.71,
+		longitude: -26.64,
+		hours: hours(8 * 60, 17 * 60, [1, 2, 3, 4, 5]),
+		bottlesADay: 60,
+		bench_min: 0,
+		analyses: ['nutrients'],
+		arrives: 'couriered',
+		pickUps: hours(9 * 60, 15 * 60 + 30, [1, 2, 3, 4, 5]),
+		transit_days: 2,
+		address: 'Receiving, 4 Kiln Yard, Ostrel'
 	}
 ] as const;
 
@@ -69,8 +86,10 @@ export async function placesAndCircuits(
 		...p,
 		hours: [...p.hours],
 		analyses: 'analyses' in p ? [...p.analyses] : [],
+		pickUps: 'pickUps' in p ? [...p.pickUps] : [],
 		programId,
-		id: newId()
+		// drawn from no chance: what the demo draws after it stays as it was before there was such a lab
+		id: p.name === OUTSIDE_LAB ? v7() : newId()
 	}));
 	await tx.insert(place).values(placed);
 	const idOf = (word: string) => (sites.find((s) => s.code === word) ?? placed.find((p) => p.name === word))!.id;

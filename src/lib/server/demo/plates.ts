@@ -24,6 +24,8 @@ interface Batch {
 	counts?: readonly number[];
 	/** Colonies on the blank that was poured with it. */
 	blank?: number;
+	/** A bottle for the lab that is far was filled as well. */
+	isSent?: boolean;
 	/** Colonies on its first plate, of which there is a photo that nobody counted yet. */
 	onPhoto?: number;
 }
@@ -33,10 +35,10 @@ const batches = ({ plateReadable_h, plateTooOld_h }: Parameters<typeof stagesFro
 	const from_h = stagesFrom_h({ plateReadable_h, plateTooOld_h });
 	return [
 		{ site: 'HO1', poured_h: 20 },
-		{ site: 'TE5', poured_h: from_h.specks + 3 },
+		{ site: 'TE5', poured_h: from_h.specks + 3, isSent: true },
 		{ site: 'TE3', poured_h: from_h.readable + 2, onPhoto: 118 },
-		{ site: 'EB2', poured_h: from_h['last-chance'] + 1 },
-		{ site: 'TE2', poured_h: 24 * 3 + from_h.readable, counts: [24, 31] },
+		{ site: 'EB2', poured_h: from_h['last-chance'] + 1, isSent: true },
+		{ site: 'TE2', poured_h: 24 * 3 + from_h.readable, counts: [24, 31], isSent: true },
 		{ site: 'EB1', poured_h: 24 * 27, counts: [38, 45], blank: 2 }
 	];
 };
@@ -58,7 +60,7 @@ function batchOf(
 	cast: Cast,
 	cardVersionId: string,
 	readable_h: number,
-	{ site, poured_h, counts, blank, onPhoto }: Batch,
+	{ site, poured_h, counts, blank, isSent, onPhoto }: Batch,
 	nth: number
 ): Shelf {
 	const [first, second]: [Writer, Writer] = [cast.writers.get('SO')!, cast.writers.get('OT')!];
@@ -95,6 +97,13 @@ function batchOf(
 	};
 	const label = bottle('bacteria', 'routine', 5);
 	const blankLabel = blank === undefined ? null : bottle('bacteria-blank', 'blank', 9);
+	if (isSent) {
+		write(first, 12, 'bottles/nutrients/kind', 'nutrients');
+		write(first, 12, 'bottles/nutrients/label', labelCode(site, at(0).slice(0, 10), 'nutrients'));
+		write(first, 14, 'bottles/nutrients/preservedWith', 'sulphuric acid');
+		for (const [i, done] of ['filledAt', 'preservedAt', 'onIceAt'].entries())
+			write(first, 13 + i, `bottles/nutrients/${done}`, at(13 + i));
+	}
 	write(first, 20, 'leaving/checked', true);
 	write(first, 21, 'leaving/at', at(21));
 	write(first, CARRIED_h * 60, 'bottles/bacteria/platedAt', at(CARRIED_h * 60));

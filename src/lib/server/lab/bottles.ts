@@ -1,10 +1,10 @@
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import { z } from 'zod';
 import type { KnownBottle } from '../../core/lab-report';
 import type { Sheet } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import { preservedIn } from '../../core/subjects/bottle/held';
-import { stepOfBottle } from '../../core/subjects/bottle/step';
+import { stepOfBottle, type BottleStep } from '../../core/subjects/bottle/step';
 import { stepsOf } from '../../core/subjects/steps';
 import type { Db } from '../db/connect';
 import { rowsOf, written } from '../db/rows';
@@ -16,42 +16,71 @@ const Row = z.object({
 	site: z.string(),
 	cardVersionId: z.string(),
 	id: z.string(),
-	bottle: written<BottleSheet>()
+	bottle: written<BottleSheet>(),
+	isPlated: z.boolean()
 });
+
+/** A bottle of a visit, with what its card says of it. */
+export interface BottleOfVisit {
+	visitId: string;
+	site: string;
+	id: string;
+	bottle: BottleSheet;
+	card: MethodCard;
+	step: BottleStep | undefined;
+	/** Plates or tubes were made from it. */
+	isPlated: boolean;
+}
+
+/** The bottles that a condition on `v`, their visit, and `b`, their id and sheet, leaves. */
+export async function bottlesWhere(db: Db, programId: string, which: SQL): Promise<BottleOfVisit[]> {
+	const [rows, cards] = await Promise.all([
+		rowsOf(
+			db,
+			Row,
+			sql`
+			select v.id as "visitId", s.name as site, v.card_version_id as "cardVersionId", b.key as id, b.value as bottle,
+				jsonb_path_exists(v.sheet, '$.plates.*?(@.bottle == $bottle)', jsonb_build_object('bottle', b.key))
+				or jsonb_path_exists(v.sheet, '$.growthTubes.*?(@.bottle == $bottle)', jsonb_build_object('bottle', b.key)) as "isPlated"
+			from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+			cross join jsonb_each(v.sheet -> 'bottles') b
+			where v.program_id = ${programId} and v.sheet ? 'bottles' and ${which}`
+		),
+		cardsOf(db, programId)
+	]);
+	return rows.map(({ cardVersionId, ...row }) => {
+		const card = cards.get(cardVersionId)!;
+		return { ...row, card, step: stepOfBottle(row.id, stepsOf(card, 'bottle')) };
+	});
+}
 
 /** No lab keeps a bottle longer than this before it reports. */
 const WITHIN = '18 months';
 
 /** All labelled bottles of the last year and a half: what a report of today can speak of. */
 export async function labelledBottles(db: Db, programId: string, now_ms: number): Promise<KnownBottle[]> {
-	const rows = await rowsOf(
+	const bottles = await bottlesWhere(
 		db,
-		Row,
-		sql`
-		select v.id as "visitId", s.name as site, v.card_version_id as "cardVersionId", b.key as id, b.value as bottle
-		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
-		cross join jsonb_each(v.sheet -> 'bottles') b
-		where v.program_id = ${programId} and v.sheet ? 'bottles' and b.value ? 'label'
-			and v.started_at > ${new Date(now_ms).toISOString()}::timestamptz - ${WITHIN}::interval`
+		programId,
+		sql`b.value ? 'label' and v.started_at > ${new Date(now_ms).toISOString()}::timestamptz - ${WITHIN}::interval`
 	);
-	const steps = await bottleSteps(db, programId);
-	return rows.map(({ visitId, site, cardVersionId, id, bottle }) => ({
+	return bottles.map(({ visitId, id, site, bottle, step }) => ({
 		visitId,
 		id,
 		site,
 		label: bottle.label!,
 		role: bottle.role ?? 'routine',
 		filledAt: bottle.filledAt ?? null,
-		preserved: preservedIn(bottle, stepOfBottle(id, steps.get(cardVersionId) ?? [])),
+		preserved: preservedIn(bottle, step),
 		reports: bottle.reports ?? {}
 	}));
 }
 
-async function bottleSteps(db: Db, programId: string) {
+async function cardsOf(db: Db, programId: string): Promise<Map<string, MethodCard>> {
 	const rows = await rowsOf(
 		db,
 		z.object({ id: z.string(), body: written<MethodCard>() }),
 		sql`select id, body from method_card_version where program_id = ${programId}`
 	);
-	return new Map(rows.map(({ id, body }) => [id, stepsOf(body, 'bottle')]));
+	return new Map(rows.map(({ id, body }) => [id, body]));
 }

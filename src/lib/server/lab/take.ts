@@ -1,15 +1,11 @@
 import { createHash } from 'node:crypto';
 import { and, eq, sql } from 'drizzle-orm';
-import { v7 } from 'uuid';
-import { z } from 'zod';
 import { ReportMapping, type ReportLine, type RowCorrection } from '../../core/lab-report';
-import { fold, tick, type Entry } from '../../core/logbook';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { knownParameters } from '../db/queries/own-parameters';
-import { rowsOf } from '../db/rows';
 import { labReport, program } from '../db/schema';
-import { visitFacts } from '../projection/facts';
+import { officeEntries, type OfficeLine } from '../sync/office-lines';
 import { receiveEntries } from '../sync/receive';
 import { beside } from '../threads/beside';
 import { labelledBottles } from './bottles';
@@ -91,7 +87,7 @@ async function takeIn(
 		return { why: 'Something has changed since you looked. Nothing was written; look again.' };
 	const writes = looked.lines.filter((l) => l.write !== null);
 	if (writes.length === 0) return { why: 'Nothing of this report can be written as it stands.' };
-	const entries = await linesOf(tx, member, writes, now_ms);
+	const entries = await officeEntries(tx, member, linesOf(writes), now_ms);
 	const { refused } = await receiveEntries(tx, member, entries, { now_ms, skew_ms: null });
 	if (refused[0]) throw new NotTaken(`${refused[0].path}: ${refused[0].why}. Nothing was written.`);
 	// what nobody gave a meaning is not asked about again
@@ -105,27 +101,13 @@ async function takeIn(
 	return { written: entries.length };
 }
 
-/** A line of the logbook for each figure; one that corrects another names the line that it replaces. */
-async function linesOf(tx: Db, member: Member, lines: readonly ReportLine[], now_ms: number): Promise<Entry[]> {
-	const writes = lines.map((l) => l.write!);
-	const visits = [...new Set(writes.map((w) => w.visitId))];
-	const last = await rowsOf(
-		tx,
-		z.object({ visit_id: z.string(), last: z.string() }),
-		sql`select visit_id, max(at) as last from entry
-			where program_id = ${member.programId} and visit_id = any(${sql.param(visits)}::uuid[]) group by visit_id`
-	);
-	const lastAt = new Map(last.map((l) => [l.visit_id, l.last]));
-	const corrected = [...new Set(lines.flatMap((l) => (l.verdict === 'corrects' ? [l.write!.visitId] : [])))];
-	const stands = new Map((await visitFacts(tx, member.programId, corrected)).map((v) => [v.id, fold(v.entries).lines]));
-	return writes.map(({ visitId, bottle, parameter, value }) => {
-		const path = `bottles/${bottle}/reports/${parameter}`;
-		const at = tick(lastAt.get(visitId) ?? null, now_ms);
-		lastAt.set(visitId, at);
-		const was = stands.get(visitId)?.get(path)?.live?.id ?? null;
-		return { id: v7(), visitId, at, by: member.id, device: 'office', path, op: 'set', value, was };
+/** A line of the logbook for each figure; one that corrects another takes its place. */
+const linesOf = (lines: readonly ReportLine[]): OfficeLine[] =>
+	lines.map(({ verdict, write }) => {
+		const { visitId, bottle, parameter, value } = write!;
+		const isCorrection = verdict === 'corrects';
+		return { visitId, path: `bottles/${bottle}/reports/${parameter}`, value, isCorrection };
 	});
-}
 
 async function rememberMapping(tx: Db, programId: string, labId: string, mapping: ReportMapping): Promise<void> {
 	const [there] = await tx

@@ -114,7 +114,7 @@ async function hasPast(tx: Db, programId: string, kind: Kind, id: string): Promi
 	const asked = {
 		sites: sql`select 1 from visit where program_id = ${programId} and site_id = ${id} union all select 1 from round where program_id = ${programId} and ${id} = any(site_ids)`,
 		circuits: sql`select 1 from round where program_id = ${programId} and circuit_id = ${id}`,
-		labs: sql`select 1 from round where program_id = ${programId} and lab_id = ${id} union all select 1 from lab_report where program_id = ${programId} and lab_id = ${id}`,
+		labs: sql`select 1 from round where program_id = ${programId} and lab_id = ${id} union all select 1 from lab_report where program_id = ${programId} and lab_id = ${id} union all select 1 from shipment where program_id = ${programId} and lab_id = ${id}`,
 		instruments: sql`select 1 from calibration where program_id = ${programId} and instrument_id = ${id}`,
 		teams: sql`select 1 from visit where program_id = ${programId} and team_id = ${id} union all select 1 from round where program_id = ${programId} and team_id = ${id}`
 	}[kind.name as string];

@@ -3,6 +3,7 @@ import { readReport } from '../lab/read-report';
 import { readFile } from '../library/read-file';
 import { printAnimals } from '../paper/animals';
 import { printCustodyForm, printFieldSheets, printRoundSheet } from '../paper/for-the-car';
+import { printShipment } from '../paper/for-the-courier';
 import { printSeasonSheet } from '../paper/for-the-wall';
 import { printLabels } from '../paper/labels';
 
@@ -17,6 +18,7 @@ export const jobs = {
 	round: printRoundSheet,
 	field: printFieldSheets,
 	custody: printCustodyForm,
+	shipment: printShipment,
 	labels: printLabels,
 	season: printSeasonSheet,
 	animals: printAnimals

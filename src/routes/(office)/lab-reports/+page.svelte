@@ -90,7 +90,10 @@
 		</table>
 		<p class="small">{counted(taken.length, 'report')} in all.</p>
 	{/if}
-	<p><a href="/apart">How far apart bench, lab and meter are</a></p>
+	<p class="elsewhere">
+		<a class="btn preset-outlined-surface-500" href="/shipments">Shipments</a>
+		<a class="btn preset-outlined-surface-500" href="/apart">How far apart bench, lab and meter are</a>
+	</p>
 </main>
 
 <style>
@@ -126,6 +129,12 @@
 	}
 	textarea {
 		font-size: 0.8125rem;
+	}
+	.elsewhere {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.5rem;
+		margin-top: 1rem;
 	}
 	.why {
 		color: var(--danger);

@@ -6,6 +6,7 @@ import { latestFigures, streamNetwork } from '$lib/server/db/queries/catchment';
 import { thresholdsOf } from '$lib/server/db/queries/thresholds';
 import { waitingReports } from '$lib/server/lab/reports';
 import { todayFor } from '$lib/server/plan/today';
+import { boxesAsk } from '$lib/server/shipments/ask';
 import { waitingLateLines } from '$lib/server/sync/late-decisions';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
@@ -19,12 +20,13 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const db = database();
 	const now_ms = serverNow_ms();
 	const { timeZone } = member.program;
-	const [{ facts, items, openable }, network, thresholds, late, reportsWaiting] = await Promise.all([
+	const [{ facts, items, openable }, network, thresholds, late, reportsWaiting, boxes] = await Promise.all([
 		todayFor(db, member, now_ms),
 		streamNetwork(db, member.programId),
 		thresholdsOf(db, member.programId),
 		can(member, 'keep-library') ? waitingLateLines(db, member.programId) : [],
-		can(member, 'take-reports') ? waitingReports(db, member.programId) : 0
+		can(member, 'take-reports') ? waitingReports(db, member.programId) : 0,
+		can(member, 'ship') ? boxesAsk(db, member.programId, now_ms) : null
 	]);
 	/** A visit of another team is told of, and not linked to: the link would end in a refusal. */
 	const reachable = (item: Item, said: Said) =>
@@ -57,6 +59,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	return {
 		late,
 		reportsWaiting,
+		boxes,
 		parts,
 		rail: lanesOf(items, now_ms, timeZone),
 		streams: network.streams,

@@ -60,6 +60,18 @@
 				<a href="/lab-reports">Look at {data.reportsWaiting === 1 ? 'it' : 'them'}</a>.
 			</p>
 		{/if}
+		{#each data.boxes?.late ?? [] as box (box.id)}
+			<p class="say ask">
+				Box {box.code} should be at {box.lab} by now. <a href="/shipments/{box.id}">Say when it came</a>, or ask for it.
+			</p>
+		{/each}
+		{#if data.boxes?.toSend}
+			<p class="say ask">
+				{counted(data.boxes.toSend, 'bottle')}
+				{data.boxes.toSend === 1 ? 'waits' : 'wait'} to be sent to a lab.
+				<a href="/shipments">Pack {data.boxes.toSend === 1 ? 'it' : 'them'}</a>.
+			</p>
+		{/if}
 		{#each data.parts as part (part.word)}
 			{#if part.items.length}
 				<h2 class="ruled">{part.word}</h2>

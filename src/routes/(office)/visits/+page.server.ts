@@ -33,6 +33,7 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		pages: Math.max(1, Math.ceil(inAll / PAGE)),
 		sites: (await streamNetwork(db, member.programId)).sites.map(({ code, name }) => ({ code, name })),
 		mayTakeReports: can(member, 'take-reports'),
+		mayShip: can(member, 'ship'),
 		maySeePairs: can(member, 'see-unreviewed'),
 		people: people.sort((a, b) => a.name.localeCompare(b.name, 'en'))
 	};

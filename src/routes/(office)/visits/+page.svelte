@@ -68,6 +68,7 @@
 		{#if pageAt(1) !== '/visits?page=1'}<a class="btn preset-outlined-surface-500" href="/visits">All visits</a>{/if}
 		<a class="btn preset-outlined-surface-500" href="/vouchers">Vouchers</a>
 		{#if data.mayTakeReports}<a class="btn preset-outlined-surface-500" href="/lab-reports">Lab reports</a>{/if}
+		{#if data.mayShip}<a class="btn preset-outlined-surface-500" href="/shipments">Shipments</a>{/if}
 		{#if data.maySeePairs}<a class="btn preset-outlined-surface-500" href="/apart">How far apart</a>{/if}
 	</form>
 	<p role="status" class="small">

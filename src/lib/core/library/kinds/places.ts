@@ -33,6 +33,19 @@ export const labs = kind({
 		arrives: oneOf({ label: 'Bottles are', options: ['delivered', 'couriered'] }),
 		hours: hours({ label: 'Takes bottles' }),
 		closedOn: dates({ label: 'Shut on' }),
+		pickUps: hours({
+			label: 'Courier collects',
+			help: 'such as Mon-Thu 8-15:30; the end is the last pick-up'
+		}),
+		transit_days: maybeNumber({
+			label: 'Working days on the road',
+			unit: 'd',
+			help: 'from the pick-up to its door; one where nothing is said',
+			least: 0,
+			most: 10,
+			whole: true
+		}),
+		address: words({ label: 'Address', help: 'as it stands on a parcel, lines parted by commas', most: 200 }),
 		bottlesADay: number({ label: 'Bottles a day', least: 0, most: 10_000, whole: true }),
 		bench_min: number({ label: 'From handing in to the last plate', unit: 'min', least: 0, most: 1440, whole: true }),
 		holding_h: maybeNumber({
@@ -52,10 +65,13 @@ export const labs = kind({
 			? [{ field: 'hours' as const, why: 'It takes bottles at no hour: no round can end here.' }]
 			: []),
 		...(row.bottlesADay === 0 ? [{ field: 'bottlesADay' as const, why: 'It takes no bottles at all.' }] : []),
-		...(row.arrives === 'couriered' && row.hours.some((h) => h.weekday === 5)
+		...(row.arrives === 'couriered' && row.pickUps.length === 0
+			? [{ field: 'pickUps' as const, why: 'When does the courier collect? Without it nobody is told of a weekend.' }]
+			: []),
+		...(row.arrives === 'couriered' && row.pickUps.some((h) => h.weekday === 5)
 			? [
 					{
-						field: 'hours' as const,
+						field: 'pickUps' as const,
 						why: 'A courier who takes bottles on Friday may bring them on Monday. Early in the week is safer.'
 					}
 				]

@@ -1,3 +1,4 @@
+import type { Lack, Packing } from '../../custody';
 import { writeNumber } from '../../quantity';
 import { sayDuration } from '../../wording';
 import type { BranchWords } from '../branch-words';
@@ -34,6 +35,24 @@ export const bottleKindWords = {
 	nutrients: 'nutrients, kept by a preservative',
 	fresh: 'nutrients, nothing added'
 } as const satisfies Record<BottleKind, string>;
+
+/** What a bottle lacks before it is sent, and what to do about it. */
+export const lackWords = {
+	label: 'No label: write one, or nobody can tell it from the others.',
+	preservative: 'Nothing is noted of the preservative that its card asks for: add it now, with gloves and glasses.',
+	ice: 'Nobody noted it on ice: is it cold?',
+	time: 'No time of filling: the lab cannot tell how old it is.',
+	filter: 'Not filtered on the bank, as its card asks: what is dissolved cannot be told from it.'
+} as const satisfies Record<Lack, string>;
+
+/** How a box is packed. */
+export const packingWords = {
+	bags: 'Lids tight, labels dry, bottles bagged by what is in them',
+	liner: 'All bags inside one liner, tied shut',
+	ice: 'Ice in bags of its own, outside the liner',
+	form: 'The custody form in a bag on the inside of the lid',
+	tape: 'Lid taped all round, the address on top'
+} as const satisfies Record<Packing, string>;
 
 /** How a bottle was closed when it came. */
 export const lidWords = {

@@ -6,3 +6,4 @@ export * from './plan';
 export * from './visit';
 export * from './lab';
 export * from './scheme';
+export * from './shipment';

@@ -36,6 +36,10 @@ export const place = pgTable(
 		hours: jsonb().$type<Hours[]>().notNull().default([]),
 		/** Days on which a lab is shut, as ISO dates. */
 		closedOn: text('closed_on').array().notNull().default([]),
+		/** When a courier collects for it, and for how many working days bottles are on the road. */
+		pickUps: jsonb('pick_ups').$type<Hours[]>().notNull().default([]),
+		transit_days: integer('transit_days'),
+		address: text().notNull().default(''),
 		bottlesADay: integer('bottles_a_day').notNull().default(100),
 		/** From handing in to the last plate, minutes. */
 		bench_min: integer('bench_min').notNull().default(0),

@@ -1,0 +1,54 @@
+import type { BottleKind, Preservative } from '../subjects/bottle/branch';
+import { heldFor_h } from './holding';
+
+/** What is known of a bottle that is to be sent to a lab. */
+export interface BottleToSend {
+	label: string | null;
+	kind: BottleKind;
+	filledAt: string | null;
+	/** What its card wants in it, and what is in it. */
+	asked: Preservative | null;
+	preserved: Preservative | null;
+	/** Its card wants it filtered on the bank. */
+	isFilterAsked: boolean;
+	filteredAt: string | null;
+	onIceAt: string | null;
+	/** Hours from filling to the lab, by its card and what is in it. */
+	keeps_h: number;
+}
+
+/** What can be wanting in a bottle before it leaves, what cannot be mended last. */
+export const lacks = ['label', 'preservative', 'ice', 'time', 'filter'] as const;
+export type Lack = (typeof lacks)[number];
+
+export function whatLacks(bottle: BottleToSend): Lack[] {
+	const isWanting: Record<Lack, boolean> = {
+		label: bottle.label === null,
+		preservative: bottle.asked !== null && bottle.preserved === null,
+		ice: bottle.onIceAt === null,
+		time: bottle.filledAt === null,
+		filter: bottle.isFilterAsked && bottle.filteredAt === null
+	};
+	return lacks.filter((l) => isWanting[l]);
+}
+
+/** How old a bottle is at a moment, in hours, where that is more than it keeps; null otherwise. */
+export function tooOldAt({ filledAt, keeps_h }: BottleToSend, at_ms: number): { held_h: number } | null {
+	if (filledAt === null) return null;
+	const held_h = heldFor_h(Date.parse(filledAt), at_ms);
+	return held_h > keeps_h ? { held_h } : null;
+}
+
+/** Bottles that share a bag: what leaks from one must not get into another with something else in it. */
+export function bagsOf<B extends BottleToSend>(bottles: readonly B[]): { holds: Preservative | null; bottles: B[] }[] {
+	const holds = [...new Set(bottles.map((b) => b.preserved))].sort((a, b) => (a ?? '').localeCompare(b ?? ''));
+	return holds.map((held) => ({ holds: held, bottles: bottles.filter((b) => b.preserved === held) }));
+}
+
+/** How a box is packed, in the order in which it is done. */
+export const packing = ['bags', 'liner', 'ice', 'form', 'tape'] as const;
+export type Packing = (typeof packing)[number];
+
+/** Whether a lab that does these analyses has any use for such a bottle; one that says nothing takes all. */
+export const isForLab = (kind: BottleKind, analyses: readonly string[]): boolean =>
+	analyses.length === 0 || analyses.includes(kind === 'bacteria' ? 'bacteria' : 'nutrients');

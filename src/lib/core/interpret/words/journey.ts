@@ -1,0 +1,33 @@
+import { sayDay, sayTime } from '../../wording';
+
+interface Stretch {
+	pickUp_ms: number;
+	arrives_ms: number;
+	/** Why bottles stand in a depot on the way. */
+	stands: 'weekend' | 'shut' | null;
+}
+
+/** A box's way to its lab, where it is ready now. */
+export interface JourneyAhead extends Stretch {
+	/** The courier still collects on the day on which it is ready. */
+	isToday: boolean;
+	/** The next way on which nothing stands, where this one does. */
+	better: Stretch | null;
+}
+
+/** When a box is collected and there, whether it stands somewhere meanwhile, and what to do about it. */
+export function sayJourney({ pickUp_ms, arrives_ms, stands, isToday, better }: JourneyAhead, timeZone: string): string {
+	const collected = isToday
+		? `The last pick-up is today at ${sayTime(pickUp_ms, timeZone)}`
+		: `No pick-up is left today; the next is on ${when(pickUp_ms, timeZone)}`;
+	const there = `${collected}. It is at the lab on ${sayDay(arrives_ms, timeZone)}`;
+	if (stands === null) return `${there}.`;
+	const because =
+		stands === 'weekend'
+			? `${there}, and stands in a depot over the weekend, where ice melts.`
+			: `${there}: it stands before a lab that is shut.`;
+	if (better === null) return `${because} No better day is in sight: ask for another courier, or bring it yourself.`;
+	return `${because} Kept cold and dark until ${when(better.pickUp_ms, timeZone)} it would be there on ${sayDay(better.arrives_ms, timeZone)}, which is well for bottles that keep that long.`;
+}
+
+const when = (at_ms: number, timeZone: string): string => `${sayDay(at_ms, timeZone)}, ${sayTime(at_ms, timeZone)}`;

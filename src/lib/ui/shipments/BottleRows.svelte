@@ -1,0 +1,80 @@
+<!-- Bottles bag by bag: what each is, what it lacks, and whether it gets too old on the way. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { bagsOf, tooOldAt, whatLacks, type BottleToSend } from '$lib/core/custody';
+	import { bottleLabelWords, lackWords } from '$lib/core/subjects/bottle/words';
+	import { counted, sayDay, sayDuration, sayTime } from '$lib/core/wording';
+
+	type Bottle = BottleToSend & { visitId: string; id: string; site: string };
+	interface Props {
+		bottles: readonly Bottle[];
+		/** When a box that leaves next is at the lab; null where nobody knows. */
+		arrives_ms: number | null;
+		timeZone: string;
+		/** What can be done with a bottle, before its words. */
+		deed: Snippet<[Bottle]>;
+	}
+	let { bottles, arrives_ms, timeZone, deed }: Props = $props();
+
+	function sayAge(bottle: Bottle): string {
+		if (arrives_ms === null) return '';
+		const old = tooOldAt(bottle, arrives_ms);
+		return old
+			? `${sayDuration(old.held_h * 3_600_000)} old at the lab; it keeps ${sayDuration(bottle.keeps_h * 3_600_000)}. Bring it yourself, or its figures will be flagged.`
+			: '';
+	}
+</script>
+
+{#each bagsOf(bottles) as bag (bag.holds)}
+	<h3>
+		{bag.holds === null ? 'Nothing added' : `With ${bag.holds}`}
+		<small>{counted(bag.bottles.length, 'bottle')}, a bag of their own</small>
+	</h3>
+	{#if bag.holds !== null && bag.holds !== 'alkali'}
+		<p class="small">
+			Acid burns: gloves and glasses while you handle them. Carriers have rules for acids; ask yours before it collects.
+		</p>
+	{/if}
+	<ul>
+		{#each bag.bottles as bottle (`${bottle.visitId}/${bottle.id}`)}
+			{@const age = sayAge(bottle)}
+			<li>
+				{@render deed(bottle)}
+				<div>
+					<p>
+						<b>{bottle.label ?? 'no label'}</b>
+						{bottle.site}, {bottleLabelWords[bottle.kind]}{bottle.filledAt === null
+							? ''
+							: `, filled ${sayDay(Date.parse(bottle.filledAt), timeZone)} ${sayTime(Date.parse(bottle.filledAt), timeZone)}`}
+					</p>
+					{#each whatLacks(bottle) as lack (lack)}<p class="lack">◆ {lackWords[lack]}</p>{/each}
+					{#if age}<p class="lack">◆ {age}</p>{/if}
+				</div>
+			</li>
+		{/each}
+	</ul>
+{/each}
+
+<style>
+	h3 {
+		margin-top: 0.75rem;
+		font-weight: 600;
+	}
+	h3 small {
+		font-weight: 400;
+		margin-left: 0.375rem;
+	}
+	li {
+		display: grid;
+		grid-template-columns: auto 1fr;
+		gap: 0.75rem;
+		align-items: center;
+		min-height: 2.75rem;
+		padding: 0.25rem 0;
+		border-bottom: 1px solid var(--rule);
+	}
+	.lack {
+		color: var(--attention-ink, var(--danger));
+		font-size: 0.875rem;
+	}
+</style>
