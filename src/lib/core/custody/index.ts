@@ -4,17 +4,7 @@ export { labDeadline, type LabDeadline, type Trip } from './deadline';
 // what a bottle can give
 export { heldBeforeAnalysis, nutrientHolding_h, ruleFor, whyNotFrom, type AnalysisRule } from './analyses';
 // what leaves by courier
-export {
-	bagsOf,
-	isForLab,
-	lacks,
-	packing,
-	tooOldAt,
-	whatLacks,
-	type BottleToSend,
-	type Lack,
-	type Packing
-} from './shipment';
+export { bagsOf, isForLab, packing, tooOldAt, whatLacks, type BottleToSend, type Lack, type Packing } from './shipment';
 // what stands on a bottle
 export { labelCode, readLabelCode, roundLabels, voucherCode, type BottleLabel, type SampleRole } from './labels';
 // how it is filled

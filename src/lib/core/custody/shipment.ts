@@ -18,7 +18,7 @@ export interface BottleToSend {
 }
 
 /** What can be wanting in a bottle before it leaves, what cannot be mended last. */
-export const lacks = ['label', 'preservative', 'ice', 'time', 'filter'] as const;
+const lacks = ['label', 'preservative', 'ice', 'time', 'filter'] as const;
 export type Lack = (typeof lacks)[number];
 
 export function whatLacks(bottle: BottleToSend): Lack[] {

@@ -1,4 +1,3 @@
-import type { Hours } from '../library';
 import { weekday } from './season/season';
 
 /* How long bottles are on the road with a courier: days since 1970-01-01, minutes since the local midnight. */
@@ -6,6 +5,13 @@ import { weekday } from './season/season';
 export interface Moment {
 	day: number;
 	minute: number;
+}
+
+/** A stretch of hours on a day of the week, 0 Sunday to 6 Saturday. */
+interface Hours {
+	weekday: number;
+	opens_min: number;
+	closes_min: number;
 }
 
 export interface Courier {

@@ -23,16 +23,22 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	const now_ms = serverNow_ms();
 	const box = await shipmentOf(db, programId, asked(params.id));
 	if (!box) error(404, 'The program has no such box.');
-	const { madeAt: _made, handedOverBy: _by, handedOverAt, expectedAt, arrivedAt, ...said } = box;
+	const { id, code, labId, packed, seal, courier, arrived_C, handedOverAt, expectedAt, arrivedAt } = box;
 	const [bottles, waiting, labs] = await Promise.all([
 		bottlesIn(db, programId, box.id),
 		handedOverAt ? [] : bottlesToSend(db, programId, now_ms),
 		couriered(db, programId)
 	]);
-	const lab = labs.find((l) => l.id === box.labId);
+	const lab = labs.find((l) => l.id === labId);
 	return {
 		box: {
-			...said,
+			id,
+			code,
+			lab: box.lab,
+			packed,
+			seal,
+			courier,
+			arrived_C,
 			handedOver_ms: handedOverAt && +handedOverAt,
 			expected_ms: expectedAt && +expectedAt,
 			arrived_ms: arrivedAt && +arrivedAt
