@@ -7,10 +7,10 @@ export interface BenchVisit {
 	id: string;
 	siteName: string;
 	card: MethodCard;
-	sheet: Pick<Sheet, 'bottles' | 'plates' | 'growthTubes'>;
+	sheet: Pick<Sheet, 'bottles' | 'plates' | 'growthTubes' | 'titrations'>;
 }
 
-/** All bottles, plates and tubes on this device, by the visits that they are of. */
+/** All bottles, plates, tubes and fixed bottles on this device, by the visits that they are of. */
 export class BenchShelf {
 	#lines = $state.raw<KeptEntry[]>([]);
 	constructor(readonly packed: () => Packed | null) {}
@@ -20,7 +20,7 @@ export class BenchShelf {
 		const watching = liveQuery(() =>
 			store.entries
 				.where('path')
-				.startsWithAnyOf('opening', 'bottles/', 'plates/', 'growthTubes/')
+				.startsWithAnyOf('opening', 'bottles/', 'plates/', 'growthTubes/', 'titrations/')
 				.filter((e) => e.state !== 'refused')
 				.toArray()
 		).subscribe((lines) => (this.#lines = lines));

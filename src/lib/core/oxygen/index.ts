@@ -1,4 +1,4 @@
 // equilibrium with the air
 export { dissolvedOxygenSaturation, percentSaturation, pressureFromElevation, type Water } from './saturation';
 // fixed and titrated bottles
-export { titrationOxygen, type Titration } from './titration';
+export { titrantNormality, titrationOxygen, type Titration } from './titration';

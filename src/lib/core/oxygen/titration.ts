@@ -74,3 +74,17 @@ function madeGood(t: { bottleVolume_mL?: number | null; displacedVolume_mL?: num
 		throw new RangeError(`displacedVolume_mL must be under the bottle's ${bottle} mL: ${displaced}`);
 	return over(given(bottle, 'mL'), minus(given(bottle, 'mL'), given(displaced, 'mL')));
 }
+
+/**
+ * Normality of a titrant, in N, by how much of it a standard took: equivalents of both are alike. APHA Standard Methods
+ * 4500-O C, 2. RangeError on amounts that are not above 0.
+ */
+export function titrantNormality(check: {
+	standardVolume_mL: number;
+	standardNormality_N: number;
+	titrantVolume_mL: number;
+}): number {
+	const standard = positive('standardVolume_mL', check.standardVolume_mL);
+	const normality = positive('standardNormality_N', check.standardNormality_N);
+	return (standard * normality) / positive('titrantVolume_mL', check.titrantVolume_mL);
+}

@@ -12,7 +12,7 @@ import { meters, readings } from './reading/branch';
 import { samplers } from './sampler/branch';
 import { ofReviewer, reported, reviews, verdicts } from './review/branch';
 import { staff } from './staff-gauge/branch';
-import { ofBench as titrationsOfBench, titrations } from './titration/branch';
+import { ofBench as titrationsOfBench, titrantChecks, titrations } from './titration/branch';
 import { trays } from './tray/branch';
 import { ofReviewer as opinionsOfReviewer, opinions, vouchers } from './voucher/branch';
 import { waits } from './wait/branch';
@@ -30,6 +30,7 @@ export const branches = {
 	platePhotos,
 	growthTubes,
 	titrations,
+	titrantChecks,
 	disc,
 	staff,
 	waits,

@@ -14,7 +14,7 @@ import { platePhotoPlaces, platePlaces } from './plates/words';
 import { meterPlaces, readingPlaces } from './reading/words';
 import { reportedPlaces, reviewPlaces } from './review/words';
 import { staffPlaces } from './staff-gauge/words';
-import { titrationPlaces } from './titration/words';
+import { titrantCheckPlaces, titrationPlaces } from './titration/words';
 import { trayPlaces } from './tray/words';
 import { opinionPlaces, voucherPlaces } from './voucher/words';
 import { waitPlaces } from './wait/words';
@@ -32,6 +32,7 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	platePhotos: platePhotoPlaces,
 	growthTubes: growthTubePlaces,
 	titrations: titrationPlaces,
+	titrantChecks: titrantCheckPlaces,
 	disc: discPlaces,
 	staff: staffPlaces,
 	waits: waitPlaces,

@@ -206,6 +206,56 @@ describe('titrations', () => {
 		expect(flagOf(outcome, 'below-blank')).toBeDefined();
 		expect(outcome.results).toEqual([]);
 	});
+
+	/** 8000 mg of oxygen an equivalent: 8.4 mL of 0.025 N in 200 mL. */
+	const byBurette = {
+		'titrations/1/fixedAt': '2026-05-14T08:00:00Z',
+		'titrations/1/sample_mL': 200,
+		'titrations/1/normality_N': 0.025,
+		'titrations/1/titrant_mL': 8.4
+	};
+	it('by burette give oxygen by the titrant’s strength, less the blank', () => {
+		const { results } = see(byBurette);
+		expect(results).toMatchObject([{ figure: { value: 8.4 }, basis: 'one titration by burette' }]);
+		const less = see({ ...byBurette, 'titrations/1/blank_mL': 0.2 });
+		expect(less.results).toMatchObject([{ figure: { value: expect.closeTo(8.2, 9) as number } }]);
+		expect(less.results[0]!.basis).toBe('one titration by burette, less the blank');
+	});
+
+	it('by burette count with the strength that a standard found, and say where the label is off', () => {
+		const checked = {
+			...byBurette,
+			'titrantChecks/a/standard_mL': 20,
+			'titrantChecks/a/standard_N': 0.025,
+			'titrantChecks/a/titrant_mL': 21.5
+		};
+		const outcome = see(checked);
+		expect(outcome.results).toMatchObject([
+			{ figure: { value: expect.closeTo((8.4 * ((20 * 0.025) / 21.5) * 8000) / 200, 9) as number } }
+		]);
+		expect(flagOf(outcome, 'titrant-off')!.evidence).toMatchObject({ label_N: 0.025, limit_percent: 3 });
+		// a second check counts as much as the first
+		const twice = see({
+			...checked,
+			'titrantChecks/b/standard_mL': 20,
+			'titrantChecks/b/standard_N': 0.025,
+			'titrantChecks/b/titrant_mL': 20
+		});
+		const found_N = ((20 * 0.025) / 21.5 + 0.025) / 2;
+		expect(twice.results).toMatchObject([
+			{ figure: { value: expect.closeTo((8.4 * found_N * 8000) / 200, 9) as number } }
+		]);
+		expect(flagOf(twice, 'titrant-off')).toBeDefined();
+		expect(flagOf(see({ ...checked, 'titrantChecks/a/titrant_mL': 20.2 }), 'titrant-off')).toBeUndefined();
+	});
+
+	it('by burette say nothing while something is wanting, and ask where the blank took more', () => {
+		const unknown = Object.fromEntries(Object.entries(byBurette).filter(([path]) => !path.endsWith('normality_N')));
+		expect(see(unknown).results).toEqual([]);
+		const outcome = see({ ...byBurette, 'titrations/1/blank_mL': 9 });
+		expect(flagOf(outcome, 'burette-below-blank')!.evidence).toEqual({ titrant_mL: 8.4, blank_mL: 9 });
+		expect(outcome.results).toEqual([]);
+	});
 });
 
 describe('flow without a meter', () => {

@@ -4,6 +4,8 @@
 	import { receptionWords } from '$lib/core/subjects/bottle/words';
 	import { tubesOnShelf } from '$lib/core/subjects/growth-tubes/shelf';
 	import { bottlesToPour, bottlesToReceive, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
+	import { stepsOf } from '$lib/core/subjects/steps';
+	import { fixedBottles } from '$lib/core/subjects/titration/strength';
 	import { stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
@@ -65,6 +67,16 @@
 			})
 		)
 	);
+	/** Oxygen that was fixed at the stream and came home: the one whose time ends first stands first. */
+	const fixed = $derived(
+		shelf.visits
+			.flatMap((visit) =>
+				stepsOf(visit.card, 'titration').flatMap((step) =>
+					fixedBottles(visit.sheet.titrations, step).map((bottle) => ({ visit, ...bottle }))
+				)
+			)
+			.toSorted((a, b) => a.last_ms - b.last_ms)
+	);
 	const growing = $derived([...standing, ...inTubes]);
 	const now = $derived(growing.filter((p) => isDue(p.stands.stage)));
 	const later = $derived(growing.filter((p) => !isDue(p.stands.stage)));
@@ -102,6 +114,26 @@
 				{:else}<li>{growing.length ? 'Nothing is ready.' : 'No plate stands on the shelf.'}</li>{/each}
 			</ul>
 		</section>
+		{#if fixed.length}
+			<section aria-label="Fixed bottles to titrate">
+				<h2 class="ruled">Titrate</h2>
+				<ul>
+					{#each fixed as f (`${f.visit.id} ${f.id}`)}
+						<li>
+							<span
+								><b>Oxygen, {f.label} bottle</b>
+								{f.visit.siteName}, {f.last_ms > app.now_ms
+									? `within ${sayDuration(f.last_ms - app.now_ms)}`
+									: `${sayDuration(app.now_ms - f.last_ms)} past its time: titrate it all the same, and it is flagged`}</span
+							>
+							<a class="btn preset-filled-primary-500" href="/bench/{f.visit.id}"
+								>Titrate<span class="visually-hidden"> the {f.label} bottle of {f.visit.siteName}</span></a
+							>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
 		<section aria-label="Bottles to pour">
 			<h2 class="ruled">Pour</h2>
 			<ul>

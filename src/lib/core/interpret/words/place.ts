@@ -54,9 +54,9 @@ const saySource = (from: string, own?: OwnParameters): string => sayPlace(from.r
 const isForm = (branch: string): branch is FormName => Object.hasOwn(forms, branch);
 
 /** The unit that a bare number of the sheet carries in the name of its key. */
-const keyUnits = { m: 'm', m2: 'm²', m_s: 'm/s', C: '°C', mL: 'mL', L: 'L', s: 's' } as const;
+const keyUnits = { m: 'm', m2: 'm²', m_s: 'm/s', C: '°C', mL: 'mL', L: 'L', s: 's', N: 'N' } as const;
 const unitOfKey = (key: string): string => {
-	const suffix = /_(m_s|m2|m|C|mL|L|s)$/.exec(key)?.[1] as keyof typeof keyUnits | undefined;
+	const suffix = /_(m_s|m2|m|C|mL|L|s|N)$/.exec(key)?.[1] as keyof typeof keyUnits | undefined;
 	return suffix === undefined ? '' : ` ${keyUnits[suffix]}`;
 };
 

@@ -71,6 +71,14 @@ describe('doubts', () => {
 			{ code: 'calibration-missing', evidence: { instrument: 'M-3', parameter: 'ph' } },
 			/no calibration for pH on record/
 		],
+		[
+			{ code: 'burette-below-blank', evidence: { titrant_mL: 1.25, blank_mL: 2 } },
+			/1\.25 mL of titrant is less than the blank’s 2\.00/
+		],
+		[
+			{ code: 'titrant-off', evidence: { label_N: 0.025, found_N: 0.0233, limit_percent: 3 } },
+			/label says 0\.0250 N, its standard found 0\.0233 N/
+		],
 		[{ code: 'below-blank', evidence: { drops: 1, blankDrops: 2 } }, /1 drops are fewer than the blank’s 2/],
 		[{ code: 'duplicate-alone', evidence: { label: 'D7' } }, /D7 is a duplicate, but of no bottle here/],
 		[

@@ -1,8 +1,7 @@
-import { titrationOxygen } from '../../oxygen';
 import { limitsOf } from '../../method';
-import { instantOf, type Sheet } from '../../logbook';
+import { instantOf } from '../../logbook';
 import { coverage } from '../../quality';
-import { exactly, meanOf, type Step, type Working } from '../../quantity';
+import { exactly, meanOf, type Step } from '../../quantity';
 import { mean, standardDeviation } from '../../statistics';
 import { finding, type Clock } from '../determination';
 import { doubt, type Flag } from '../flags';
@@ -10,13 +9,13 @@ import { timesInTurn } from '../moments';
 import { stepsOf } from '../steps';
 import { defineSubject } from '../subject';
 import type { TitrationStep } from './step';
+import { isTitrated, normalityOf, oxygenOf, type TitrantChecks, type TitrationBottle } from './strength';
 
-type Bottle = NonNullable<Sheet['titrations']>[string];
 const HOUR_ms = 3_600_000;
 
 /** Oxygen by titration: the mean of the bottles, each drop known to half of one. */
 export const titration = defineSubject({
-	branches: ['titrations'],
+	branches: ['titrations', 'titrantChecks'],
 	knows: [],
 	observe({ sheet, lines, card }) {
 		const limits = limitsOf(card);
@@ -29,21 +28,22 @@ export const titration = defineSubject({
 			...(bottle.hasBubble ? [doubt('titration-bubble', at(id), { bottle: id })] : [])
 		]);
 		const steps: Step[] = [];
-		const drop_mgL: number[] = [];
+		const grains_mgL: number[] = [];
 		let isBlanked = false;
 		for (const [id, bottle] of whole) {
 			const step = stepOf(id);
-			if (step) flags.push(...clockFlags(id, bottle, step, lines.get(`titrations/${id}/drops`)?.live?.at));
-			const { drops, blankDrops, mgLPerDrop } = bottle;
-			if (drops === undefined || mgLPerDrop === undefined) continue;
-			const { belowBlank, working } = titrated({ drops, blankDrops, mgLPerDrop });
-			if (belowBlank || !working) {
-				flags.push(doubt('below-blank', at(id), { drops, blankDrops: blankDrops ?? 0 }));
+			const [byBurette, byDrops] = ['titrant_mL', 'drops'].map((n) => lines.get(`titrations/${id}/${n}`)?.live?.at);
+			if (step) flags.push(...clockFlags(id, bottle, step, byBurette ?? byDrops));
+			flags.push(...titrantFlags(id, bottle, sheet.titrantChecks, limits.drop_percent));
+			const oxygen = oxygenOf(bottle, sheet.titrantChecks, step);
+			if (oxygen === null) continue;
+			if (oxygen.belowBlank || !oxygen.working) {
+				flags.push(belowBlank(id, bottle));
 				continue;
 			}
-			steps.push(working.step);
-			drop_mgL.push(mgLPerDrop);
-			isBlanked ||= blankDrops !== undefined;
+			steps.push(oxygen.working.step);
+			grains_mgL.push(oxygen.grain_mgL);
+			isBlanked ||= oxygen.isBlanked;
 		}
 		const clocks = whole.flatMap(([id, bottle]) => settling(id, bottle, stepOf(id)));
 		const [first, ...others] = steps;
@@ -53,10 +53,14 @@ export const titration = defineSubject({
 			parameter: 'dissolved-oxygen',
 			way: 'titration',
 			figure: exactly(middle.number, 'mg_L'),
-			uncertainty: howSure(steps, mean(drop_mgL)!, limits.drop_percent),
+			uncertainty: howSure(steps, mean(grains_mgL)!, limits.drop_percent),
 			readings: steps.length,
 			source: 'field',
-			basis: `${steps.length === 1 ? 'one titration' : `mean of ${steps.length} titrations`}${isBlanked ? ', less the blank' : ', half a drop taken off each'}`,
+			basis: basisOf(
+				steps.length,
+				isBlanked,
+				whole.map(([, b]) => b)
+			),
 			working: { step: middle, unit: 'mg/L' },
 			place: 'titrations'
 		});
@@ -66,44 +70,52 @@ export const titration = defineSubject({
 
 const at = (id: string) => ({ path: `titrations/${id}`, parameter: 'dissolved-oxygen' });
 
-/**
- * Oxygen of one titrated bottle. The colour went somewhere within the last drop, so half a drop comes off, unless a
- * blank that was titrated the same way takes it off already.
- */
-export function titrated({
-	drops,
-	blankDrops,
-	mgLPerDrop
-}: {
-	drops: number;
-	blankDrops?: number | undefined;
-	mgLPerDrop: number;
-}): {
-	dissolvedOxygen_mgL: number;
-	belowBlank: boolean;
-	working: Working | null;
-} {
-	const counted = blankDrops === undefined ? Math.max(0, drops - 0.5) : drops;
-	return titrationOxygen({ mode: 'drops', drops: counted, mgLPerDrop, blankDrops: blankDrops ?? 0 });
+function basisOf(n: number, isBlanked: boolean, bottles: readonly TitrationBottle[]): string {
+	const ways = [
+		...(bottles.some((b) => b.titrant_mL === undefined && b.drops !== undefined) ? ['drops'] : []),
+		...(bottles.some((b) => b.titrant_mL !== undefined) ? ['burette'] : [])
+	];
+	const by = ways.includes('burette') ? ` by ${ways.join(' and ')}` : '';
+	const which = `${n === 1 ? 'one titration' : `mean of ${n} titrations`}${by}`;
+	if (isBlanked) return `${which}, less the blank`;
+	return ways.includes('drops') ? `${which}, half a drop taken off each` : which;
+}
+
+const belowBlank = (id: string, { drops, blankDrops, titrant_mL, blank_mL }: TitrationBottle): Flag =>
+	titrant_mL === undefined
+		? doubt('below-blank', at(id), { drops: drops ?? 0, blankDrops: blankDrops ?? 0 })
+		: doubt('burette-below-blank', at(id), { titrant_mL, blank_mL: blank_mL ?? 0 });
+
+/** A titrant whose check found another strength than its label says. */
+function titrantFlags(
+	id: string,
+	{ normality_N }: TitrationBottle,
+	checks: TitrantChecks,
+	limit_percent: number
+): Flag[] {
+	const found_N = normalityOf(undefined, checks);
+	if (normality_N === undefined || found_N === null) return [];
+	if (Math.abs(found_N / normality_N - 1) * 100 <= limit_percent) return [];
+	return [doubt('titrant-off', at(id), { label_N: normality_N, found_N, limit_percent })];
 }
 
 /**
- * Expanded uncertainty of the mean of some titrated bottles, mg/L: the end point lies within one drop (uniform),
- * bottles differ, and strength and drop size shift all of them alike. JCGM 100:2008, 4.3.7 and G.4.
+ * Expanded uncertainty of the mean of some titrated bottles, mg/L: the end point lies within one drop or mark of the
+ * burette (uniform), bottles differ, and strength and drop size shift all of them alike. JCGM 100:2008, 4.3.7 and G.4.
  */
-function howSure(bottles: readonly Step[], drop_mgL: number, off_percent: number): number {
+function howSure(bottles: readonly Step[], grain_mgL: number, off_percent: number): number {
 	const numbers = bottles.map((s) => s.number);
 	const n = numbers.length;
 	const spread = standardDeviation(numbers) ?? 0;
 	const fromSpread = spread ** 2 / n;
-	const variance = fromSpread + drop_mgL ** 2 / 12 / n + ((off_percent / 100) * mean(numbers)!) ** 2 / 3;
+	const variance = fromSpread + grain_mgL ** 2 / 12 / n + ((off_percent / 100) * mean(numbers)!) ** 2 / 3;
 	return coverage(fromSpread === 0 ? Infinity : (variance / fromSpread) ** 2 * (n - 1)) * Math.sqrt(variance);
 }
 
 /** Acid before the floc has settled, and a bottle that stood too long. */
 function clockFlags(
 	id: string,
-	{ fixedAt, acidAt }: Bottle,
+	{ fixedAt, acidAt }: TitrationBottle,
 	{ settle_s, within_h }: TitrationStep,
 	titratedAt: string | undefined
 ): Flag[] {
@@ -127,8 +139,9 @@ function apart(steps: readonly Step[], limit_mgL: number): Flag[] {
 }
 
 /** The floc of a fixed bottle, until it is titrated. */
-function settling(id: string, { fixedAt, drops }: Bottle, step: TitrationStep | undefined): Clock[] {
-	if (!step || fixedAt === undefined || drops !== undefined) return [];
+function settling(id: string, bottle: TitrationBottle, step: TitrationStep | undefined): Clock[] {
+	const { fixedAt } = bottle;
+	if (!step || fixedAt === undefined || isTitrated(bottle)) return [];
 	const { settle_s, within_h } = step;
 	const start_ms = Date.parse(fixedAt);
 	const due_ms = start_ms + settle_s * 1000;

@@ -21,6 +21,16 @@ export const titrationFlags = {
 		'ask',
 		(e) => `${e.drops} drops are fewer than the blank’s ${e.blankDrops}. Titrate again, or look at the blank.`
 	),
+	'burette-below-blank': doubtKind<{ titrant_mL: number; blank_mL: number }>(
+		'ask',
+		(e) =>
+			`${plain(e.titrant_mL, 2)} mL of titrant is less than the blank’s ${plain(e.blank_mL, 2)} mL. Titrate again, or look at the blank.`
+	),
+	'titrant-off': doubtKind<{ label_N: number; found_N: number; limit_percent: number }>(
+		'ask',
+		(e) =>
+			`The titrant’s label says ${plain(e.label_N, 4)} N, its standard found ${plain(e.found_N, 4)} N: over ${e.limit_percent} % apart. What was found counts; make the titrant fresh.`
+	),
 	'titrations-apart': doubtKind<{ lowest_mgL: number; highest_mgL: number; limit_mgL: number }>(
 		'ask',
 		(e) =>

@@ -1,4 +1,4 @@
-import { numberSetting, pairsSetting } from '../setting';
+import { numberSetting, optional, pairsSetting } from '../setting';
 import type { StepSettings } from '../setting';
 
 export const titrationSettings: StepSettings<'titration'> = {
@@ -18,10 +18,16 @@ export const titrationSettings: StepSettings<'titration'> = {
 		within_h: 8
 	},
 	again: ({ bottles }, end) => ({ bottles: bottles.map((b) => ({ ...b, id: `${b.id}${end}` })) }),
+	contradictions: ({ bottle_mL, reagents_mL }) =>
+		bottle_mL !== undefined && reagents_mL !== undefined && reagents_mL >= bottle_mL
+			? [{ path: 'reagents_mL', why: 'the reagents displace less than the bottle holds' }]
+			: [],
 	settings: (step) => [
 		pairsSetting('bottles', 'bottles', ['id', 'label'], step.bottles),
 		numberSetting('mgLPerDrop', 'a drop is worth, mg/L', step.mgLPerDrop),
 		numberSetting('settle_s', 'floc settles, s', step.settle_s),
-		numberSetting('within_h', 'titrated within, h', step.within_h)
+		numberSetting('within_h', 'titrated within, h', step.within_h),
+		optional(numberSetting('bottle_mL', 'a bottle holds, mL (for a burette)', step.bottle_mL)),
+		optional(numberSetting('reagents_mL', 'its reagents displace, mL (for a burette)', step.reagents_mL))
 	]
 };

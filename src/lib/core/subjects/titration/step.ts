@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { counted, stepCommon, Word, type StepKind } from '../step-kind';
+import { isTitrated } from './strength';
 
 /** Oxygen fixed in a bottle and titrated by drops. */
 const schema = z.object({
@@ -10,7 +11,10 @@ const schema = z.object({
 	/** The floc settles so long before the acid. */
 	settle_s: z.number().positive().max(3600),
 	/** Titrated within so many hours of fixing. */
-	within_h: z.number().positive()
+	within_h: z.number().positive(),
+	/** What a bottle holds, and what of it the reagents displace: made good where it is titrated by burette. */
+	bottle_mL: z.number().positive().max(2000).optional(),
+	reagents_mL: z.number().nonnegative().max(50).optional()
 });
 export type TitrationStep = z.infer<typeof schema>;
 
@@ -19,6 +23,6 @@ export const titrationStep = {
 	places: () => ['titrations'],
 	claims: (step) => step.bottles.map((bottle) => `titrations/${bottle.id}`),
 	progress: (step, { sheet }) =>
-		counted(step.bottles.filter(({ id }) => sheet.titrations?.[id]?.drops !== undefined).length, step.bottles.length),
+		counted(step.bottles.filter(({ id }) => isTitrated(sheet.titrations?.[id] ?? {})).length, step.bottles.length),
 	parameter: () => 'dissolved-oxygen'
 } as const satisfies StepKind<TitrationStep>;

@@ -10,6 +10,7 @@
 <TitrationTool
 	{step}
 	titrations={screen.sheet.titrations}
+	checks={screen.sheet.titrantChecks}
 	isOnPaper={screen.isOnPaper}
 	isThirdAsked={screen.flags.some((f) => f.code === 'titrations-apart')}
 	writer={screen.writer}

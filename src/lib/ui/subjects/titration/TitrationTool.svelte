@@ -6,6 +6,8 @@
 	export interface Props {
 		step: Extract<Step, { tool: 'titration' }>;
 		titrations: Sheet['titrations'];
+		/** The titrant held against a standard. */
+		checks: Sheet['titrantChecks'];
 		/** Typed in from paper: the drops are on the sheet. */
 		isOnPaper: boolean;
 		/** Two bottles lie so far apart that a third is asked for. */
@@ -23,7 +25,8 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { sayTime } from '$lib/core/wording';
-	import { titrated } from '$lib/core/subjects/titration/findings';
+	import { isTitrated, titrated } from '$lib/core/subjects/titration/strength';
+	import ByBurette from './ByBurette.svelte';
 	import Countdown from '../../clocks/Countdown.svelte';
 	import Chips from '../../entry/Chips.svelte';
 	import MeasureField from '../../entry/MeasureField.svelte';
@@ -34,10 +37,10 @@
 	import DockedKeys from '../../entry/DockedKeys.svelte';
 	import { pressed } from '../../entry/keypad-text';
 
-	let { step, titrations, isOnPaper, isThirdAsked, writer, onstart }: Props = $props();
+	let { step, titrations, checks, isOnPaper, isThirdAsked, writer, onstart }: Props = $props();
 
 	let bottleId = $state(
-		untrack(() => step.bottles.find((b) => titrations?.[b.id]?.drops === undefined)?.id ?? step.bottles[0]!.id)
+		untrack(() => step.bottles.find((b) => !isTitrated(titrations?.[b.id] ?? {}))?.id ?? step.bottles[0]!.id)
 	);
 	let striking = $state(false);
 	const bottles = $derived(
@@ -55,12 +58,16 @@
 	);
 	const found = (drops: number, blankDrops = bottle?.blankDrops) =>
 		titrated({ drops, blankDrops, mgLPerDrop: bottle?.mgLPerDrop ?? step.mgLPerDrop });
+	/** Bottles for which a burette was taken; the others count drops. */
+	let byBurette = $state<Record<string, boolean>>({});
 	const stage = $derived.by(() => {
 		if (bottle?.drops !== undefined) return 'done';
+		if (bottle?.titrant_mL !== undefined) return 'burette';
 		if (isOnPaper) return 'paper';
 		if (bottle?.hasBubble !== false) return 'bubble';
 		if (bottle.fixedAt === undefined) return 'fix';
-		return bottle.acidAt === undefined ? 'acid' : 'drops';
+		if (bottle.acidAt === undefined) return 'acid';
+		return byBurette[bottleId] ? 'burette' : 'drops';
 	});
 
 	function count(drops: number) {
@@ -92,7 +99,7 @@
 	legend="Bottle"
 	chips={bottles.map((b) => ({
 		id: b.id,
-		word: `${b.label}${titrations?.[b.id]?.drops === undefined ? '' : ', done'}`,
+		word: `${b.label}${isTitrated(titrations?.[b.id] ?? {}) ? ', done' : ''}`,
 		isOn: b.id === bottleId
 	}))}
 	ontap={(id) => (bottleId = id)}
@@ -174,6 +181,16 @@
 			>Colour gone: keep {counted}</button
 		>
 	</p>
+	<button type="button" class="big btn preset-outlined-surface-500" onclick={() => (byBurette[bottleId] = true)}
+		>With a burette instead</button
+	>
+{:else if stage === 'burette'}
+	{#key bottleId}<ByBurette id={bottleId} {bottle} {checks} {step} {writer} />{/key}
+	{#if bottle?.titrant_mL === undefined}
+		<button type="button" class="big btn preset-outlined-surface-500" onclick={() => (byBurette[bottleId] = false)}
+			>By drops instead</button
+		>
+	{/if}
 {:else if bottle?.drops !== undefined}
 	{@const { belowBlank, dissolvedOxygen_mgL } = found(bottle.drops)}
 	<p class="say" role="status">

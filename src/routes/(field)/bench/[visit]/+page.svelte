@@ -2,6 +2,7 @@
 	import { v7 } from 'uuid';
 	import { limitsOf } from '$lib/core/method';
 	import { bottlesToPour, bottlesToReceive, onShelf } from '$lib/core/subjects/plates/shelf';
+	import { stepsOf } from '$lib/core/subjects/steps';
 	import { isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
 	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
@@ -14,6 +15,7 @@
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
 	import ReadTubes from '$lib/ui/bench/ReadTubes.svelte';
 	import ReceiveBottle from '$lib/ui/bench/ReceiveBottle.svelte';
+	import TitrateFixed from '$lib/ui/bench/TitrateFixed.svelte';
 	import ReadPlate from '$lib/ui/bench/ReadPlate.svelte';
 	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
 	import Doubts from '$lib/ui/logbook/Doubts.svelte';
@@ -38,6 +40,8 @@
 	const sheet = $derived(log.folded.sheet);
 	const limits = $derived(log.card ? limitsOf(log.card) : null);
 	const plates = $derived(Object.entries(sheet.plates ?? {}));
+	/** Open where there is nothing else to do, and as the hand leaves it. */
+	let isTakingIn = $derived(bottlesToPour(sheet).length === 0 && plates.length === 0);
 	/** Whoever had the bottles last: as custody says, else the crew. */
 	const lastHolder = $derived(
 		Object.values(sheet.custody ?? {})
@@ -59,15 +63,25 @@
 			isHiddenFrom(memberId, plate, pictures.get(id) ?? null, writer.drafts[`plates/${id}/shown`] === '1')
 		)
 	);
+	/** Steps of the card whose bottles were fixed: those may be titrated at home. */
+	const titrationSteps = $derived(
+		(log.card ? stepsOf(log.card, 'titration') : []).filter((step) =>
+			step.bottles.some((b) => sheet.titrations?.[b.id]?.fixedAt !== undefined)
+		)
+	);
 	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
-	/** Doubts about the plates, and about how the bottles came to them. */
+	/** Doubts about the plates and titrations, and about how the bottles came to them. */
 	const flags = $derived(
 		(log.outcome?.flags ?? []).filter(({ path }) => {
 			const [branch, id = ''] = path.split('/');
 			const bottle = branch === 'bottles' ? sheet.bottles?.[id] : undefined;
 			return (
-				branch === 'plates' || branch === 'growthTubes' || bottle?.kind === 'bacteria' || bottle?.received !== undefined
+				branch === 'plates' ||
+				branch === 'growthTubes' ||
+				branch === 'titrations' ||
+				bottle?.kind === 'bacteria' ||
+				bottle?.received !== undefined
 			);
 		})
 	);
@@ -84,7 +98,7 @@
 	<h1>Bottles and plates</h1>
 	{#if log.entries && log.drafts && log.card && limits && app.packed && log.outcome}
 		{#if bottlesToReceive(sheet).length}
-			<details open={bottlesToPour(sheet).length === 0 && plates.length === 0}>
+			<details bind:open={isTakingIn}>
 				<summary>Take in {counted(bottlesToReceive(sheet).length, 'bottle')}: how they came</summary>
 				<div class="came">
 					{#each bottlesToReceive(sheet) as bottle (bottle)}
@@ -101,6 +115,20 @@
 				</div>
 			</details>
 		{/if}
+		{#each titrationSteps as step (step.id)}
+			<TitrateFixed
+				{step}
+				{sheet}
+				isThirdAsked={log.outcome.flags.some((f) => f.code === 'titrations-apart')}
+				beginsOpen={bottlesToPour(sheet).length === 0}
+				{writer}
+			/>
+			<MeansNow
+				screen={{ outcome: log.outcome, satchel: app.packed.satchel, card: log.card, now_ms: app.now_ms }}
+				parameters={['dissolved-oxygen']}
+				results={log.outcome.determinations}
+			/>
+		{/each}
 		{#each bottlesToPour(sheet) as bottle (bottle)}
 			<PourPlates
 				{bottle}
@@ -139,7 +167,7 @@
 				parameters={['e-coli']}
 			/>
 		{/if}
-		{#if plates.length === 0 && tubes.length === 0 && bottlesToPour(sheet).length === 0}
+		{#if plates.length === 0 && tubes.length === 0 && bottlesToPour(sheet).length === 0 && titrationSteps.length === 0}
 			<p>No bottle of this visit was filled for bacteria.</p>
 		{/if}
 		{#if plates.length && plates.every(([, p]) => p.state !== undefined)}

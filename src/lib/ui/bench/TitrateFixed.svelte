@@ -1,0 +1,57 @@
+<!-- Oxygen that was fixed at the stream and is titrated at home, with the counter of the field. -->
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import type { Sheet } from '$lib/core/logbook';
+	import type { StepOf } from '$lib/core/subjects/steps';
+	import { fixedBottles } from '$lib/core/subjects/titration/strength';
+	import { counted } from '$lib/core/wording';
+	import { KeypadDock, setKeypadDock } from '../entry/keypad-dock.svelte';
+	import Keypad from '../entry/Keypad.svelte';
+	import type { Writer } from '../entry/writer';
+	import TitrationTool from '../subjects/titration/TitrationTool.svelte';
+
+	interface Props {
+		step: StepOf<'titration'>;
+		sheet: Pick<Sheet, 'titrations' | 'titrantChecks'>;
+		/** Two bottles lie so far apart that a third is asked for. */
+		isThirdAsked: boolean;
+		/** It begins open: nothing else of this visit waits at the bench. */
+		beginsOpen: boolean;
+		writer: Writer;
+	}
+	let { step, sheet, isThirdAsked, beginsOpen, writer }: Props = $props();
+
+	/** From here on it is the hand’s: what is titrated must not shut it under a finger. */
+	let isOpen = $state(untrack(() => beginsOpen));
+	const dock = new KeypadDock();
+	setKeypadDock(dock);
+	const left = $derived(fixedBottles(sheet.titrations, step).length);
+</script>
+
+<details bind:open={isOpen}>
+	<summary>Titrate oxygen: {counted(left, 'fixed bottle')} left</summary>
+	<p class="say ask">Alkali, acid and iodine: gloves and glasses, no food near; the waste goes into its own bottle.</p>
+	<TitrationTool
+		{step}
+		titrations={sheet.titrations}
+		checks={sheet.titrantChecks}
+		isOnPaper={false}
+		{isThirdAsked}
+		{writer}
+		onstart={() => undefined}
+	/>
+	{#if dock.keys}<Keypad onkey={dock.keys.onkey} signs={dock.keys.signs} hasPoint={dock.keys.hasPoint} />{/if}
+</details>
+
+<style>
+	details {
+		display: grid;
+		gap: 0.5rem;
+	}
+	summary {
+		min-height: 3rem;
+		padding: 0.75rem 0;
+		font-weight: 600;
+		cursor: pointer;
+	}
+</style>
