@@ -35,6 +35,7 @@ for (const { size, mode, rules } of views)
 			'/vouchers',
 			'/lab-reports',
 			'/shipments',
+			'/apart/blanks',
 			'/library/schemes',
 			'/library/schemes/example-score',
 			'/apart',

@@ -35,6 +35,7 @@ const addresses: Record<string, string> = {
 	'/(office)/shipments/[id]': '/shipments/01890000-0000-7000-8000-000000000000',
 	'/(office)/shipments/[id]/papers.pdf': '/shipments/01890000-0000-7000-8000-000000000000/papers.pdf',
 	'/(office)/apart': '/apart',
+	'/(office)/apart/blanks': '/apart/blanks',
 	'/(office)/lab-reports': '/lab-reports',
 	'/(office)/lab-reports/[id]': '/lab-reports/01890000-0000-7000-8000-000000000000',
 	'/(office)/lab-reports/[id]/as-sent.csv': '/lab-reports/01890000-0000-7000-8000-000000000000/as-sent.csv',

@@ -182,6 +182,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/shipments/[id]': 'ship',
 	'/(office)/shipments/[id]/papers.pdf': 'ship',
 	'/(office)/apart': 'see-unreviewed',
+	'/(office)/apart/blanks': 'see-unreviewed',
 	'/(office)/review': 'see-queue',
 	'/(office)/plan': 'see-plan',
 	'/(office)/plan/change': 'plan',

@@ -1,6 +1,7 @@
 export { changesDrawn, wayChanges, waysCounted } from './way-changes';
 // a site's animals from year to year, in words
 export { sayBetweenSites, sayIndexChange } from './words/animals';
+export { sayBlanks } from './words/blanks';
 export { sayMethodLine, sayWaysApart } from './words/ways-apart';
 // working in words
 export { sayWorking } from './words/working';

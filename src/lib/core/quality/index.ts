@@ -11,3 +11,5 @@ export { settling, type Rest, type Settling, type Shown } from './settling';
 export { duplicateLimit, ENOUGH_PAIRS, type DuplicateLimit } from './duplicates';
 // two ways of one parameter
 export { apartOf, apartScale, LEAST_PAIRS, waysApart, type WayPair, type WaysApart } from './ways-apart';
+// what blanks say
+export { blanksSay, LEAST_BLANKS, type BlanksSay } from './blanks';

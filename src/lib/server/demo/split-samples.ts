@@ -1,4 +1,5 @@
 import { volumeFor } from '../../core/bacteria';
+import { labelCode } from '../../core/custody';
 import type { Entry } from '../../core/logbook';
 import { limitsOf } from '../../core/method';
 import { seeded } from '../../core/statistics';
@@ -19,6 +20,9 @@ const READS_HIGH = 1.18;
 /** What else differs between two halves of one bottle, as a share. */
 const SPLIT_SCATTER = 0.16;
 const PLATES = 2;
+/** Nitrite that is found where there should be none. */
+const BLANK_mg_L_N = 0.003;
+const BLANK_SCATTER_mg_L_N = 0.0012;
 
 export function splitSample(plan: VisitPlan, bench: Writer, arrived_ms: number, now_ms: number): Entry[] {
 	const daysAgo = (now_ms - plan.startedAt_ms) / DAY_ms;
@@ -49,5 +53,15 @@ export function splitSample(plan: VisitPlan, bench: Writer, arrived_ms: number, 
 		write(bench, minute(read_ms) + n, `${plate}/state`, 'counted');
 		write(bench, minute(read_ms) + n, `${plate}/readAt`, new Date(read_ms).toISOString());
 	}
+	// a blank that went the same way
+	const [crew] = plan.crew;
+	const blank = 'bottles/nutrients-blank';
+	write(crew, minute(arrived_ms), `${blank}/kind`, 'nutrients');
+	write(crew, minute(arrived_ms), `${blank}/role`, 'blank');
+	write(crew, minute(arrived_ms), `${blank}/label`, labelCode(SITE, isoDate(plan.startedAt_ms), 'nutrients', 'blank'));
+	const found = Math.max(0, BLANK_mg_L_N + BLANK_SCATTER_mg_L_N * chance.normal());
+	write(bench, minute(read_ms), `${blank}/results/nitrite`, { value: Number(found.toFixed(4)), unit: 'mg_L_N' });
 	return entries;
 }
+
+const isoDate = (at_ms: number): string => new Date(at_ms).toISOString().slice(0, 10);

@@ -18,6 +18,7 @@
 		Where a visit found one parameter in two ways, both figures are kept. Over time the pairs say how far apart bench
 		and lab, strip and meter are.
 	</p>
+	<p><a class="btn preset-outlined-surface-500" href="/apart/blanks">What the blanks show</a></p>
 	{#if shown === null}
 		<p class="say">
 			No pair yet. Split a bottle between bench and lab now and then, or read one site with kit and meter: each such
