@@ -8,8 +8,8 @@ import { doubt, type Flag } from '../flags';
 import { timesInTurn } from '../moments';
 import { stepsOf } from '../steps';
 import { defineSubject } from '../subject';
-import type { TitrationStep } from './step';
-import { isTitrated, normalityOf, oxygenOf, type TitrantChecks, type TitrationBottle } from './strength';
+import { isTitrated, type TitrationStep } from './step';
+import { normalityOf, oxygenOf, type TitrantChecks, type TitrationBottle } from './strength';
 
 const HOUR_ms = 3_600_000;
 

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { counted, stepCommon, Word, type StepKind } from '../step-kind';
-import { isTitrated } from './strength';
 
 /** Oxygen fixed in a bottle and titrated by drops. */
 const schema = z.object({
@@ -17,6 +16,15 @@ const schema = z.object({
 	reagents_mL: z.number().nonnegative().max(50).optional()
 });
 export type TitrationStep = z.infer<typeof schema>;
+
+/** Whether somebody has found the end point of a bottle, by drops or by burette. */
+export const isTitrated = ({
+	drops,
+	titrant_mL
+}: {
+	drops?: number | undefined;
+	titrant_mL?: number | undefined;
+}): boolean => drops !== undefined || titrant_mL !== undefined;
 
 export const titrationStep = {
 	schema,

@@ -2,7 +2,7 @@ import { titrantNormality, titrationOxygen } from '../../oxygen';
 import type { Sheet } from '../../logbook';
 import type { Working } from '../../quantity';
 import { mean } from '../../statistics';
-import type { TitrationStep } from './step';
+import { isTitrated, type TitrationStep } from './step';
 
 export type TitrationBottle = NonNullable<Sheet['titrations']>[string];
 export type TitrantChecks = Sheet['titrantChecks'];
@@ -84,10 +84,6 @@ const displaced = (step: Pick<TitrationStep, 'bottle_mL' | 'reagents_mL'> | unde
 	step?.bottle_mL === undefined || step.reagents_mL === undefined
 		? {}
 		: { bottleVolume_mL: step.bottle_mL, displacedVolume_mL: step.reagents_mL };
-
-/** Whether somebody has found the end point of a bottle. */
-export const isTitrated = ({ drops, titrant_mL }: Pick<TitrationBottle, 'drops' | 'titrant_mL'>): boolean =>
-	drops !== undefined || titrant_mL !== undefined;
 
 /** Bottles that were fixed and wait to be titrated, with when their time ends; the most urgent first. */
 export function fixedBottles(

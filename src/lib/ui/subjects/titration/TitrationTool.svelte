@@ -25,7 +25,8 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { sayTime } from '$lib/core/wording';
-	import { isTitrated, titrated } from '$lib/core/subjects/titration/strength';
+	import { isTitrated } from '$lib/core/subjects/titration/step';
+	import { titrated } from '$lib/core/subjects/titration/strength';
 	import ByBurette from './ByBurette.svelte';
 	import Countdown from '../../clocks/Countdown.svelte';
 	import Chips from '../../entry/Chips.svelte';
