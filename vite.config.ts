@@ -12,6 +12,7 @@ export default defineConfig({
 					name: 'unit',
 					include: ['src/**/*.test.ts', 'tests/vectors/*.test.ts'],
 					environment: 'node',
+					testTimeout: 30_000, // simulations of hundreds of samples, on a machine that may have other things to do
 					isolate: false // pure functions need no world of their own, and loading core 128 times took a minute
 				}
 			},
