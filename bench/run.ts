@@ -5,6 +5,7 @@ import { evaluateKeystroke } from './evaluate-keystroke';
 import { benchFirstLoad, packFirstLoad, sampleFirstLoad, trayFirstLoad } from './first-load';
 import { plan500Sites, satchel1m, today500Sites } from './five-hundred-sites';
 import { kendall20000 } from './kendall-20000';
+import { labFile10000 } from './lab-file-10000';
 import { idleWakeups, sampleLatency40 } from './on-the-bank';
 import { plateMarks100, plateRecall } from './plate-marks';
 import { rarefactionCurve5000 } from './rarefaction-curve-5000';
@@ -45,6 +46,7 @@ const benches: Bench[] = [
 	sitePage300Years,
 	sync10000,
 	// last: these grow the program
+	labFile10000,
 	today500Sites,
 	plan500Sites,
 	satchel1m

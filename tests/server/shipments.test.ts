@@ -199,6 +199,6 @@ describe('a box of bottles', () => {
 		expect(asked).toMatchObject({ toSend: 0, late: [{ id, lab: 'Millrace' }] });
 		const { expectedAt } = (await shipmentOf(db, its.programId, id))!;
 		const [lab] = await couriered(db, its.programId);
-		expect(+expectedAt!).toBe(journeyAhead(lab!, now_ms, its.who.program.timeZone)!.arrives_ms);
+		expect(+expectedAt!).toBe(journeyAhead(lab!, now_ms, its.who.program.timeZone)!.by_ms);
 	});
 });

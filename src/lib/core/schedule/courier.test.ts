@@ -22,6 +22,7 @@ describe('a courier', () => {
 		expect(journeyFrom({ day: THURSDAY, minute: 600 }, courier())).toEqual({
 			pickUp: { day: THURSDAY, minute: HALF_PAST_THREE },
 			arrives: { day: THURSDAY + 1, minute: 540 },
+			by: { day: THURSDAY + 1, minute: 960 },
 			stands: null
 		});
 	});

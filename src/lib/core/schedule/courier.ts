@@ -27,7 +27,9 @@ export interface Courier {
 
 export interface Journey {
 	pickUp: Moment;
+	/** The soonest moment, and the end of the lab's day. */
 	arrives: Moment;
+	by: Moment;
 	/** Why bottles stand in a depot on the way: over a weekend, or because the lab takes none. */
 	stands: 'weekend' | 'shut' | null;
 }
@@ -37,15 +39,22 @@ const LOOK_AHEAD_days = 28;
 
 /** The next journey of bottles that are ready then; null where no courier collects or the lab never opens. */
 export function journeyFrom(ready: Moment, courier: Courier): Journey | null {
-	const pickUp = firstOf(courier.pickUps, ready, () => true);
-	if (pickUp === null) return null;
+	const collects = firstOf(courier.pickUps, ready, () => true);
+	if (collects === null) return null;
+	const pickUp = { day: collects.day, minute: collects.closes_min };
 	const due = afterWorkingDays(pickUp.day, courier.transit_days);
 	const there = { day: due, minute: due === pickUp.day ? pickUp.minute : 0 };
-	const opens = firstOf(courier.hours, there, (day) => !courier.closedOn.has(day), 'opens_min');
+	const opens = firstOf(courier.hours, there, (day) => !courier.closedOn.has(day));
 	if (opens === null) return null;
 	const between = Array.from({ length: Math.max(0, opens.day - pickUp.day - 1) }, (_, i) => pickUp.day + 1 + i);
 	const waits = opens.day > due ? 'shut' : null;
-	return { pickUp, arrives: opens, stands: between.some(isWeekend) ? 'weekend' : waits };
+	const { day, opens_min, closes_min } = opens;
+	return {
+		pickUp,
+		arrives: { day, minute: day === there.day ? Math.max(opens_min, there.minute) : opens_min },
+		by: { day, minute: closes_min },
+		stands: between.some(isWeekend) ? 'weekend' : waits
+	};
 }
 
 /** The next journey on which nothing stands in a depot; null where that is no sooner than in two weeks. */
@@ -65,21 +74,18 @@ function afterWorkingDays(from: number, days: number): number {
 	return day;
 }
 
-/**
- * The first stretch that is not over at a moment: when it ends, which is the last pick-up, or from when on it is open.
- */
+/** The first stretch that is not over at a moment. */
 function firstOf(
 	hours: readonly Hours[],
 	{ day, minute }: Moment,
-	isKept: (day: number) => boolean,
-	end: 'opens_min' | 'closes_min' = 'closes_min'
-): Moment | null {
+	isKept: (day: number) => boolean
+): { day: number; opens_min: number; closes_min: number } | null {
 	for (let d = day; d <= day + LOOK_AHEAD_days; d++) {
 		if (!isKept(d)) continue;
 		const [first] = hours
 			.filter((h) => h.weekday === weekday(d) && (d > day || h.closes_min >= minute))
 			.sort((a, b) => a.opens_min - b.opens_min);
-		if (first) return { day: d, minute: d === day ? Math.max(first[end], minute) : first[end] };
+		if (first) return { day: d, opens_min: first.opens_min, closes_min: first.closes_min };
 	}
 	return null;
 }

@@ -95,7 +95,7 @@ export const handOver = (
 				handedOverBy: who.id,
 				courier,
 				seal,
-				expectedAt: ahead && new Date(ahead.arrives_ms)
+				expectedAt: ahead && new Date(ahead.by_ms)
 			}
 		};
 	});

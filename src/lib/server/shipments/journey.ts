@@ -15,9 +15,10 @@ export function journeyAhead(lab: CourieredLab, ready_ms: number, timeZone: stri
 	const next = journeyFrom(ready, courier);
 	if (next === null) return null;
 	const at = ({ day, minute }: Journey['pickUp']) => instantAt(day, minute, timeZone);
-	const inTime = ({ pickUp, arrives, stands }: Journey) => ({
+	const inTime = ({ pickUp, arrives, by, stands }: Journey) => ({
 		pickUp_ms: at(pickUp),
 		arrives_ms: at(arrives),
+		by_ms: at(by),
 		stands
 	});
 	const better = next.stands === null ? null : straightJourneyFrom(ready, courier);

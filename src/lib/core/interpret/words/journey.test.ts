@@ -4,7 +4,15 @@ import { sayJourney, type JourneyAhead } from '..';
 const at = (day: number, hour: number) => Date.UTC(2026, 4, day, hour);
 const journey = (more: Partial<JourneyAhead> = {}) =>
 	sayJourney(
-		{ pickUp_ms: at(13, 15), arrives_ms: at(15, 8), stands: null, isToday: true, better: null, ...more },
+		{
+			pickUp_ms: at(13, 15),
+			arrives_ms: at(15, 8),
+			by_ms: at(15, 17),
+			stands: null,
+			isToday: true,
+			better: null,
+			...more
+		},
 		'UTC'
 	);
 
@@ -14,7 +22,7 @@ describe('a box’s way to its lab', () => {
 	it('says that the day’s last pick-up is over', () =>
 		expect(journey({ isToday: false })).toMatch(/^No pick-up is left today; the next is on Wed 13 May, 15:00\./));
 	it('tells of a weekend before it happens, and of a better day', () => {
-		const better = { pickUp_ms: at(18, 15), arrives_ms: at(20, 8), stands: null };
+		const better = { pickUp_ms: at(18, 15), arrives_ms: at(20, 8), by_ms: at(20, 17), stands: null };
 		const said = journey({ arrives_ms: at(18, 8), stands: 'weekend', better });
 		expect(said).toContain('stands in a depot over the weekend');
 		expect(said).toContain('until Mon 18 May, 15:00 it would be there on Wed 20 May');

@@ -3,6 +3,8 @@ import { sayDay, sayTime } from '../../wording';
 interface Stretch {
 	pickUp_ms: number;
 	arrives_ms: number;
+	/** The end of the lab's day on which it arrives. */
+	by_ms: number;
 	/** Why bottles stand in a depot on the way. */
 	stands: 'weekend' | 'shut' | null;
 }

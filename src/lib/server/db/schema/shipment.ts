@@ -38,7 +38,7 @@ export const shipment = pgTable(
 		courier: text().notNull().default(''),
 		handedOverAt: at('handed_over_at'),
 		handedOverBy: uuid('handed_over_by'),
-		/** When it ought to be there, as was said when it left. */
+		/** Until when it ought to be there, as was said when it left. */
 		expectedAt: at('expected_at'),
 		arrivedAt: at('arrived_at'),
 		arrived_C: doublePrecision('arrived_c')

@@ -123,9 +123,9 @@
 		{#if stage === 'road'}
 			<p class={['say', box.expected_ms !== null && box.expected_ms < data.now_ms && 'ask']}>
 				{#if box.expected_ms === null}Nobody knows when it is there: the lab’s courier has no days on its shelf.
-				{:else if box.expected_ms < data.now_ms}It should have been there on {moment(box.expected_ms)}. Ask the lab
-					first, then the courier: ice lasts a day or two.
-				{:else}Expected at {box.lab} on {moment(box.expected_ms)}.{/if}
+				{:else if box.expected_ms < data.now_ms}It should have been there on {sayDay(box.expected_ms, timeZone)}. Ask
+					the lab first, then the courier: ice lasts a day or two.
+				{:else}Expected at {box.lab} on {sayDay(box.expected_ms, timeZone)}.{/if}
 			</p>
 			<h2 class="ruled">It has arrived</h2>
 			<form method="POST" action="?/arrive" use:enhance={stays} class="given">
