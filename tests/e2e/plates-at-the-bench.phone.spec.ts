@@ -171,3 +171,39 @@ test('a bottle goes into tubes; those that grew are tapped, and the number is th
 	await expect(page.getByRole('region', { name: 'Growing' })).toContainText(/Tubes TE1-\d{6}-B-T1 too early/);
 	await context.setOffline(false);
 });
+
+test('a plate that stands too cold waits: its clock stands still, and goes on where it is warm again', async ({
+	page,
+	context
+}) => {
+	await packField(page);
+	await context.setOffline(true);
+	await page.goto('/bench');
+	const growing = page.getByRole('region', { name: 'Growing' });
+	const line = growing.getByRole('listitem').filter({ hasText: /TE5-\d{6}-B-1/ });
+	await expect(line).toContainText('first specks, read it now in');
+	await line.getByRole('link').click();
+	const warm = page.getByRole('form', { name: 'How warm it is where the plates stand' });
+	const read = async (text: string) => {
+		await warm.getByLabel('Where the plates stand, °C now').fill(text);
+		await warm.getByRole('button', { name: 'Save' }).click();
+	};
+	await warm.getByLabel('Where the plates stand, °C now').fill('350');
+	await expect(warm.getByRole('status')).toHaveText('A temperature in °C, like 24.5.');
+	await expect(warm.getByRole('button', { name: 'Save' })).toBeDisabled();
+	await read('15,5');
+	await expect(warm.getByRole('status')).toContainText('15.5 °C at');
+	await expect(warm.getByRole('status')).toContainText('the clock stands still until it is 18 °C');
+	// nobody had read it before: it counts as having been as cold from the start
+	const first = page.getByRole('article', { name: /TE5-\d{6}-B-1$/ });
+	await expect(first.getByRole('status').first()).toContainText('its clock stands still: 15.5 °C is too cold');
+	await page.reload();
+	await expect(first.getByRole('status').first()).toContainText('too early');
+	// it was misread: struck, and the clock is as it was
+	await warm.getByRole('button', { name: 'Strike 15.5 °C' }).click();
+	await expect(first.getByRole('status').first()).toContainText('first specks');
+	await warm.getByRole('button', { name: 'Read the simulated thermometer' }).click();
+	await expect(warm.getByRole('status')).toContainText(/°C, simulated, at/);
+	await expect(first.getByRole('status').first()).toContainText('read it now in');
+	await context.setOffline(false);
+});

@@ -36,6 +36,22 @@ describe('plates', () => {
 		expect(see({ ...bottle, ...plate('1', { readAt: iso(54), state: 'counted', count: 24 }) }).clocks).toEqual([]);
 	});
 
+	it('that stood too cold are read later by as many hours, and asked about where nobody waited', () => {
+		const stood = {
+			'stood/a': { at: iso(4), temperature_C: 15 },
+			'stood/b': { at: iso(14), temperature_C: 15 },
+			'stood/c': { at: iso(14.001), temperature_C: 21 }
+		};
+		const [clock] = see({ ...bottle, ...plate('1', stood) }).clocks;
+		expect((clock!.due_ms - start) / HOUR).toBeCloseTo(62, 2);
+		expect(clock!.last_ms).toBe(start + 76 * HOUR);
+		const read = (hour: number) => ({ ...stood, readAt: iso(hour), state: 'counted', count: 24 });
+		expect(flagSentence(flagOf(see({ ...bottle, ...plate('1', read(56)) }), 'plate-held-back')!)).toMatch(
+			/read after 52 h, 10 of them under 18 °C, which hardly count/
+		);
+		expect(flagOf(see({ ...bottle, ...plate('1', read(63)) }), 'plate-held-back')).toBeUndefined();
+	});
+
 	it('give the figure with its interval and its working', () => {
 		const { results } = see({ ...bottle, ...plate('1', { readAt: iso(54), state: 'counted', count: 24 }) });
 		expect(results).toMatchObject([{ parameter: 'e-coli', figure: { value: 800 }, readings: 1, source: 'lab' }]);

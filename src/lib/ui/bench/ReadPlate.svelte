@@ -23,7 +23,7 @@
 	import { temperature_C } from '$lib/core/leaf';
 	import { typedGrid } from '$lib/core/subjects/plates/squares';
 	import { plateStates } from '$lib/core/subjects/plates/branch';
-	import { plateStateWords, stageWords } from '$lib/core/subjects/plates/words';
+	import { plateStateWords, sayNext, stageWords } from '$lib/core/subjects/plates/words';
 	import { counted, sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 	import CountByHand from './CountByHand.svelte';
@@ -85,9 +85,9 @@
 	<p class="head"><b>{id}</b> {plate.volume_mL} mL{plate.isBlank ? ', blank' : ''}</p>
 	{#if stands}
 		<p class={['stage', stands.stage]} role="status">
-			<b>{stageWords[stands.stage].name}</b>, {sayDuration(stands.age_h * HOUR_ms)} old{stands.next
-				? `, ${stageWords[stands.next.stage].name} in ${sayDuration(stands.next.in_h * HOUR_ms)}`
-				: ''}. {stageWords[stands.stage].todo}
+			<b>{stageWords[stands.stage].name}</b>, {sayDuration(stands.age_h * HOUR_ms)} old{sayNext(stands)}. {stageWords[
+				stands.stage
+			].todo}
 		</p>
 		<form onsubmit={keep}>
 			<p class="states" role="group" aria-label="How it is">

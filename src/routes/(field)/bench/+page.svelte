@@ -6,7 +6,7 @@
 	import { bottlesToPour, bottlesToReceive, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
 	import { fixedBottles } from '$lib/core/subjects/titration/strength';
-	import { stageWords } from '$lib/core/subjects/plates/words';
+	import { sayNext, stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
 	import FindBottle from '$lib/ui/bench/FindBottle.svelte';
@@ -157,9 +157,7 @@
 						<li>
 							<span
 								><b>{p.label}</b>
-								{stageWords[p.stands.stage].name}{p.stands.next
-									? `, ${stageWords[p.stands.next.stage].name} in ${sayDuration(p.stands.next.in_h * HOUR_ms)}`
-									: ''}</span
+								{stageWords[p.stands.stage].name}{sayNext(p.stands)}</span
 							>
 							<a class="btn preset-outlined-surface-500" href="/bench/{p.visit.id}"
 								>Open<span class="visually-hidden"> {p.label}</span></a

@@ -9,6 +9,9 @@ const gridSquares = count
 	.min(1, 'a square at least')
 	.max(MOST_SQUARES, `squares over ${String(MOST_SQUARES)} are too small to count in`);
 
+/** A reading of the thermometer beside the plates. */
+export const Stood = z.strictObject({ at: Instant, temperature_C, isSimulated: z.literal(true).optional() });
+
 /** Plates poured from the visit's bottles, one branch for each. */
 export const plates = z
 	.record(
@@ -26,7 +29,9 @@ export const plates = z
 			squaresCounted: leaf(gridSquares),
 			isBlank: leaf(YesNo),
 			/** Where it stood, the coldest seen. */
-			temperature_C: leaf(temperature_C)
+			temperature_C: leaf(temperature_C),
+			/** How warm it was there, read now and then. */
+			stood: z.record(SheetId, leaf(Stood)).optional()
 		})
 	)
 	.optional();

@@ -9,6 +9,7 @@ import { defineSubject } from '../subject';
 import { countsApart } from './counted-by';
 import { pictureOf } from './photos';
 import { shareCounted } from './squares';
+import { coldHours, readableAt_ms } from './warmth';
 
 type PlateSheet = NonNullable<Sheet['plates']>[string];
 const HOUR_ms = 3_600_000;
@@ -103,9 +104,13 @@ function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 	/** Colonies of the whole plate, counted or to be expected. */
 	const count = plate.count === undefined ? undefined : plate.count / (share ?? 1);
 	if (pouredAt !== undefined && readAt !== undefined) {
-		const age_h = heldFor_h(Date.parse(pouredAt), Date.parse(readAt));
+		const [from_ms, to_ms] = [Date.parse(pouredAt), Date.parse(readAt)];
+		const age_h = heldFor_h(from_ms, to_ms);
+		const cold_h = coldHours(plate, { from_ms, to_ms }, limits.plateLeastTemperature_C);
 		if (age_h < limits.plateReadable_h)
 			flags.push(doubt('plate-too-early', at, { label: id, age_h, readable_h: limits.plateReadable_h }));
+		else if (age_h - cold_h < limits.plateReadable_h)
+			flags.push(doubt('plate-held-back', at, { label: id, age_h, cold_h, least_C: limits.plateLeastTemperature_C }));
 		if (age_h > limits.plateTooOld_h)
 			flags.push(doubt('plate-too-old', at, { label: id, age_h, limit_h: limits.plateTooOld_h }));
 	}
@@ -133,7 +138,8 @@ function plateFlags(id: string, plate: PlateSheet, limits: Limits): Flag[] {
 	return flags;
 }
 
-function incubation(id: string, { pouredAt, readAt, state }: PlateSheet, limits: Limits): Clock[] {
+function incubation(id: string, plate: PlateSheet, limits: Limits): Clock[] {
+	const { pouredAt, readAt, state } = plate;
 	if (pouredAt === undefined || readAt !== undefined || state === 'spoiled') return [];
 	const start_ms = Date.parse(pouredAt);
 	return [
@@ -142,7 +148,7 @@ function incubation(id: string, { pouredAt, readAt, state }: PlateSheet, limits:
 			kind: 'incubation',
 			label: id,
 			start_ms,
-			due_ms: start_ms + limits.plateReadable_h * HOUR_ms,
+			due_ms: readableAt_ms(plate, start_ms, limits),
 			last_ms: start_ms + limits.plateTooOld_h * HOUR_ms
 		}
 	];

@@ -9,6 +9,11 @@ export const platesFlags = {
 		(e) =>
 			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h; colonies may still come until ${e.readable_h} h. Read it again then.`
 	),
+	'plate-held-back': doubtKind<{ label: string; age_h: number; cold_h: number; least_C: number }>(
+		'ask',
+		(e) =>
+			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h, ${plain(e.cold_h, 0)} of them under ${e.least_C} °C, which hardly count: colonies may still come. Read it again before it is too old.`
+	),
 	'plate-too-old': doubtKind<{ label: string; age_h: number; limit_h: number }>(
 		'spoils',
 		(e) =>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { bottlesToPour, isDue, onShelf, stages, type PlateSheet } from './shelf';
 
-const limits = { plateReadable_h: 30, plateTooOld_h: 50 };
+const limits = { plateReadable_h: 30, plateTooOld_h: 50, plateLeastTemperature_C: 18 };
 const poured_ms = Date.UTC(2026, 4, 14, 14);
 const at = (hours: number) => poured_ms + hours * 3_600_000;
 const plate: PlateSheet = { pouredAt: new Date(poured_ms).toISOString() };

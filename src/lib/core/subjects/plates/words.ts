@@ -1,6 +1,8 @@
 import type { MarkPlace } from '../../bacteria';
+import { writeNumber } from '../../quantity';
+import { sayDuration } from '../../wording';
 import type { BranchWords } from '../branch-words';
-import type { Stage } from './shelf';
+import type { OnShelf, Stage } from './shelf';
 
 export const plateStateWords = { counted: 'counted', tooMany: 'too many to count', spoiled: 'spoiled' } as const;
 
@@ -17,7 +19,8 @@ export const platePlaces: BranchWords = {
 		squares: 'squares of the grid',
 		squaresCounted: 'squares counted',
 		isBlank: 'blank',
-		temperature_C: 'coldest where it stood'
+		temperature_C: 'coldest where it stood',
+		stood: 'how warm it was where it stood'
 	},
 	values: { state: plateStateWords }
 };
@@ -46,3 +49,10 @@ export const stageWords: Record<Stage, { name: string; todo: string }> = {
 	'last-chance': { name: 'last chance', todo: 'Read it before anything else.' },
 	'too-old': { name: 'too old', todo: 'A count now says nothing: write it off as spoiled.' }
 };
+
+/** What comes next of a plate on the shelf, as the end of a sentence; nothing where nothing does. */
+export function sayNext({ next, standsStill_C }: Pick<OnShelf, 'next' | 'standsStill_C'>): string {
+	if (standsStill_C !== null) return `, its clock stands still: ${writeNumber(standsStill_C)} °C is too cold`;
+	return next === null ? '' : `, ${stageWords[next.stage].name} in ${sayDuration(next.in_h * HOUR_ms)}`;
+}
+const HOUR_ms = 3_600_000;

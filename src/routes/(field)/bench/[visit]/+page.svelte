@@ -7,6 +7,7 @@
 	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
 	import { keepPhoto, photoAddress, photoBytes } from '$lib/field/photos';
+	import { simulatedThermometer } from '$lib/field/devices/thermometer-port';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { writerIn } from '$lib/field/visit-writer';
 	import { suggestMarksOn } from '$lib/workers/colonies/suggest-marks.client';
@@ -15,6 +16,7 @@
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
 	import ReadTubes from '$lib/ui/bench/ReadTubes.svelte';
 	import ReceiveBottle from '$lib/ui/bench/ReceiveBottle.svelte';
+	import StoodWarm from '$lib/ui/bench/StoodWarm.svelte';
 	import TitrateFixed from '$lib/ui/bench/TitrateFixed.svelte';
 	import ReadPlate from '$lib/ui/bench/ReadPlate.svelte';
 	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
@@ -42,6 +44,10 @@
 	const plates = $derived(Object.entries(sheet.plates ?? {}));
 	/** Open where there is nothing else to do, and as the hand leaves it. */
 	let isTakingIn = $derived(bottlesToPour(sheet).length === 0 && plates.length === 0);
+	const growing = $derived(limits ? plates.filter(([, p]) => onShelf(p, limits, app.now_ms) !== null) : []);
+	const thermometer = $derived(
+		app.packed?.satchel.program.isDemo ? simulatedThermometer(() => writer.exactly_ms()) : null
+	);
 	/** Whoever had the bottles last: as custody says, else the crew. */
 	const lastHolder = $derived(
 		Object.values(sheet.custody ?? {})
@@ -144,6 +150,9 @@
 				<FillTubes {bottle} label={sheet.bottles?.[bottle]?.label ?? bottle} taken={tubes.map(([id]) => id)} {writer} />
 			</details>
 		{/each}
+		{#if growing.length}
+			<StoodWarm plates={growing} {limits} {thermometer} newId={() => v7()} {writer} />
+		{/if}
 		{#each plates as [id, plate] (id)}
 			<ReadPlate
 				{id}

@@ -1,0 +1,110 @@
+<!-- How warm it is where plates stand, read now and then: the cold hours do not bring them nearer to being read. -->
+<script lang="ts">
+	import { temperature_C } from '$lib/core/leaf';
+	import type { Limits } from '$lib/core/method';
+	import { readPlain, writeNumber } from '$lib/core/quantity';
+	import type { PlateSheet } from '$lib/core/subjects/plates/shelf';
+	import { coldHours, readingsOf, standsStillAt_C } from '$lib/core/subjects/plates/warmth';
+	import { sayDuration, sayTime } from '$lib/core/wording';
+	import { stamp, type Writer } from '../entry/writer';
+
+	interface Props {
+		/** Those that still grow, by their names. */
+		plates: readonly (readonly [string, PlateSheet])[];
+		limits: Limits;
+		/** A thermometer that can be read by a tap; what is shipped is a stand-in, and only a demo has it. */
+		thermometer: { isSimulated: boolean; read: () => number } | null;
+		newId: () => string;
+		writer: Writer;
+	}
+	let { plates, limits, thermometer, newId, writer }: Props = $props();
+
+	const least_C = $derived(limits.plateLeastTemperature_C);
+	let text = $state('');
+	const read_C = $derived.by(() => {
+		const read = readPlain(text);
+		return temperature_C.safeParse(read).success ? read : null;
+	});
+	/** They stand together: what was read of one was read of all. */
+	const first = $derived(plates[0]![1]);
+	const last = $derived(readingsOf(first).at(-1));
+	const still_C = $derived(standsStillAt_C(first, least_C));
+	const cold_h = $derived(
+		first.pouredAt === undefined
+			? 0
+			: coldHours(first, { from_ms: Date.parse(first.pouredAt), to_ms: writer.now_ms }, least_C)
+	);
+
+	function keepTyped(event: SubmitEvent) {
+		event.preventDefault();
+		if (read_C !== null) keep(read_C, false);
+	}
+	function keep(temperature_C: number, isSimulated: boolean) {
+		const reading = { at: stamp(writer), temperature_C, ...(isSimulated ? { isSimulated: true } : {}) };
+		const id = newId();
+		void writer.setAll(Object.fromEntries(plates.map(([plate]) => [`plates/${plate}/stood/${id}`, reading])));
+		text = '';
+	}
+	/** The last reading was a slip: it is struck from all that stand there. */
+	function strike() {
+		for (const [plate, { stood }] of plates) {
+			const [id] = Object.entries(stood ?? {}).findLast(([, r]) => Date.parse(r?.at ?? '') === last?.at_ms) ?? [];
+			if (id !== undefined) writer.strike(`plates/${plate}/stood/${id}`, 'misread');
+		}
+	}
+</script>
+
+<form onsubmit={keepTyped} aria-label="How warm it is where the plates stand">
+	<label
+		>Where the plates stand, °C now
+		<input
+			class="input"
+			inputmode="decimal"
+			autocomplete="off"
+			bind:value={text}
+			aria-invalid={text.trim() !== '' && read_C === null}
+		/></label
+	>
+	<button class="btn preset-outlined-primary-500" disabled={read_C === null}>Save</button>
+	<p class="small" role="status">
+		{#if text.trim() !== '' && read_C === null}A temperature in °C, like 24.5.
+		{:else if read_C !== null && read_C < least_C}Under {least_C} °C plates hardly grow: somewhere warmer, such as above a
+			cupboard.
+		{:else if last}
+			{writeNumber(last.temperature_C)} °C{last.isSimulated ? ', simulated,' : ''} at {sayTime(
+				last.at_ms,
+				writer.timeZone
+			)}.
+			{#if still_C !== null}Too cold: the clock stands still until it is {least_C} °C.{/if}
+			{#if cold_h >= 0.1}{sayDuration(cold_h * 3_600_000)} were too cold, and reading waits as much longer.{/if}
+		{:else}Read the thermometer morning and evening: under {least_C} °C the clock stands still.{/if}
+	</p>
+	{#if thermometer}
+		<button
+			type="button"
+			class="btn preset-outlined-surface-500"
+			onclick={() => keep(thermometer.read(), thermometer.isSimulated)}>Read the simulated thermometer</button
+		>
+	{/if}
+	{#if last}
+		<button type="button" class="btn preset-outlined-surface-500" onclick={strike}
+			>Strike {writeNumber(last.temperature_C)} °C</button
+		>
+	{/if}
+</form>
+
+<style>
+	form {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) auto;
+		gap: 0.375rem 0.5rem;
+		align-items: end;
+	}
+	p,
+	form > [type='button'] {
+		grid-column: 1 / -1;
+	}
+	:is(.btn, .input) {
+		min-height: 3rem;
+	}
+</style>
