@@ -74,7 +74,7 @@
 		border-bottom: 1px solid var(--rule);
 	}
 	.lack {
-		color: var(--attention-ink, var(--danger));
+		color: var(--ochre);
 		font-size: 0.875rem;
 	}
 </style>

@@ -164,7 +164,10 @@
 	.boxes small {
 		display: block;
 	}
-	.late,
+	.late {
+		color: var(--ochre);
+		font-weight: 600;
+	}
 	.why {
 		color: var(--danger);
 		font-weight: 600;
