@@ -23,7 +23,7 @@ test('a box is packed, leaves, arrives; who had it stands with each visit; a sli
 	const code = (await page.getByRole('heading', { level: 1 }).textContent())!.split(' ')[0]!;
 	const inside = page.getByRole('listitem').filter({ hasText: 'EB2-2605-N' });
 	await expect(inside).toContainText('Nobody noted it on ice: is it cold?');
-	await expect(inside).toContainText('4 days old at the lab; it keeps 2 days');
+	await expect(inside).toContainText('When it comes to the lab: held 4 days, its limit is 48 h');
 	// quick thumbs: none of five ticks takes another back
 	await page.evaluate(() =>
 		document.querySelectorAll<HTMLInputElement>('input[name=isDone]').forEach((t) => t.click())

@@ -33,9 +33,9 @@ test('a bottle that was fixed at the stream is titrated by burette at home, the 
 	await type('Water titrated, mL', '200');
 	await type('Titrant it took, mL', '10.5');
 	await expect(says).toContainText('10.5 mg/L of oxygen in this bottle.');
-	await type('A blank took, mL (empty where none)', '11');
+	await type('A blank took, mL (if any)', '11');
 	await expect(says).toContainText('Below the blank');
-	await type('A blank took, mL (empty where none)', '0.1');
+	await type('A blank took, mL (if any)', '0.1');
 	await expect(says).toContainText('10.4 mg/L of oxygen in this bottle.');
 
 	// what a standard found counts, and a label that is off is said

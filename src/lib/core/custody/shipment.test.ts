@@ -29,7 +29,7 @@ describe('a bottle before it is sent', () => {
 	it('is too old where it stands longer than it keeps', () => {
 		const fresh = bottle({ keeps_h: 48 });
 		expect(tooOldAt(fresh, Date.parse('2026-05-16T09:00:00Z'))).toBeNull();
-		expect(tooOldAt(fresh, Date.parse('2026-05-16T10:00:00Z'))).toEqual({ held_h: 49 });
+		expect(tooOldAt(fresh, Date.parse('2026-05-16T10:00:00Z'))).toEqual({ of: 'held', held_h: 49, limit_h: 48 });
 		expect(tooOldAt(bottle({ filledAt: null }), Date.parse('2036-05-16T10:00:00Z'))).toBeNull();
 	});
 

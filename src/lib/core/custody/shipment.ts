@@ -1,4 +1,5 @@
 import type { BottleKind, Preservative } from '../subjects/bottle/branch';
+import type { Against } from '../subjects/bottle/reception';
 import { heldFor_h } from './holding';
 
 /** What is known of a bottle that is to be sent to a lab. */
@@ -32,11 +33,11 @@ export function whatLacks(bottle: BottleToSend): Lack[] {
 	return lacks.filter((l) => isWanting[l]);
 }
 
-/** How old a bottle is at a moment, in hours, where that is more than it keeps; null otherwise. */
-export function tooOldAt({ filledAt, keeps_h }: BottleToSend, at_ms: number): { held_h: number } | null {
+/** What will speak against a bottle that comes to its lab at a moment: it is held for longer than it keeps. */
+export function tooOldAt({ filledAt, keeps_h }: BottleToSend, at_ms: number): Extract<Against, { of: 'held' }> | null {
 	if (filledAt === null) return null;
 	const held_h = heldFor_h(Date.parse(filledAt), at_ms);
-	return held_h > keeps_h ? { held_h } : null;
+	return held_h > keeps_h ? { of: 'held', held_h, limit_h: keeps_h } : null;
 }
 
 /** Bottles that share a bag: what leaks from one must not get into another with something else in it. */

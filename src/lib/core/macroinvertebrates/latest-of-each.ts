@@ -10,8 +10,8 @@ export function quarterOf(at_ms: number): { id: string; name: string } {
 }
 
 /**
- * Of samplings, the earliest first: the latest sampling of each site in those months, of all time where none are named: one that was counted where there
- * is one, for what was only looked at does not compare.
+ * Of samplings, the earliest first: the latest of each site in those months, of all time where none are named; one that
+ * was counted where there is one, for what was only looked at does not compare.
  */
 export function latestOfEach<S extends { siteId: string; started_ms: number; knowsShares: boolean }>(
 	samplings: readonly S[],

@@ -44,6 +44,7 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['custody/a/signature', signature],
 			['custody/a/temperature_C', 3.5],
 			['custody/a/seal', 'K-118'],
+			['plates/TE1-260514-B-1/counters/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001', 24],
 			['platePhotos/p/countedAt/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001', iso],
 			['platePhotos/p/sha256', 'ab'.repeat(32)],
 			['platePhotos/p/marks/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001/m1', { x: 0.5, y: 0.25, kind: 'counts' }]
@@ -60,6 +61,7 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['custody/a/signature', 'M5000 1', /line drawn in a box/],
 			['custody/a/temperature_C', 80, /temperature over 60/],
 			['custody/a/seal', '', /a word is needed/],
+			['plates/TE1-260514-B-1/counters/somebody', 3.5, /a count is whole/],
 			['platePhotos/p/countedAt/somebody', 'noon', /instant is like/],
 			['plates/TE1-260514-B-1/squares', 0, /a square at least/],
 			['plates/TE1-260514-B-1/squaresCounted', 2.5, /a count is whole/],

@@ -3,7 +3,10 @@ import type { Db } from '../db/connect';
 import { circuit, consumable, drive, gear, ownParameter, place, round, sampler } from '../db/schema';
 import { teams, type Team } from './season';
 
-/* The demo's plan: a depot, two benches and a lab that is far, drives that were timed, a circuit for each team, the next round and a refused date. */
+/*
+ * The demo's plan: a depot, two benches and a lab that is far, drives that were timed, a circuit for each team, the
+ * next round and a refused date.
+ */
 
 const DAY_ms = 86_400_000;
 const hours = (opens_min: number, closes_min: number, weekdays: number[]) =>

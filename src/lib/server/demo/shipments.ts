@@ -11,7 +11,10 @@ import type { Cast } from './reference-data';
 
 const AT_TWO = 14 * 60;
 
-/** Bottles for the lab that is far, given to its courier on the last working day before now; what was filled since waits. */
+/**
+ * Bottles for the lab that is far, given to its courier on the last working day before now; what was filled since
+ * waits.
+ */
 export async function boxOnItsWay(tx: Db, { programId, writers, now_ms }: Cast): Promise<void> {
 	const bench = writers.get('BO')!.member;
 	const who = (await membershipsOf(tx, bench.userId)).find((m) => m.programId === programId)!;

@@ -16,8 +16,7 @@ const Row = z.object({
 	site: z.string(),
 	cardVersionId: z.string(),
 	id: z.string(),
-	bottle: written<BottleSheet>(),
-	isPlated: z.boolean()
+	bottle: written<BottleSheet>()
 });
 
 /** A bottle of a visit, with what its card says of it. */
@@ -28,8 +27,6 @@ export interface BottleOfVisit {
 	bottle: BottleSheet;
 	card: MethodCard;
 	step: BottleStep | undefined;
-	/** Plates or tubes were made from it. */
-	isPlated: boolean;
 }
 
 /** The bottles that a condition on `v`, their visit, and `b`, their id and sheet, leaves. */
@@ -39,9 +36,7 @@ export async function bottlesWhere(db: Db, programId: string, which: SQL): Promi
 			db,
 			Row,
 			sql`
-			select v.id as "visitId", s.name as site, v.card_version_id as "cardVersionId", b.key as id, b.value as bottle,
-				jsonb_path_exists(v.sheet, '$.plates.*?(@.bottle == $bottle)', jsonb_build_object('bottle', b.key))
-				or jsonb_path_exists(v.sheet, '$.growthTubes.*?(@.bottle == $bottle)', jsonb_build_object('bottle', b.key)) as "isPlated"
+			select v.id as "visitId", s.name as site, v.card_version_id as "cardVersionId", b.key as id, b.value as bottle
 			from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 			cross join jsonb_each(v.sheet -> 'bottles') b
 			where v.program_id = ${programId} and v.sheet ? 'bottles' and ${which}`

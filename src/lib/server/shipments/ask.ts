@@ -1,8 +1,9 @@
 import { and, eq, isNull, lt } from 'drizzle-orm';
 import { isForLab } from '../../core/custody';
+import { bottleKinds } from '../../core/subjects/bottle/branch';
 import type { Db } from '../db/connect';
 import { place, shipment } from '../db/schema';
-import { bottlesToSend } from './bottles';
+import { waitingFor } from './bottles';
 import { couriered } from './shipments';
 
 /** What boxes ask for today. */
@@ -16,8 +17,9 @@ export interface BoxesAsk {
 export async function boxesAsk(db: Db, programId: string, now_ms: number): Promise<BoxesAsk> {
 	const labs = await couriered(db, programId);
 	if (labs.length === 0) return { toSend: 0, late: [] };
-	const [waiting, late] = await Promise.all([
-		bottlesToSend(db, programId, now_ms),
+	const kinds = bottleKinds.filter((kind) => labs.some((l) => isForLab(kind, l.analyses)));
+	const [toSend, late] = await Promise.all([
+		waitingFor(db, programId, kinds, now_ms),
 		db
 			.select({ id: shipment.id, code: shipment.code, lab: place.name })
 			.from(shipment)
@@ -27,5 +29,5 @@ export async function boxesAsk(db: Db, programId: string, now_ms: number): Promi
 			)
 			.orderBy(shipment.expectedAt)
 	]);
-	return { toSend: waiting.filter((b) => labs.some((l) => isForLab(b.kind, l.analyses))).length, late };
+	return { toSend, late };
 }

@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { sayTime } from '../../core/wording';
+import { sayDay, sayTime } from '../../core/wording';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { shipment } from '../db/schema';
@@ -77,7 +77,10 @@ export const handOver = (
 		if (unnamed.length) return { why: 'A bottle without a label cannot be told from the others at the lab.' };
 		if (at_ms > now_ms + AHEAD_ms) return { why: 'It is handed over now or has been; this time is still to come.' };
 		const filled_ms = Math.max(...bottles.map((b) => Date.parse(b.filledAt ?? '')).filter(Number.isFinite));
-		if (at_ms < filled_ms) return { why: `A bottle in it was filled after that, at ${sayTime(filled_ms, timeZone)}.` };
+		if (at_ms < filled_ms)
+			return {
+				why: `A bottle in it was filled after that, on ${sayDay(filled_ms, timeZone)}, ${sayTime(filled_ms, timeZone)}.`
+			};
 		const path = leftPath(box);
 		const lab = (await couriered(tx, who.programId)).find((l) => l.id === box.labId);
 		const lines = atEach(bottles, {

@@ -3,7 +3,6 @@
 	import { untrack } from 'svelte';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { StepOf } from '$lib/core/subjects/steps';
-	import { fixedBottles } from '$lib/core/subjects/titration/strength';
 	import { counted } from '$lib/core/wording';
 	import { KeypadDock, setKeypadDock } from '../entry/keypad-dock.svelte';
 	import Keypad from '../entry/Keypad.svelte';
@@ -13,40 +12,53 @@
 	interface Props {
 		step: StepOf<'titration'>;
 		sheet: Pick<Sheet, 'titrations' | 'titrantChecks'>;
+		/** How many of its fixed bottles wait. */
+		left: number;
 		/** Two bottles lie so far apart that a third is asked for. */
 		isThirdAsked: boolean;
 		/** It begins open: nothing else of this visit waits at the bench. */
 		beginsOpen: boolean;
 		writer: Writer;
 	}
-	let { step, sheet, isThirdAsked, beginsOpen, writer }: Props = $props();
+	let { step, sheet, left, isThirdAsked, beginsOpen, writer }: Props = $props();
 
 	/** From here on it is the hand’s: what is titrated must not shut it under a finger. */
 	let isOpen = $state(untrack(() => beginsOpen));
 	const dock = new KeypadDock();
 	setKeypadDock(dock);
-	const left = $derived(fixedBottles(sheet.titrations, step).length);
 </script>
 
 <details bind:open={isOpen}>
 	<summary>Titrate oxygen: {counted(left, 'fixed bottle')} left</summary>
-	<p class="say ask">Alkali, acid and iodine: gloves and glasses, no food near; the waste goes into its own bottle.</p>
-	<TitrationTool
-		{step}
-		titrations={sheet.titrations}
-		checks={sheet.titrantChecks}
-		isOnPaper={false}
-		{isThirdAsked}
-		{writer}
-		onstart={() => undefined}
-	/>
-	{#if dock.keys}<Keypad onkey={dock.keys.onkey} signs={dock.keys.signs} hasPoint={dock.keys.hasPoint} />{/if}
+	<div class="tool">
+		<p class="say ask">
+			Alkali, acid and iodine: gloves and glasses, no food near; the waste goes into its own bottle.
+		</p>
+		<TitrationTool
+			{step}
+			titrations={sheet.titrations}
+			checks={sheet.titrantChecks}
+			isOnPaper={false}
+			{isThirdAsked}
+			{writer}
+			onstart={() => undefined}
+		/>
+		{#if dock.keys}
+			<div class="keys"><Keypad onkey={dock.keys.onkey} signs={dock.keys.signs} hasPoint={dock.keys.hasPoint} /></div>
+		{/if}
+	</div>
 </details>
 
 <style>
-	details {
+	.tool {
 		display: grid;
 		gap: 0.5rem;
+	}
+	/* a desk has keys of its own */
+	@media (min-width: 900px) and (pointer: fine) {
+		.keys {
+			display: none;
+		}
 	}
 	summary {
 		min-height: 3rem;

@@ -2,8 +2,8 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { bagsOf, tooOldAt, whatLacks, type BottleToSend } from '$lib/core/custody';
-	import { bottleLabelWords, lackWords } from '$lib/core/subjects/bottle/words';
-	import { counted, sayDay, sayDuration, sayTime } from '$lib/core/wording';
+	import { bottleLabelWords, lackWords, sayAgainst } from '$lib/core/subjects/bottle/words';
+	import { counted, sayDay, sayTime } from '$lib/core/wording';
 
 	type Bottle = BottleToSend & { visitId: string; id: string; site: string };
 	interface Props {
@@ -15,14 +15,6 @@
 		deed: Snippet<[Bottle]>;
 	}
 	let { bottles, arrives_ms, timeZone, deed }: Props = $props();
-
-	function sayAge(bottle: Bottle): string {
-		if (arrives_ms === null) return '';
-		const old = tooOldAt(bottle, arrives_ms);
-		return old
-			? `${sayDuration(old.held_h * 3_600_000)} old at the lab; it keeps ${sayDuration(bottle.keeps_h * 3_600_000)}. Bring it yourself, or its figures will be flagged.`
-			: '';
-	}
 </script>
 
 {#each bagsOf(bottles) as bag (bag.holds)}
@@ -37,7 +29,7 @@
 	{/if}
 	<ul>
 		{#each bag.bottles as bottle (`${bottle.visitId}/${bottle.id}`)}
-			{@const age = sayAge(bottle)}
+			{@const old = arrives_ms === null ? null : tooOldAt(bottle, arrives_ms)}
 			<li>
 				{@render deed(bottle)}
 				<div>
@@ -48,7 +40,9 @@
 							: `, filled ${sayDay(Date.parse(bottle.filledAt), timeZone)} ${sayTime(Date.parse(bottle.filledAt), timeZone)}`}
 					</p>
 					{#each whatLacks(bottle) as lack (lack)}<p class="lack">◆ {lackWords[lack]}</p>{/each}
-					{#if age}<p class="lack">◆ {age}</p>{/if}
+					{#if old}<p class="lack">
+							◆ When it comes to the lab: {sayAgainst(old)}. Bring it yourself, or its figures are flagged.
+						</p>{/if}
 				</div>
 			</li>
 		{/each}

@@ -71,9 +71,7 @@
 	const fixed = $derived(
 		shelf.visits
 			.flatMap((visit) =>
-				stepsOf(visit.card, 'titration').flatMap((step) =>
-					fixedBottles(visit.sheet.titrations, step).map((bottle) => ({ visit, ...bottle }))
-				)
+				fixedBottles(visit.sheet.titrations, stepsOf(visit.card, 'titration')).map((bottle) => ({ visit, ...bottle }))
 			)
 			.toSorted((a, b) => a.last_ms - b.last_ms)
 	);

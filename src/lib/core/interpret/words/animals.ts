@@ -10,7 +10,10 @@ export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: s
 		: `The family biotic index fell by ${size} from ${from} to ${to}: more of the animals ask for clean water.`;
 }
 
-/** How unlike the animals of two sites are, the upper first, and whether counting so few would make that; null: not counted. */
+/**
+ * How unlike the animals of two sites are, the upper first, and whether counting so few would make that; null: not
+ * counted.
+ */
 export function sayBetweenSites(found: Differs | null, upper: string, lower: string): string {
 	if (found === null)
 		return `Between ${upper} and ${lower} nothing can be told: at one of them the animals were not counted, only which were there.`;

@@ -27,6 +27,8 @@ export const plates = z
 			/** Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted. */
 			squares: leaf(gridSquares),
 			squaresCounted: leaf(gridSquares),
+			/** What each person counted on the photo, by member, as it was written before `countedAt`. */
+			counters: z.record(SheetId, leaf(count)).optional(),
 			isBlank: leaf(YesNo),
 			/** Where it stood, the coldest seen. */
 			temperature_C: leaf(temperature_C),

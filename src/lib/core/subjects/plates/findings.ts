@@ -29,10 +29,7 @@ export const plates = defineSubject({
 		const read = all.flatMap(([, p]) => (p.isBlank || roleOf(p, sheet) === 'duplicate' ? [] : readPlate(p)));
 		return {
 			findings: read.length && !isBatchSpoiled ? pooledFinding(read, limits) : [],
-			flags: all.flatMap(([id, plate]) => [
-				...countersFlags(id, sheet.platePhotos, limits),
-				...plateFlags(id, plate, limits)
-			]),
+			flags: all.flatMap(([id, plate]) => [...countersFlags(id, sheet, limits), ...plateFlags(id, plate, limits)]),
 			clocks: all.flatMap(([id, p]) => incubation(id, p, limits))
 		};
 	}
@@ -79,8 +76,8 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 }
 
 /** Two people who counted its photo and lie farther apart than they may. */
-function countersFlags(id: string, photos: Sheet['platePhotos'], limits: Limits): Flag[] {
-	const picture = pictureOf(id, photos);
+function countersFlags(id: string, sheet: Pick<Sheet, 'plates' | 'platePhotos'>, limits: Limits): Flag[] {
+	const picture = pictureOf(id, sheet);
 	const apart = picture && countsApart(picture);
 	const limit_percent = limits.plateCountersApart_percent;
 	return apart !== null && apart.apart_percent > limit_percent

@@ -14,27 +14,39 @@ describe('the photo of a plate', () => {
 			c: { ...photo, takenAt: at(10) },
 			d: { ...photo, plate: 'B-2', takenAt: at(12) }
 		};
-		expect(pictureOf('B-1', photos)?.id).toBe('c');
-		expect(pictureOf('B-3', photos)).toBeNull();
-		expect(pictureOf('B-1', undefined)).toBeNull();
+		expect(pictureOf('B-1', { platePhotos: photos })?.id).toBe('c');
+		expect(pictureOf('B-3', { platePhotos: photos })).toBeNull();
+		expect(pictureOf('B-1', {})).toBeNull();
 	});
 	it('is counted by whoever said that their marks are all: those of the kind that counts, and not struck', () => {
-		const picture = pictureOf('B-1', {
-			a: {
-				...photo,
-				marks: {
-					ivo: { m1: mark, m2: undefined, m3: { ...mark, kind: 'other' } },
-					bede: { m4: mark, m5: mark },
-					maud: { m6: mark }
-				},
-				countedAt: { ivo: at(12), bede: at(11), maud: undefined }
-			}
-		})!;
+		const a = {
+			...photo,
+			marks: {
+				ivo: { m1: mark, m2: undefined, m3: { ...mark, kind: 'other' as const } },
+				bede: { m4: mark, m5: mark },
+				maud: { m6: mark }
+			},
+			countedAt: { ivo: at(12), bede: at(11), maud: undefined }
+		};
+		const picture = pictureOf('B-1', { platePhotos: { a } })!;
 		expect(picture.counts).toEqual([
 			{ by: 'bede', count: 2 },
 			{ by: 'ivo', count: 1 }
 		]);
 		expect(picture.marks['ivo']).toEqual({ m1: mark, m3: { ...mark, kind: 'other' } });
+	});
+	it('keeps what was counted before the moment stood beside the marks, until the same person counts again', () => {
+		const plates = { 'B-1': { counters: { ivo: 31, bede: 28, maud: undefined } } };
+		const counted = (countedAt: Record<string, string>) =>
+			pictureOf('B-1', { plates, platePhotos: { a: { ...photo, marks: { ivo: { m1: mark } }, countedAt } } })!.counts;
+		expect(counted({})).toEqual([
+			{ by: 'ivo', count: 31 },
+			{ by: 'bede', count: 28 }
+		]);
+		expect(counted({ ivo: at(13) })).toEqual([
+			{ by: 'bede', count: 28 },
+			{ by: 'ivo', count: 1 }
+		]);
 	});
 });
 

@@ -56,6 +56,10 @@ describe('a plate that stood cold', () => {
 		const slow = plate([0, 16], [10, 16], [10.001, 20]);
 		expect((readableAt_ms(slow, poured_ms, limits) - poured_ms) / HOUR_ms).toBeCloseTo(58, 2);
 		expect((readableAt_ms(plate([0, 16]), poured_ms, limits) - poured_ms) / HOUR_ms).toBe(72);
+		// what was ripe before it grew cold stays ripe
+		const cooled = plate([0, 21], [50, 21], [52, 15]);
+		expect((readableAt_ms(cooled, poured_ms, limits) - poured_ms) / HOUR_ms).toBe(48);
+		expect(stands(cooled, 55)).toMatchObject({ stage: 'readable', standsStill_C: null });
 	});
 	it('stands on the shelf where its warm hours are, and is too old by all of them', () => {
 		const slow = plate([0, 16], [10, 16], [10.001, 20]);
@@ -64,6 +68,21 @@ describe('a plate that stood cold', () => {
 		expect(stands(slow, 59).stage).toBe('readable');
 		expect(stands(slow, 70).stage).toBe('last-chance');
 		expect(stands(slow, 73).stage).toBe('too-old');
+	});
+	it('is told one moment by the clock and by the shelf', () => {
+		const readings = fc.uniqueArray(fc.tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 12, max: 26 })), {
+			minLength: 1,
+			maxLength: 6,
+			selector: ([h]) => h
+		});
+		fc.assert(
+			fc.property(readings, (all) => {
+				const its = plate(...all);
+				const ripe_h = (readableAt_ms(its, poured_ms, limits) - poured_ms) / HOUR_ms;
+				expect(['too-early', 'specks']).toContain(stands(its, ripe_h - 0.001).stage);
+				if (ripe_h < 72) expect(['readable', 'last-chance']).toContain(stands(its, ripe_h + 0.001).stage);
+			})
+		);
 	});
 	it('says that its clock stands still, and when it does no more', () => {
 		expect(stands(plate([0, 20], [20, 15]), 30)).toMatchObject({ standsStill_C: 15, next: null });

@@ -26,45 +26,44 @@ export const readingsOf = ({ stood }: Pick<PlateSheet, 'stood'>): Reading[] =>
 		)
 		.sort((a, b) => a.at_ms - b.at_ms);
 
+interface Span {
+	begins_ms: number;
+	ends_ms: number;
+}
+
 /**
- * Hours between two instants that were too cold: straight from one reading to the next, before the first as it was
- * then, and after the last as it still is. Where nobody read anything, none.
+ * Spans that were too cold: straight from one reading to the next, before the first as it was then, and after the last
+ * as it still is. Where nobody read anything, none.
  */
+function coldSpans(plate: Pick<PlateSheet, 'stood'>, least_C: number): Span[] {
+	const read = readingsOf(plate);
+	const [first, last] = [read[0], read.at(-1)];
+	if (!first || !last) return [];
+	const isCold = ({ temperature_C }: Reading) => temperature_C < least_C;
+	const between = read.slice(1).flatMap((end, i): Span[] => {
+		const begin = read[i]!;
+		if (!isCold(begin) && !isCold(end)) return [];
+		const share = (least_C - begin.temperature_C) / (end.temperature_C - begin.temperature_C);
+		const crosses_ms = begin.at_ms + share * (end.at_ms - begin.at_ms);
+		return [{ begins_ms: isCold(begin) ? begin.at_ms : crosses_ms, ends_ms: isCold(end) ? end.at_ms : crosses_ms }];
+	});
+	return [
+		...(isCold(first) ? [{ begins_ms: -Infinity, ends_ms: first.at_ms }] : []),
+		...between,
+		...(isCold(last) ? [{ begins_ms: last.at_ms, ends_ms: Infinity }] : [])
+	];
+}
+
+/** Hours between two instants that were too cold. */
 export function coldHours(
 	plate: Pick<PlateSheet, 'stood'>,
 	{ from_ms, to_ms }: { from_ms: number; to_ms: number },
 	least_C: number
 ): number {
-	const read = readingsOf(plate);
-	const [first, last] = [read[0], read.at(-1)];
-	if (!first || !last) return 0;
-	const points = [
-		{ ...first, at_ms: Math.min(from_ms, first.at_ms) },
-		...read,
-		{ ...last, at_ms: Math.max(to_ms, last.at_ms) }
-	];
-	let cold_ms = 0;
-	for (const [i, end] of points.entries()) {
-		const begin = points[i - 1];
-		if (begin) cold_ms += coldBetween(begin, end, { from_ms, to_ms }, least_C);
-	}
-	return cold_ms / HOUR_ms;
-}
-
-/** Of one stretch between two readings, the part that lies within the time asked for and under the least. */
-function coldBetween(
-	begin: Reading,
-	end: Reading,
-	{ from_ms, to_ms }: { from_ms: number; to_ms: number },
-	least_C: number
-): number {
-	const [isColdFirst, isColdLast] = [begin.temperature_C < least_C, end.temperature_C < least_C];
-	if (!isColdFirst && !isColdLast) return 0;
-	const share = (least_C - begin.temperature_C) / (end.temperature_C - begin.temperature_C);
-	const crosses_ms = begin.at_ms + share * (end.at_ms - begin.at_ms);
-	const starts_ms = isColdFirst ? begin.at_ms : crosses_ms;
-	const ends_ms = isColdLast ? end.at_ms : crosses_ms;
-	return Math.max(0, Math.min(ends_ms, to_ms) - Math.max(starts_ms, from_ms));
+	const within = coldSpans(plate, least_C).map(({ begins_ms, ends_ms }) =>
+		Math.max(0, Math.min(ends_ms, to_ms) - Math.max(begins_ms, from_ms))
+	);
+	return within.reduce((sum, ms) => sum + ms, 0) / HOUR_ms;
 }
 
 /** The temperature at which the clock of a plate stands still just now; null where it runs, or nobody read any. */
@@ -73,15 +72,18 @@ export function standsStillAt_C(plate: Pick<PlateSheet, 'stood'>, least_C: numbe
 	return last && last.temperature_C < least_C ? last.temperature_C : null;
 }
 
-/** When a plate that was poured then may be read, if it stays as warm as it is; after its last hour where it is cold. */
+/**
+ * When a plate that was poured then has stood warm for long enough to be read, if it stays as warm as it is; its last
+ * hour where it does not come to that before.
+ */
 export function readableAt_ms(
 	plate: Pick<PlateSheet, 'stood'>,
 	poured_ms: number,
 	{ plateReadable_h, plateTooOld_h, plateLeastTemperature_C: least_C }: Limits
 ): number {
-	const tooOld_ms = poured_ms + plateTooOld_h * HOUR_ms;
-	if (standsStillAt_C(plate, least_C) !== null) return tooOld_ms;
-	const until_ms = readingsOf(plate).at(-1)?.at_ms ?? poured_ms;
-	const cold_h = coldHours(plate, { from_ms: poured_ms, to_ms: Math.max(poured_ms, until_ms) }, least_C);
-	return Math.min(tooOld_ms, poured_ms + (plateReadable_h + cold_h) * HOUR_ms);
+	let readable_ms = poured_ms + plateReadable_h * HOUR_ms;
+	// each cold span that begins before it is ripe puts that off by as long as it lasts
+	for (const { begins_ms, ends_ms } of coldSpans(plate, least_C))
+		if (begins_ms < readable_ms) readable_ms += Math.max(0, ends_ms - Math.max(begins_ms, poured_ms));
+	return Math.min(readable_ms, poured_ms + plateTooOld_h * HOUR_ms);
 }

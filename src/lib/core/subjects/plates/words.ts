@@ -18,6 +18,7 @@ export const platePlaces: BranchWords = {
 		count: 'colonies',
 		squares: 'squares of the grid',
 		squaresCounted: 'squares counted',
+		counters: 'colonies counted by',
 		isBlank: 'blank',
 		temperature_C: 'coldest where it stood',
 		stood: 'how warm it was where it stood'

@@ -8,7 +8,7 @@ import { doubt, type Flag } from '../flags';
 import { timesInTurn } from '../moments';
 import { stepsOf } from '../steps';
 import { defineSubject } from '../subject';
-import { isTitrated, type TitrationStep } from './step';
+import { isTitrated, stepOfTitration, type TitrationStep } from './step';
 import { normalityOf, oxygenOf, type TitrantChecks, type TitrationBottle } from './strength';
 
 const HOUR_ms = 3_600_000;
@@ -20,7 +20,7 @@ export const titration = defineSubject({
 	observe({ sheet, lines, card }) {
 		const limits = limitsOf(card);
 		const asked = stepsOf(card, 'titration');
-		const stepOf = (id: string) => asked.find((s) => s.bottles.some((b) => b.id === id)) ?? asked[0];
+		const stepOf = (id: string) => stepOfTitration(id, asked);
 		const bottles = Object.entries(sheet.titrations ?? {});
 		const whole = bottles.filter(([, b]) => !b.hasBubble);
 		const flags = bottles.flatMap(([id, bottle]): Flag[] => [

@@ -17,6 +17,10 @@ const schema = z.object({
 });
 export type TitrationStep = z.infer<typeof schema>;
 
+/** The step that a bottle belongs to; a third one, that was asked for, to the first step. */
+export const stepOfTitration = (id: string, steps: readonly TitrationStep[]): TitrationStep | undefined =>
+	steps.find((s) => s.bottles.some((b) => b.id === id)) ?? steps[0];
+
 /** Whether somebody has found the end point of a bottle, by drops or by burette. */
 export const isTitrated = ({
 	drops,

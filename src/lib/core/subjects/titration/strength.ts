@@ -2,7 +2,7 @@ import { titrantNormality, titrationOxygen } from '../../oxygen';
 import type { Sheet } from '../../logbook';
 import type { Working } from '../../quantity';
 import { mean } from '../../statistics';
-import { isTitrated, type TitrationStep } from './step';
+import { isTitrated, stepOfTitration, type TitrationStep } from './step';
 
 export type TitrationBottle = NonNullable<Sheet['titrations']>[string];
 export type TitrantChecks = Sheet['titrantChecks'];
@@ -85,16 +85,21 @@ const displaced = (step: Pick<TitrationStep, 'bottle_mL' | 'reagents_mL'> | unde
 		? {}
 		: { bottleVolume_mL: step.bottle_mL, displacedVolume_mL: step.reagents_mL };
 
-/** Bottles that were fixed and wait to be titrated, with when their time ends; the most urgent first. */
-export function fixedBottles(
-	titrations: Sheet['titrations'],
-	step: TitrationStep
-): { id: string; label: string; fixed_ms: number; last_ms: number }[] {
-	const waiting = Object.entries(titrations ?? {}).flatMap(([id, bottle]) => {
-		if (bottle.fixedAt === undefined || bottle.hasBubble || isTitrated(bottle)) return [];
-		const fixed_ms = Date.parse(bottle.fixedAt);
+export interface FixedBottle {
+	id: string;
+	label: string;
+	step: TitrationStep;
+	/** The end of the hours in which it is titrated. */
+	last_ms: number;
+}
+
+/** Bottles that were fixed and wait to be titrated; the one whose time ends first stands first. */
+export function fixedBottles(titrations: Sheet['titrations'], steps: readonly TitrationStep[]): FixedBottle[] {
+	const waiting = Object.entries(titrations ?? {}).flatMap(([id, bottle]): FixedBottle[] => {
+		const step = stepOfTitration(id, steps);
+		if (!step || bottle.fixedAt === undefined || bottle.hasBubble || isTitrated(bottle)) return [];
 		const label = step.bottles.find((b) => b.id === id)?.label ?? id;
-		return [{ id, label, fixed_ms, last_ms: fixed_ms + step.within_h * 3_600_000 }];
+		return [{ id, label, step, last_ms: Date.parse(bottle.fixedAt) + step.within_h * 3_600_000 }];
 	});
 	return waiting.sort((a, b) => a.last_ms - b.last_ms);
 }

@@ -71,7 +71,8 @@ export async function figuresUnder(
 		db,
 		z.object({ n: z.coerce.number() }),
 		sql`select count(*) as n from result where program_id = ${programId} and parameter = ${parameter}
-			and source = 'lab' and qualifier is null and status <> 'rejected' and value < ${limit}`
+			and source = 'lab' and is_reported and not is_simulated
+			and qualifier is null and status <> 'rejected' and value < ${limit}`
 	);
 	return row!.n;
 }

@@ -38,7 +38,7 @@
 	<MeasureField {writer} path="titrations/{id}/normality_N" label="Titrant’s label says, N" placed={null} />
 	<MeasureField {writer} path="titrations/{id}/sample_mL" label="Water titrated, mL" placed={null} />
 	<MeasureField {writer} path="titrations/{id}/titrant_mL" label="Titrant it took, mL" placed={null} />
-	<MeasureField {writer} path="titrations/{id}/blank_mL" label="A blank took, mL (empty where none)" placed={null} />
+	<MeasureField {writer} path="titrations/{id}/blank_mL" label="A blank took, mL (if any)" placed={null} />
 </div>
 <p class="say" role="status">
 	{#if found?.belowBlank}<b>Below the blank:</b> titrate again, or look at the blank.
@@ -67,9 +67,12 @@
 <style>
 	.pair {
 		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(9rem, 1fr));
+		grid-template-columns: repeat(2, minmax(0, 1fr));
 		gap: 0.5rem 0.75rem;
 		align-items: end;
+	}
+	.say {
+		margin-top: 0.5rem;
 	}
 	summary {
 		min-height: 3rem;

@@ -3,6 +3,7 @@
 	import { limitsOf } from '$lib/core/method';
 	import { bottlesToPour, bottlesToReceive, onShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
+	import { fixedBottles } from '$lib/core/subjects/titration/strength';
 	import { isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
 	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
@@ -62,7 +63,7 @@
 		find: async (sha256) => suggestMarksOn(await photoBytes(sha256)),
 		newId: () => v7()
 	});
-	const pictures = $derived(new Map(plates.map(([id]) => [id, pictureOf(id, sheet.platePhotos)])));
+	const pictures = $derived(new Map(plates.map(([id]) => [id, pictureOf(id, sheet)])));
 	/** What the plates say together would tell a count that is hidden. */
 	const isHidden = $derived(
 		plates.some(([id, plate]) =>
@@ -75,6 +76,7 @@
 			step.bottles.some((b) => sheet.titrations?.[b.id]?.fixedAt !== undefined)
 		)
 	);
+	const fixed = $derived(fixedBottles(sheet.titrations, titrationSteps));
 	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates and titrations, and about how the bottles came to them. */
@@ -125,16 +127,19 @@
 			<TitrateFixed
 				{step}
 				{sheet}
+				left={fixed.filter((f) => f.step.id === step.id).length}
 				isThirdAsked={log.outcome.flags.some((f) => f.code === 'titrations-apart')}
 				beginsOpen={bottlesToPour(sheet).length === 0}
 				{writer}
 			/>
+		{/each}
+		{#if titrationSteps.length}
 			<MeansNow
 				screen={{ outcome: log.outcome, satchel: app.packed.satchel, card: log.card, now_ms: app.now_ms }}
 				parameters={['dissolved-oxygen']}
 				results={log.outcome.determinations}
 			/>
-		{/each}
+		{/if}
 		{#each bottlesToPour(sheet) as bottle (bottle)}
 			<PourPlates
 				{bottle}
