@@ -7,6 +7,7 @@ import { preservedIn } from '../../core/subjects/bottle/held';
 import { stepOfBottle, type BottleStep } from '../../core/subjects/bottle/step';
 import { stepsOf } from '../../core/subjects/steps';
 import type { Db } from '../db/connect';
+import { cardBodies } from '../db/queries/card-bodies';
 import { rowsOf, written } from '../db/rows';
 
 type BottleSheet = NonNullable<Sheet['bottles']>[string];
@@ -41,7 +42,7 @@ export async function bottlesWhere(db: Db, programId: string, which: SQL): Promi
 			cross join jsonb_each(v.sheet -> 'bottles') b
 			where v.program_id = ${programId} and v.sheet ? 'bottles' and ${which}`
 		),
-		cardsOf(db, programId)
+		cardBodies(db, programId)
 	]);
 	return rows.map(({ cardVersionId, ...row }) => {
 		const card = cards.get(cardVersionId)!;
@@ -69,13 +70,4 @@ export async function labelledBottles(db: Db, programId: string, now_ms: number)
 		preserved: preservedIn(bottle, step),
 		reports: bottle.reports ?? {}
 	}));
-}
-
-async function cardsOf(db: Db, programId: string): Promise<Map<string, MethodCard>> {
-	const rows = await rowsOf(
-		db,
-		z.object({ id: z.string(), body: written<MethodCard>() }),
-		sql`select id, body from method_card_version where program_id = ${programId}`
-	);
-	return new Map(rows.map(({ id, body }) => [id, body]));
 }

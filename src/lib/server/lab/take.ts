@@ -7,7 +7,7 @@ import { knownParameters } from '../db/queries/own-parameters';
 import { labReport, program } from '../db/schema';
 import { officeEntries, type OfficeLine } from '../sync/office-lines';
 import { receiveEntries } from '../sync/receive';
-import { beside } from '../threads/beside';
+import { rememberedBeside } from '../threads/remembered';
 import { labelledBottles } from './bottles';
 import { readReport, type ReportRead } from './read-report';
 import { reportOf, type LabReport } from './reports';
@@ -20,6 +20,8 @@ export type Looked = ReportRead & { fingerprint: string };
 
 /** A file longer than this is read in a thread of its own; a shorter one is read sooner than a thread has begun. */
 const LONG_letters = 100_000;
+/** What was looked at is written a moment later: as long as no bottle has changed, it is what was read then. */
+const readBeside = rememberedBeside('lab-report', 4);
 
 /** What a report would write, by what was said of its words and rows. Nothing is written. */
 export async function lookAtReport(
@@ -35,7 +37,7 @@ export async function lookAtReport(
 	const read =
 		report.content.length < LONG_letters
 			? readReport(report.content, from, options)
-			: await beside('lab-report', report.content, from, options);
+			: await readBeside(report.content, from, options);
 	return 'why' in read ? read : { ...read, fingerprint: fingerprintOf(read.lines) };
 }
 

@@ -6,6 +6,7 @@ import { Entry, type Sheet } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import type { ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
+import { cardBodies } from '../db/queries/card-bodies';
 import { instant, rowsOf, written, writtenNumber } from '../db/rows';
 import { tripsOf } from '../plan/trip';
 
@@ -79,16 +80,16 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			elevation_m: z.number(),
 			latitude: z.number(),
 			wading_depth_m: z.number().nullable(),
-			body: written<MethodCard>()
+			card_version_id: z.string()
 		}),
 		sql`
 		select v.id, v.site_id, v.round_id, v.started_at, s.code, p.time_zone, p.settings->>'reportTo' as report_to,
-			s.elevation_m, s.latitude, s.wading_depth_m, c.body from visit v
+			s.elevation_m, s.latitude, s.wading_depth_m, v.card_version_id from visit v
 		join program p on p.id = v.program_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
-		join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
 		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`
 	);
+	const cards = await cardBodies(db, programId, [...new Set(visits.map((v) => v.card_version_id))]);
 	const entries = await rowsOf(
 		db,
 		EntryRow,
@@ -120,7 +121,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			elevation_m: v.elevation_m,
 			latitude: v.latitude,
 			wadingDepth_m: v.wading_depth_m,
-			card: v.body,
+			card: cards.get(v.card_version_id)!,
 			entries: rows.map(entryOf),
 			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, r.skew_ms]]))),
 			instruments: instruments(startedAt),
@@ -166,9 +167,11 @@ async function labelsElsewhere(
 			and v.started_at between ${new Date(Math.min(...times) - LABELS_WITHIN_days * DAY_ms).toISOString()} and ${new Date(Math.max(...times) + LABELS_WITHIN_days * DAY_ms).toISOString()}`
 	);
 	const siteOf = new Map(visits.map((v) => [v.id, v.site_id]));
+	const byLabel = new Map<string, typeof rows>();
+	for (const row of rows) byLabel.set(row.label, [...(byLabel.get(row.label) ?? []), row]);
 	const found = new Map<string, Record<string, string>>();
 	for (const { visit_id, value } of labels) {
-		const other = rows.find((r) => r.label === value && r.site_id !== siteOf.get(visit_id));
+		const other = byLabel.get(String(value))?.find((r) => r.site_id !== siteOf.get(visit_id));
 		if (other) found.set(visit_id, { ...found.get(visit_id), [String(value)]: other.name });
 	}
 	return found;
@@ -205,34 +208,40 @@ export async function instrumentFacts(db: Db, programId: string): Promise<(at: D
 		);
 }
 
-/** What earlier visits to the same site have seen of each parameter, for many visits at once. */
+/**
+ * What earlier visits to the same site have seen of each parameter, for many visits at once; worked out once for each
+ * moment at a site, however many visits began there then.
+ */
 export async function usualBefore(
 	db: Db,
 	programId: string,
 	visits: readonly Pick<VisitFacts, 'id' | 'siteId' | 'startedAt'>[]
 ): Promise<Map<string, NonNullable<Context['site']['usual']>>> {
 	if (visits.length === 0) return new Map();
-	const asked = JSON.stringify(visits.map((v) => ({ id: v.id, site_id: v.siteId, at: v.startedAt.toISOString() })));
+	const momentOf = (v: Pick<VisitFacts, 'siteId' | 'startedAt'>) => `${v.siteId} ${v.startedAt.toISOString()}`;
+	const moments = [...new Map(visits.map((v) => [momentOf(v), v])).values()].map((v) => ({
+		moment: momentOf(v),
+		site_id: v.siteId,
+		at: v.startedAt.toISOString()
+	}));
 	const rows = await rowsOf(
 		db,
 		z.object({
-			visit_id: z.string(),
+			moment: z.string(),
 			parameter: written<ParameterCode>(),
 			low: z.number(),
 			high: z.number(),
 			visits: z.number()
 		}),
 		sql`
-		select q.id as visit_id, r.parameter, min(r.value) as low, max(r.value) as high, count(*)::int as visits
-		from jsonb_to_recordset(${asked}::jsonb) as q(id uuid, site_id uuid, at timestamptz)
-		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.is_reported and r.status <> 'rejected' and not r.is_simulated
-			and r.at < q.at and r.at > q.at - ${HISTORY}::interval
-		group by q.id, r.parameter`
+		select q.moment, r.parameter, min(r.value) as low, max(r.value) as high, count(*)::int as visits
+		from jsonb_to_recordset(${JSON.stringify(moments)}::jsonb) as q(moment text, site_id uuid, at timestamptz)
+		join result r on r.program_id = ${programId} and r.site_id = q.site_id and r.is_reported
+			and r.status <> 'rejected' and not r.is_simulated and r.at < q.at and r.at > q.at - ${HISTORY}::interval
+		group by q.moment, r.parameter`
 	);
-	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
-	for (const { visit_id, parameter, low, high, visits: n } of rows)
-		usual.set(visit_id, { ...usual.get(visit_id), [parameter]: { low, high, visits: n } });
-	return usual;
+	const usual = usualBy(rows, (row) => row.moment);
+	return new Map(visits.map((v) => [v.id, usual.get(momentOf(v)) ?? {}]));
 }
 
 /** What each site has shown so far, from the digest that every projection keeps. */
@@ -252,8 +261,19 @@ export async function usualOfSites(
 		sql`
 		select site_id, parameter, low, high, visits from site_usual where program_id = ${programId}`
 	);
+	return usualBy(rows, (row) => row.site_id);
+}
+
+type UsualRow = Usual & { parameter: ParameterCode };
+
+function usualBy<Row extends UsualRow>(rows: readonly Row[], keyOf: (row: Row) => string) {
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
-	for (const { site_id, parameter, low, high, visits } of rows)
-		usual.set(site_id, { ...usual.get(site_id), [parameter]: { low, high, visits } });
+	for (const row of rows) {
+		const key = keyOf(row);
+		const { parameter, low, high, visits } = row;
+		const there = usual.get(key) ?? {};
+		there[parameter] = { low, high, visits };
+		usual.set(key, there);
+	}
 	return usual;
 }

@@ -7,12 +7,13 @@ import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
 import { loadRoundDay } from '$lib/server/plan/round-day';
 import { whoCouldGo } from '$lib/server/plan/who-could-go';
-import { solveDay } from '$lib/server/threads/solve-day';
+import { rememberedBeside } from '$lib/server/threads/remembered';
 import { serverNow_ms } from '$lib/server/settings';
 import type { PageServerLoad } from './$types';
 
 /** Under this much slack a day is called thin, and what would help is worked out. */
 const THIN_min = 45;
+const solveDay = rememberedBeside('day', 200);
 
 export const load: PageServerLoad = async ({ locals, params }) => {
 	const member = locals.member!;
