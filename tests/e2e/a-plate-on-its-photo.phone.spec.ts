@@ -142,3 +142,68 @@ test('a plate is counted on its photo with no network; a second person counts it
 	await expect(again.locator('.ring').first()).toBeVisible();
 	await other.close();
 });
+
+test('of a crowded plate some squares are counted, on its photo, and the figure stands for the whole', async ({
+	page,
+	context
+}) => {
+	await packField(page);
+	await page.goto('/bench');
+	await page
+		.getByRole('link', { name: /^Read TE3-\d{6}-B-1/ })
+		.first()
+		.click();
+	const crowded = page.getByRole('article', { name: /-B-1$/ });
+	const photo = crowded.getByRole('application', { name: /^Photo of the plate/ });
+	await expect(photo.locator('img')).toBeVisible();
+	await context.setOffline(true);
+
+	await crowded.getByText('Crowded? Count some squares only').click();
+	await crowded.getByRole('button', { name: 'Lay a grid' }).click();
+	await expect(crowded.getByText(/Mark in the 20 framed squares only/)).toBeVisible();
+	await expect(photo.locator('.square')).toHaveCount(20);
+	const asDrawn = () =>
+		photo.locator('.square').evaluateAll((all) => all.map((s) => (s as HTMLElement).style.cssText).toSorted());
+	const first = await asDrawn();
+	await crowded.getByRole('button', { name: '10 squares more' }).click();
+	await expect(photo.locator('.square')).toHaveCount(30);
+	expect((await asDrawn()).filter((s) => first.includes(s))).toHaveLength(20);
+	await crowded.getByRole('button', { name: 'Suggest marks' }).click();
+	await crowded.getByRole('button', { name: /^I looked: confirm/ }).click();
+	await expect(photo.locator('.colony.beside')).toHaveCount(0);
+	const marked = await photo.locator('.colony').count();
+	// the model that drew the photo knows what lies in the squares
+	const model = simulatedPlate({ seed: 6402, colonies: 118, others: 22, bubbles: 5, glares: 1 });
+	const boxes = await photo.locator('.square').evaluateAll((all) =>
+		all.map((s) => {
+			const { left, top, width, height } = (s as HTMLElement).style;
+			return [left, top, width, height].map((p) => parseFloat(p) / 100) as [number, number, number, number];
+		})
+	);
+	const there = model.colonies.filter(({ x_px, y_px }) => {
+		const [x, y] = [x_px / model.width_px, y_px / model.height_px];
+		return boxes.some(([left, top, width, height]) => x >= left && x < left + width && y >= top && y < top + height);
+	}).length;
+	expect(there).toBeGreaterThan(20);
+	expect(Math.abs(marked - there)).toBeLessThanOrEqual(3); // a colony on an edge, or one that was not seen
+	await expect(crowded.getByText(`${String(marked)} colonies marked`)).toBeVisible();
+	await expect(
+		crowded.getByText(`on about ${String(Math.round((marked * 95) / 30))} on the whole plate`)
+	).toBeVisible();
+
+	// a mark beside the squares stays, and is not counted
+	await photo.focus();
+	for (let i = 0; i < 9; i++) await page.keyboard.press('Shift+ArrowUp');
+	await page.keyboard.press('Enter');
+	await expect(crowded.getByText('1 mark beside the squares, not counted')).toBeVisible();
+	await page.reload();
+	await expect(crowded.getByText('1 mark beside the squares, not counted')).toBeVisible();
+	await crowded.getByRole('button', { name: 'Read now' }).click();
+	await expect(crowded).toContainText(`counted: ${String(marked)} colonies in 30 of 95 squares`);
+	// 1 mL was poured: so many colonies in 30 of 95 parts of it
+	const per100mL = (marked / (30 / 95)) * 100;
+	const said = await page.getByRole('status').filter({ hasText: 'E. coli: ' }).textContent();
+	expect(Number(/E\. coli: ([\d\s]+)/.exec(said!)![1]!.replace(/\s/g, ''))).toBe(Math.round(per100mL));
+	await context.setOffline(false);
+	await expect(page.getByRole('button', { name: 'all sent' })).toBeVisible();
+});

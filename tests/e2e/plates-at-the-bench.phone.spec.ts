@@ -205,5 +205,21 @@ test('a plate that stands too cold waits: its clock stands still, and goes on wh
 	await warm.getByRole('button', { name: 'Read the simulated thermometer' }).click();
 	await expect(warm.getByRole('status')).toContainText(/°C, simulated, at/);
 	await expect(first.getByRole('status').first()).toContainText('read it now in');
+
+	// they all stand in one place: read once for the plates of every visit, and struck as one
+	await page.goto('/bench');
+	await read('24.5');
+	await expect(warm.getByRole('status')).toContainText('24.5 °C at');
+	for (const site of ['HO1', 'TE5']) {
+		await page.goto('/bench');
+		await page
+			.getByRole('link', { name: new RegExp(`^(Read|Open) ${site}-\\d{6}-B-1`) })
+			.first()
+			.click();
+		await expect(warm.getByRole('status')).toContainText('24.5 °C at');
+	}
+	await page.goto('/bench');
+	await warm.getByRole('button', { name: 'Strike 24.5 °C' }).click();
+	await expect(warm.getByRole('status')).not.toContainText('24.5 °C');
 	await context.setOffline(false);
 });

@@ -1,5 +1,5 @@
 import { liveQuery } from 'dexie';
-import { fold, type Sheet } from '$lib/core/logbook';
+import { fold, type Folded, type Sheet } from '$lib/core/logbook';
 import type { MethodCard } from '$lib/core/method';
 import { store, type KeptEntry, type Packed } from './store';
 
@@ -8,6 +8,7 @@ export interface BenchVisit {
 	siteName: string;
 	card: MethodCard;
 	sheet: Pick<Sheet, 'bottles' | 'plates' | 'growthTubes' | 'titrations'>;
+	lines: Folded['lines'];
 }
 
 /** All bottles, plates, tubes and fixed bottles on this device, by the visits that they are of. */
@@ -37,10 +38,10 @@ export class BenchShelf {
 			else byVisit.set(line.visitId, [line]);
 		}
 		return [...byVisit].flatMap(([id, lines]) => {
-			const { sheet } = fold(lines);
+			const { sheet, lines: folded } = fold(lines);
 			const card = satchel.cards.find((c) => c.id === sheet.opening?.cardVersionId)?.card;
 			const site = satchel.sites.find((s) => s.id === sheet.opening?.siteId);
-			return card ? [{ id, card, sheet, siteName: site?.name ?? '' }] : [];
+			return card ? [{ id, card, sheet, lines: folded, siteName: site?.name ?? '' }] : [];
 		});
 	});
 }

@@ -47,6 +47,7 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['plates/TE1-260514-B-1/counters/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001', 24],
 			['platePhotos/p/countedAt/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001', iso],
 			['platePhotos/p/sha256', 'ab'.repeat(32)],
+			['platePhotos/p/grid', { x: 0.5, y: 0.5, rx: 0.3, ry: 0.4, squares: 20 }],
 			['platePhotos/p/marks/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001/m1', { x: 0.5, y: 0.25, kind: 'counts' }]
 		],
 		[
@@ -65,6 +66,8 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['platePhotos/p/countedAt/somebody', 'noon', /instant is like/],
 			['plates/TE1-260514-B-1/squares', 0, /a square at least/],
 			['plates/TE1-260514-B-1/squaresCounted', 2.5, /a count is whole/],
+			['platePhotos/p/grid', { x: 0.5, y: 0.5, rx: 0, ry: 0.4, squares: 20 }, /larger than nothing/],
+			['platePhotos/p/grid', { x: 0.5, y: 0.5, rx: 0.3, ry: 0.4, squares: 0 }, /a square at least/],
 			['platePhotos/p/sha256', 'mine.jpg', /named by the SHA-256/],
 			['platePhotos/p/marks/a/m1', { x: 1.5, y: 0.2, kind: 'counts' }, /out of the photo/],
 			['platePhotos/p/marks/a/m1', { x: 0.5, y: 0.2, kind: 'maybe' }, /counts/],

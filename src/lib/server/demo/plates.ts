@@ -28,13 +28,17 @@ interface Batch {
 	isSent?: boolean;
 	/** Colonies on its first plate, of which there is a photo that nobody counted yet. */
 	onPhoto?: number;
+	/** Volumes in mL of which five tubes each were filled with it. */
+	tubes_mL?: readonly number[];
 }
+
+const TUBES_OF_A_VOLUME = 5;
 
 /** Card limits as hours of age; a plate of each stage. */
 const batches = ({ plateReadable_h, plateTooOld_h }: Parameters<typeof stagesFrom_h>[0]): readonly Batch[] => {
 	const from_h = stagesFrom_h({ plateReadable_h, plateTooOld_h });
 	return [
-		{ site: 'HO1', poured_h: 20 },
+		{ site: 'HO1', poured_h: 25, tubes_mL: [10, 1, 0.1] },
 		{ site: 'TE5', poured_h: from_h.specks + 3, isSent: true },
 		{ site: 'TE3', poured_h: from_h.readable + 2, onPhoto: 118 },
 		{ site: 'EB2', poured_h: from_h['last-chance'] + 1, isSent: true },
@@ -60,7 +64,7 @@ function batchOf(
 	cast: Cast,
 	cardVersionId: string,
 	readable_h: number,
-	{ site, poured_h, counts, blank, isSent, onPhoto }: Batch,
+	{ site, poured_h, counts, blank, isSent, onPhoto, tubes_mL = [] }: Batch,
 	nth: number
 ): Shelf {
 	const [first, second]: [Writer, Writer] = [cast.writers.get('SO')!, cast.writers.get('OT')!];
@@ -109,6 +113,16 @@ function batchOf(
 	write(first, CARRIED_h * 60, 'bottles/bacteria/platedAt', at(CARRIED_h * 60));
 	for (const n of [1, 2]) pour('bacteria', label, n, counts?.[n - 1]);
 	if (blankLabel !== null) pour('bacteria-blank', blankLabel, 1, blank);
+	if (tubes_mL.length > 0) {
+		const filled = CARRIED_h * 60 + 5;
+		const set = `growthTubes/${label}-T1`;
+		write(first, filled, `${set}/bottle`, 'bacteria');
+		for (const [i, volume_mL] of tubes_mL.entries()) {
+			write(first, filled, `${set}/rows/r${i + 1}/volume_mL`, volume_mL);
+			write(first, filled, `${set}/rows/r${i + 1}/tubes`, TUBES_OF_A_VOLUME);
+		}
+		write(first, filled, `${set}/filledAt`, at(filled));
+	}
 	if (onPhoto === undefined) return { entries, photos: [] };
 	const jpeg = photoOfPlate(6_400 + nth, onPhoto);
 	const sha256 = createHash('sha256').update(jpeg).digest('hex');

@@ -1,5 +1,6 @@
 <script module lang="ts">
-	import { countOf, type PlatePicture } from '$lib/core/subjects/plates/photos';
+	import { countOf, isCountedAt } from '$lib/core/subjects/plates/photo-grid';
+	import type { PlatePicture } from '$lib/core/subjects/plates/photos';
 	import type { PlateSheet } from '$lib/core/subjects/plates/shelf';
 	import type { Writer } from '../entry/writer';
 	import type { Camera } from './camera';
@@ -28,7 +29,7 @@
 	/** The first count stays hidden from whoever may count second; that they looked outlives a reload. */
 	const isHidden = $derived(isHiddenFrom(camera.memberId, plate, picture, writer.drafts[at('shown')] === '1'));
 	const isCounting = $derived(isHidden && writer.drafts[at('blind')] === '1');
-	const mine = $derived(countOf(picture?.marks[camera.memberId]));
+	const mine = $derived(countOf(picture?.marks[camera.memberId], picture?.squares));
 	const counts = $derived(picture?.counts ?? []);
 	const apart = $derived(countsApart({ counts }));
 	/** Whose marks are shown: one's own, else of whoever counted first. */
@@ -36,7 +37,10 @@
 	let isShowing = $state(false);
 	/** What only one of the two who counted marked. */
 	const ringed = $derived.by(() => {
-		const [a, b] = counts.map(({ by }) => Object.values(picture?.marks[by] ?? {}).filter((m) => m.kind === 'counts'));
+		const squares = picture?.squares ?? null;
+		const [a, b] = counts.map(({ by }) =>
+			Object.values(picture?.marks[by] ?? {}).filter((m) => m.kind === 'counts' && isCountedAt(m, squares))
+		);
 		if (!a || !b) return [];
 		const { onlyFirst, onlySecond } = sameMarks({ first: a, second: b, within: SAME });
 		return [...onlyFirst.map((i) => a[i]!), ...onlySecond.map((j) => b[j]!)];

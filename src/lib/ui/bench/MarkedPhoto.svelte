@@ -1,6 +1,7 @@
 <script module lang="ts">
 	import type { MarkPlace } from '$lib/core/bacteria';
-	import type { Mark } from '$lib/core/subjects/plates/branch';
+	import type { Mark, PhotoGrid } from '$lib/core/subjects/plates/branch';
+	import { isCountedAt, type Square } from '$lib/core/subjects/plates/photo-grid';
 
 	export interface Props {
 		sha256: string;
@@ -12,6 +13,9 @@
 		chosen: string | null;
 		pencil: readonly MarkPlace[];
 		ringed: readonly MarkPlace[];
+		/** A grid over the medium, and the squares in which colonies are counted. */
+		grid: PhotoGrid | null;
+		squares: readonly Square[] | null;
 		/**
 		 * A place was tapped, or chosen with the arrow keys; `apart_px`: how far a mark lies from it on the screen. Null:
 		 * the photo is looked at only.
@@ -23,7 +27,7 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 
-	let { sha256, address, zoom, marks, chosen, pencil, ringed, onplace }: Props = $props();
+	let { sha256, address, zoom, marks, chosen, pencil, ringed, grid, squares, onplace }: Props = $props();
 
 	const STEP = 0.01;
 	const ways: Record<string, readonly [number, number]> = {
@@ -71,7 +75,8 @@
 		const within = (n: number) => Math.min(1, Math.max(0, n));
 		cross = { x: within(cross.x + way[0] * step), y: within(cross.y + way[1] * step) };
 	}
-	const placed = ({ x, y }: MarkPlace) => `left: ${String(x * 100)}%; top: ${String(y * 100)}%`;
+	const percent = (share: number) => `${String(share * 100)}%`;
+	const placed = ({ x, y }: MarkPlace) => `left: ${percent(x)}; top: ${percent(y)}`;
 </script>
 
 <div class="frame" class:zoomed={zoom > 1}>
@@ -94,9 +99,20 @@
 				onload={() => (isMissing = false)}
 				onerror={() => (isMissing = true)}
 			/>{/if}
+		{#if grid}<i class="medium" style="{placed(grid)}; width: {percent(2 * grid.rx)}; height: {percent(2 * grid.ry)}"
+			></i>{/if}
+		{#each squares ?? [] as s (`${String(s.left)} ${String(s.top)}`)}<i
+				class="square"
+				style="left: {percent(s.left)}; top: {percent(s.top)}; width: {percent(s.right - s.left)}; height: {percent(
+					s.bottom - s.top
+				)}"
+			></i>{/each}
 		{#each pencil as p, i (i)}<i class="pencil" style={placed(p)}></i>{/each}
 		{#each Object.entries(marks) as [id, mark] (id)}
-			<i class={['colony', mark.kind, chosen === id && 'chosen']} style={placed(mark)}></i>
+			<i
+				class={['colony', mark.kind, chosen === id && 'chosen', !isCountedAt(mark, squares) && 'beside']}
+				style={placed(mark)}
+			></i>
 		{/each}
 		{#each ringed as r, i (i)}<i class="ring" style={placed(r)}></i>{/each}
 		{#if cross}<i class="cross" style={placed(cross)}></i>{/if}
@@ -142,6 +158,23 @@
 	.colony.other {
 		border-radius: 0;
 		border-color: var(--on-photo-light);
+	}
+	.colony.beside {
+		opacity: 0.5;
+		border-style: dotted;
+	}
+	.medium {
+		aspect-ratio: auto;
+		border: 1.5px dashed var(--on-photo-light);
+		outline: 1px solid var(--on-photo-dark);
+	}
+	.square {
+		translate: none;
+		aspect-ratio: auto;
+		border-radius: 0;
+		border: 1.5px solid var(--on-photo-light);
+		outline: 1px solid var(--on-photo-dark);
+		background: color-mix(in srgb, var(--on-photo-light) 14%, transparent);
 	}
 	.colony.chosen {
 		outline: 4px solid var(--on-photo-light);

@@ -1,7 +1,8 @@
 <script module lang="ts">
 	import type { MarkPlace } from '$lib/core/bacteria';
 	import type { Mark } from '$lib/core/subjects/plates/branch';
-	import { countOf, type PlatePicture } from '$lib/core/subjects/plates/photos';
+	import { countOf, isCountedAt } from '$lib/core/subjects/plates/photo-grid';
+	import type { PlatePicture } from '$lib/core/subjects/plates/photos';
 	import { silentWords } from '$lib/core/subjects/plates/words';
 	import type { Writer } from '../entry/writer';
 	import type { Camera } from './camera';
@@ -13,6 +14,8 @@
 		by?: string;
 		/** Marks that only one of two people made: ringed, and not to be touched. */
 		ringed?: readonly MarkPlace[];
+		/** Its plate is not read yet: a grid can be laid over it. */
+		mayLay?: boolean;
 		/** It is looked at, and no more marked. */
 		isClosed?: boolean;
 		writer: Writer;
@@ -22,9 +25,18 @@
 
 <script lang="ts">
 	import { counted } from '$lib/core/wording';
+	import GridOnPhoto from './GridOnPhoto.svelte';
 	import MarkedPhoto from './MarkedPhoto.svelte';
 
-	let { picture: of, camera, by = camera.memberId, ringed = [], isClosed = false, writer }: Props = $props();
+	let {
+		picture: of,
+		camera,
+		by = camera.memberId,
+		ringed = [],
+		mayLay = false,
+		isClosed = false,
+		writer
+	}: Props = $props();
 
 	const NEAR_px = 10; // a tap this near a mark means the mark
 	const SAME = 0.01; // of the photo: what is suggested here is marked already
@@ -37,8 +49,9 @@
 	let isBusy = $state(false);
 	const mine = $derived(of.marks[by] ?? {});
 	const base = $derived(`platePhotos/${of.id}/marks/${by}`);
-	const counting = $derived(countOf(mine));
-	const others = $derived(Object.keys(mine).length - counting);
+	const counting = $derived(countOf(mine, of.squares));
+	const others = $derived(Object.values(mine).filter((m) => m.kind === 'other').length);
+	const beside = $derived(Object.keys(mine).length - counting - others);
 
 	function at(place: MarkPlace, apart_px: (mark: MarkPlace) => number) {
 		const nearest = <T extends MarkPlace>(marks: T[]) =>
@@ -80,7 +93,9 @@
 			const found = await camera.find(of.sha256);
 			if ('silent' in found) said = silentWords[found.silent];
 			else {
-				pencil = found.marks.filter((p) => Object.values(mine).every((m) => Math.hypot(m.x - p.x, m.y - p.y) > SAME));
+				pencil = found.marks.filter(
+					(p) => isCountedAt(p, of.squares) && Object.values(mine).every((m) => Math.hypot(m.x - p.x, m.y - p.y) > SAME)
+				);
 				said = pencil.length
 					? `${counted(pencil.length, 'spot')} that may be colonies, in pencil. None counts until you confirm it.`
 					: 'It sees nothing that is not marked yet.';
@@ -100,14 +115,17 @@
 	{chosen}
 	{pencil}
 	{ringed}
+	grid={of.grid}
+	squares={of.squares}
 	onplace={isClosed ? null : at}
 />
 <p class="tally" role="status">
 	<b>{counting}</b>
 	{counting === 1 ? 'colony' : 'colonies'} marked{by === camera.memberId ? '' : ` by ${writer.initialsOf(by)}`}{others
 		? `, ${counted(others, 'of another kind', 'of other kinds')}`
-		: ''}
+		: ''}{beside ? `, ${counted(beside, 'mark')} beside the squares, not counted` : ''}
 </p>
+{#if !isClosed && mayLay}<GridOnPhoto {of} {counting} {camera} {writer} />{/if}
 <div class="acts" role="group" aria-label="How the photo is shown and marked">
 	{#each zooms as z (z)}
 		<button

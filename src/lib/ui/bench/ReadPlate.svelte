@@ -1,7 +1,7 @@
 <script module lang="ts">
 	import type { Limits } from '$lib/core/method';
 	import type { OnShelf, PlateSheet } from '$lib/core/subjects/plates/shelf';
-	import { countOf, type PlatePicture } from '$lib/core/subjects/plates/photos';
+	import type { PlatePicture } from '$lib/core/subjects/plates/photos';
 	import type { Writer } from '../entry/writer';
 	import type { Camera } from './camera';
 
@@ -21,6 +21,7 @@
 <script lang="ts">
 	import { readPlain, readWhole } from '$lib/core/quantity';
 	import { temperature_C } from '$lib/core/leaf';
+	import { countOf, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
 	import { typedGrid } from '$lib/core/subjects/plates/squares';
 	import { plateStates } from '$lib/core/subjects/plates/branch';
 	import { plateStateWords, sayNext, stageWords } from '$lib/core/subjects/plates/words';
@@ -40,7 +41,9 @@
 	/** What is typed and not kept yet. */
 	const drafted = (place: string) => writer.drafts[at(place)] ?? '';
 	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */
-	const taps = $derived(picture ? countOf(picture.marks[camera.memberId]) : readWhole(drafted('count')));
+	const taps = $derived(
+		picture ? countOf(picture.marks[camera.memberId], picture.squares) : readWhole(drafted('count'))
+	);
 	let coldest = $state('');
 	const temperature = $derived.by(() => {
 		const read = readPlain(coldest);
@@ -53,10 +56,12 @@
 			? `Under ${limits.plateLeastTemperature_C} °C plates grow too slowly for the clock.`
 			: null;
 	});
-	/** Of a grid, where only some of its squares are counted; a photo is counted whole. */
-	const grid = $derived(
-		picture || found !== 'counted' ? 'none' : typedGrid(drafted('squares'), drafted('squaresCounted'))
-	);
+	/** Of a grid, where only some of its squares are counted: drawn on the photo, or typed. */
+	const grid = $derived.by(() => {
+		if (found !== 'counted') return 'none';
+		if (picture?.squares) return { squares: SQUARES_OF_MEDIUM, squaresCounted: picture.squares.length };
+		return picture ? 'none' : typedGrid(drafted('squares'), drafted('squaresCounted'));
+	});
 	const isGridClear = $derived(grid === 'none' || (grid !== 'begun' && !('why' in grid)));
 	const isReady = $derived(
 		isGridClear && (found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null)
@@ -107,7 +112,7 @@
 						: 'Hold the plate to the light, mark each on the rim’s underside as you tap.'}
 				</p>
 				{#if picture}
-					<PlatePhoto {picture} {camera} {writer} />
+					<PlatePhoto {picture} {camera} {writer} mayLay />
 					<p>
 						<button
 							type="button"

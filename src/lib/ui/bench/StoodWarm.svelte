@@ -6,18 +6,21 @@
 	import type { PlateSheet } from '$lib/core/subjects/plates/shelf';
 	import { coldHours, readingsOf, standsStillAt_C } from '$lib/core/subjects/plates/warmth';
 	import { sayDuration, sayTime } from '$lib/core/wording';
-	import { stamp, type Writer } from '../entry/writer';
 
 	interface Props {
-		/** Those that still grow, by their names. */
-		plates: readonly (readonly [string, PlateSheet])[];
+		/** Those that still grow, and stand together: what was read of one was read of all. */
+		plates: readonly PlateSheet[];
 		limits: Limits;
 		/** A thermometer that can be read by a tap; what is shipped is a stand-in, and only a demo has it. */
 		thermometer: { isSimulated: boolean; read: () => number } | null;
-		newId: () => string;
-		writer: Writer;
+		now_ms: number;
+		timeZone: string;
+		/** Writes it at each of the plates. */
+		onread: (read: { temperature_C: number; isSimulated?: true }) => void;
+		/** The reading of that moment was a slip: strikes it at each. */
+		onstrike: (at_ms: number) => void;
 	}
-	let { plates, limits, thermometer, newId, writer }: Props = $props();
+	let { plates, limits, thermometer, now_ms, timeZone, onread, onstrike }: Props = $props();
 
 	const least_C = $derived(limits.plateLeastTemperature_C);
 	let text = $state('');
@@ -25,14 +28,17 @@
 		const read = readPlain(text);
 		return temperature_C.safeParse(read).success ? read : null;
 	});
-	/** They stand together: what was read of one was read of all. */
-	const first = $derived(plates[0]![1]);
-	const last = $derived(readingsOf(first).at(-1));
+	/** One that was poured later has no part in the readings before it: the longest there tells most. */
+	const first = $derived(plates.toSorted((a, b) => (a.pouredAt ?? '').localeCompare(b.pouredAt ?? ''))[0]!);
+	const last = $derived(
+		plates
+			.flatMap((plate) => readingsOf(plate))
+			.toSorted((a, b) => a.at_ms - b.at_ms)
+			.at(-1)
+	);
 	const still_C = $derived(standsStillAt_C(first, least_C));
 	const cold_h = $derived(
-		first.pouredAt === undefined
-			? 0
-			: coldHours(first, { from_ms: Date.parse(first.pouredAt), to_ms: writer.now_ms }, least_C)
+		first.pouredAt === undefined ? 0 : coldHours(first, { from_ms: Date.parse(first.pouredAt), to_ms: now_ms }, least_C)
 	);
 
 	function keepTyped(event: SubmitEvent) {
@@ -40,17 +46,8 @@
 		if (read_C !== null) keep(read_C, false);
 	}
 	function keep(temperature_C: number, isSimulated: boolean) {
-		const reading = { at: stamp(writer), temperature_C, ...(isSimulated ? { isSimulated: true } : {}) };
-		const id = newId();
-		void writer.setAll(Object.fromEntries(plates.map(([plate]) => [`plates/${plate}/stood/${id}`, reading])));
+		onread({ temperature_C, ...(isSimulated ? { isSimulated: true } : {}) });
 		text = '';
-	}
-	/** The last reading was a slip: it is struck from all that stand there. */
-	function strike() {
-		for (const [plate, { stood }] of plates) {
-			const [id] = Object.entries(stood ?? {}).findLast(([, r]) => Date.parse(r?.at ?? '') === last?.at_ms) ?? [];
-			if (id !== undefined) writer.strike(`plates/${plate}/stood/${id}`, 'misread');
-		}
 	}
 </script>
 
@@ -71,10 +68,7 @@
 		{:else if read_C !== null && read_C < least_C}Under {least_C} °C plates hardly grow: somewhere warmer, such as above a
 			cupboard.
 		{:else if last}
-			{writeNumber(last.temperature_C)} °C{last.isSimulated ? ', simulated,' : ''} at {sayTime(
-				last.at_ms,
-				writer.timeZone
-			)}.
+			{writeNumber(last.temperature_C)} °C{last.isSimulated ? ', simulated,' : ''} at {sayTime(last.at_ms, timeZone)}.
 			{#if still_C !== null}Too cold: the clock stands still until it is {least_C} °C.{/if}
 			{#if cold_h >= 0.1}{sayDuration(cold_h * 3_600_000)} were too cold, and reading waits as much longer.{/if}
 		{:else}Read the thermometer morning and evening: under {least_C} °C the clock stands still.{/if}
@@ -87,7 +81,7 @@
 		>
 	{/if}
 	{#if last}
-		<button type="button" class="btn preset-outlined-surface-500" onclick={strike}
+		<button type="button" class="btn preset-outlined-surface-500" onclick={() => onstrike(last.at_ms)}
 			>Strike {writeNumber(last.temperature_C)} °C</button
 		>
 	{/if}

@@ -1,3 +1,4 @@
+import type { MediumPlace } from '$lib/core/subjects/plates/branch';
 import type { Suggested } from '$lib/core/subjects/plates/words';
 
 /** What counting on a photo needs of the device, and who counts. */
@@ -8,5 +9,7 @@ export interface Camera {
 	address: (sha256: string) => Promise<string>;
 	/** Looks for colonies in it. */
 	find: (sha256: string) => Promise<Suggested>;
+	/** Looks for the medium in it; in its middle where it finds none. */
+	medium: (sha256: string) => Promise<MediumPlace & { isFound: boolean }>;
 	newId: () => string;
 }

@@ -8,7 +8,8 @@ export interface Dish {
 	radius: number;
 }
 
-const WALL = 0.94; // shares of the dish's radius within which there is medium
+/** Share of the dish's radius within which there is medium: the rest is its wall. */
+export const MEDIUM = 0.94;
 
 /** The dish is what is large, round and lighter than the table; null where nothing is. */
 export function findDish(image: Image): Dish | null {
@@ -27,7 +28,7 @@ export function findDish(image: Image): Dish | null {
 }
 
 export const isInDish = ({ x, y, radius }: Dish, column: number, row: number): boolean =>
-	(column - x) ** 2 + (row - y) ** 2 < (WALL * radius) ** 2;
+	(column - x) ** 2 + (row - y) ** 2 < (MEDIUM * radius) ** 2;
 
 const RIM_RAYS = 72;
 /** Shares of the dish's radius over which its edge goes from table to dish where the photo is sharp enough. */

@@ -1,7 +1,9 @@
 import { Image } from 'image-js';
 import { describe, expect, it } from 'vitest';
 import { sameMarks, simulatedPlate } from '$lib/core/bacteria';
-import { suggestMarks } from './suggest-marks';
+import type { Mark } from '$lib/core/subjects/plates/branch';
+import { countOf, drawnSquares, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
+import { mediumIn, suggestMarks } from './suggest-marks';
 
 const size = { width_px: 900, height_px: 720 };
 
@@ -61,5 +63,30 @@ describe('marks that are suggested on a photo', () => {
 		['too-crowded', () => photo(simulatedPlate({ seed: 12, colonies: 220, ...size }))]
 	])('are silent, with the reason: %s', (silent, image) => {
 		expect(suggestMarks(pixels(image()))).toEqual({ silent });
+	});
+});
+
+describe('the medium in a photo', () => {
+	it('is where colonies lie: those in the squares of a grid on it, scaled up, come to all of them', () => {
+		const SQUARES = 40;
+		let scaled = 0;
+		let there = 0;
+		for (let seed = 1; seed <= 8; seed++) {
+			const plate = simulatedPlate({ seed, colonies: 200, others: 0, bubbles: 0, glares: 0, ...size });
+			const { isFound, ...medium } = mediumIn(pixels(photo(plate)));
+			expect(isFound).toBe(true);
+			const marks: Record<string, Mark> = {};
+			for (const [i, { x_px, y_px }] of plate.colonies.entries())
+				marks[String(i)] = { x: x_px / plate.width_px, y: y_px / plate.height_px, kind: 'counts' };
+			const squares = drawnSquares(String(seed), { ...medium, squares: SQUARES });
+			scaled += countOf(marks, squares) * (SQUARES_OF_MEDIUM / SQUARES);
+			there += plate.colonies.length;
+		}
+		// some 670 colonies in the squares: counting so many is 4 % sure, less for squares of the same plates
+		expect(Math.abs(scaled / there - 1)).toBeLessThan(0.08);
+	});
+	it('is guessed in the middle where there is no dish', () => {
+		const blank = new Image(900, 720, { colorModel: 'RGB' });
+		expect(mediumIn(pixels(blank))).toMatchObject({ x: 0.5, y: 0.5, isFound: false });
 	});
 });

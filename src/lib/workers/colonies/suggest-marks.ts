@@ -1,7 +1,8 @@
 import { Image } from 'image-js';
+import type { MediumPlace } from '$lib/core/subjects/plates/branch';
 import type { Suggested } from '$lib/core/subjects/plates/words';
 import { bluerThanAbout, noiseOf } from './blueness';
-import { findDish, isOutOfFocus } from './dish';
+import { findDish, isOutOfFocus, MEDIUM } from './dish';
 import { colonyCentres, regionsOf } from './discs';
 
 /*
@@ -37,6 +38,27 @@ export function suggestMarks(photo: Pixels): Suggested {
 	const spots = regions.flatMap((region) => colonyCentres(region, dish));
 	if (spots.length > MOST_MARKS) return { silent: 'too-crowded' };
 	return { marks: spots.map(({ x, y }) => ({ x: x / image.width, y: y / image.height })) };
+}
+
+/** Shares of the photo's shorter side that a dish mostly takes: where none is found, a person moves it from there. */
+const MOSTLY = 0.44;
+
+/** Where the medium lies in the photo, within the dish's wall; in its middle where no dish can be told from the table. */
+export function mediumIn(photo: Pixels): MediumPlace & { isFound: boolean } {
+	const image = smaller(photo);
+	const found = findDish(image);
+	const { x, y, radius } = found ?? {
+		x: image.width / 2,
+		y: image.height / 2,
+		radius: MOSTLY * Math.min(image.width, image.height)
+	};
+	return {
+		x: x / image.width,
+		y: y / image.height,
+		rx: (MEDIUM * radius) / image.width,
+		ry: (MEDIUM * radius) / image.height,
+		isFound: found !== null
+	};
 }
 
 function smaller({ width, height, data }: Pixels): Image {

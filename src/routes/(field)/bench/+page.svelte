@@ -10,6 +10,10 @@
 	import { sayDuration } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
 	import FindBottle from '$lib/ui/bench/FindBottle.svelte';
+	import { simulatedThermometer } from '$lib/field/devices/thermometer-port';
+	import { keepReading, strikeReading } from '$lib/field/stood-warm';
+	import { deviceNow_ms } from '$lib/field/device-clock';
+	import StoodWarm from '$lib/ui/bench/StoodWarm.svelte';
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
 	import { fieldApp } from '../field-context';
 	import FieldNote from '../FieldNote.svelte';
@@ -78,6 +82,15 @@
 	const growing = $derived([...standing, ...inTubes]);
 	const now = $derived(growing.filter((p) => isDue(p.stands.stage)));
 	const later = $derived(growing.filter((p) => !isDue(p.stands.stage)));
+	/** All that stand in the warm: their thermometer is read once for all of them. */
+	const warm = $derived(
+		shelf.visits.flatMap((visit) =>
+			Object.entries(visit.sheet.plates ?? {})
+				.filter(([, plate]) => onShelf(plate, limitsOf(visit.card), app.now_ms) !== null)
+				.map(([name, plate]) => ({ visit, name, plate }))
+		)
+	);
+	const exactly_ms = () => deviceNow_ms(app.packed);
 	/** Cards differ in their limits: the line is drawn by those of the plate that is oldest. */
 	const limits = $derived(standing[0] ? limitsOf(standing[0].visit.card) : null);
 </script>
@@ -97,7 +110,18 @@
 	{:else if !app.packed}
 		<p class="say ask">Nobody has signed in on this device yet. <a href="/sign-in">Sign in</a> once with a network.</p>
 	{:else}
-		{#if limits}<ShelfLine plates={standing} {limits} />{/if}
+		{#if limits}
+			<ShelfLine plates={standing} {limits} />
+			<StoodWarm
+				plates={warm.map((w) => w.plate)}
+				{limits}
+				thermometer={app.packed.satchel.program.isDemo ? simulatedThermometer(exactly_ms) : null}
+				now_ms={app.now_ms}
+				timeZone={app.packed.satchel.program.timeZone}
+				onread={(read) => void keepReading(app, warm, { at: new Date(exactly_ms()).toISOString(), ...read })}
+				onstrike={(at_ms) => void strikeReading(app, warm, at_ms)}
+			/>
+		{/if}
 		<FindBottle bottles={labelled} />
 		<section aria-label="To be read now">
 			<h2 class="ruled">Read now</h2>

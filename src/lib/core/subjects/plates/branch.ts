@@ -47,6 +47,26 @@ const share = z
 export const Mark = z.object({ x: share, y: share, kind: z.enum(['counts', 'other']) });
 export type Mark = z.infer<typeof Mark>;
 
+const shareAcross = z
+	.number({ error: 'the medium is a share of the photo' })
+	.positive('the medium is larger than nothing')
+	.max(1);
+
+/**
+ * A grid laid over the medium in a crowded photo: its middle and half axes in shares of the photo's width and
+ * height, and in how many of the grid's squares colonies are counted.
+ */
+export const PhotoGrid = z.object({
+	x: share,
+	y: share,
+	rx: shareAcross,
+	ry: shareAcross,
+	squares: count.min(1, 'a square at least')
+});
+export type PhotoGrid = z.infer<typeof PhotoGrid>;
+/** Where a plate's medium lies in a photo. */
+export type MediumPlace = Omit<PhotoGrid, 'squares'>;
+
 /** Photos of plates with what was marked on them, by who marked it. The bytes are named by their SHA-256. */
 export const platePhotos = z
 	.record(
@@ -55,6 +75,7 @@ export const platePhotos = z
 			plate: leaf(SheetId),
 			sha256: leaf(PhotoHash),
 			takenAt: leaf(Instant),
+			grid: leaf(PhotoGrid),
 			marks: z.record(SheetId, z.record(SheetId, leaf(Mark)).optional()).optional(),
 			/** Who said that their marks are all, and when. */
 			countedAt: z.record(SheetId, leaf(Instant)).optional()

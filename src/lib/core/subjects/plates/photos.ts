@@ -1,5 +1,6 @@
-import type { Mark } from './branch';
 import type { Sheet } from '../../logbook';
+import type { Mark, PhotoGrid } from './branch';
+import { countOf, drawnSquares, type Square } from './photo-grid';
 import type { PlatePhotoSheet, PlateSheet } from './shelf';
 
 export interface PlatePicture {
@@ -7,6 +8,9 @@ export interface PlatePicture {
 	sha256: string;
 	/** By who made them, then by mark. */
 	marks: Readonly<Record<string, Readonly<Record<string, Mark>>>>;
+	/** Laid over a crowded plate, with the squares in which its colonies are counted; null where all of it is. */
+	grid: PhotoGrid | null;
+	squares: readonly Square[] | null;
 	/** What each person counted who said that their marks are all, the first who said so first. */
 	counts: readonly { by: string; count: number }[];
 }
@@ -19,13 +23,14 @@ export function pictureOf(
 	const own = Object.entries(platePhotos ?? {}).filter(([, p]) => p.plate === plate && p.sha256 !== undefined);
 	const last = own.toSorted(([, a], [, b]) => (a.takenAt ?? '').localeCompare(b.takenAt ?? '')).at(-1);
 	if (!last) return null;
-	const [id, { sha256, marks: made, countedAt }] = last;
+	const [id, { sha256, marks: made, countedAt, grid = null }] = last;
+	const squares = grid && drawnSquares(id, grid);
 	const marks = Object.fromEntries(Object.entries(made ?? {}).map(([who, m]) => [who, live(m)]));
 	const said = Object.entries(countedAt ?? {})
-		.flatMap(([by, at]) => (at === undefined ? [] : [{ by, at, count: countOf(marks[by]) }]))
+		.flatMap(([by, at]) => (at === undefined ? [] : [{ by, at, count: countOf(marks[by], squares) }]))
 		.sort((a, b) => a.at.localeCompare(b.at))
 		.map(({ by, count }) => ({ by, count }));
-	return { id, sha256: sha256!, marks, counts: [...countedBefore(plates?.[plate], countedAt), ...said] };
+	return { id, sha256: sha256!, marks, grid, squares, counts: [...countedBefore(plates?.[plate], countedAt), ...said] };
 }
 
 /** Who counted before the moment of it was kept beside the marks: then the count itself stood with the plate. */
@@ -40,7 +45,3 @@ const countedBefore = (
 /** Marks that were struck have no value. */
 const live = (marks: Readonly<Record<string, Mark | undefined>> | undefined): Record<string, Mark> =>
 	Object.fromEntries(Object.entries(marks ?? {}).flatMap(([id, m]) => (m === undefined ? [] : [[id, m]])));
-
-/** How many of a person's marks stand for colonies of the kind that counts. */
-export const countOf = (marks: Readonly<Record<string, Mark>> | undefined): number =>
-	Object.values(marks ?? {}).filter((m) => m.kind === 'counts').length;

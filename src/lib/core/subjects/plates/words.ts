@@ -39,7 +39,14 @@ export type Suggested = { marks: MarkPlace[] } | { silent: keyof typeof silentWo
 
 export const platePhotoPlaces: BranchWords = {
 	name: 'photo of a plate',
-	keys: { plate: 'plate', sha256: 'picture', takenAt: 'taken at', marks: 'colony marked by', countedAt: 'counted by' }
+	keys: {
+		plate: 'plate',
+		sha256: 'picture',
+		takenAt: 'taken at',
+		grid: 'grid over the medium',
+		marks: 'colony marked by',
+		countedAt: 'counted by'
+	}
 };
 
 /** How a plate stands by its age, and what to do. */

@@ -9,10 +9,12 @@
 	import { counted } from '$lib/core/wording';
 	import { keepPhoto, photoAddress, photoBytes } from '$lib/field/photos';
 	import { simulatedThermometer } from '$lib/field/devices/thermometer-port';
+	import { keepReading, strikeReading } from '$lib/field/stood-warm';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
 	import { writerIn } from '$lib/field/visit-writer';
-	import { suggestMarksOn } from '$lib/workers/colonies/suggest-marks.client';
+	import { mediumOn, suggestMarksOn } from '$lib/workers/colonies/suggest-marks.client';
 	import type { Camera } from '$lib/ui/bench/camera';
+	import { stamp } from '$lib/ui/entry/writer';
 	import FillTubes from '$lib/ui/bench/FillTubes.svelte';
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
 	import ReadTubes from '$lib/ui/bench/ReadTubes.svelte';
@@ -46,6 +48,9 @@
 	/** Open where there is nothing else to do, and as the hand leaves it. */
 	let isTakingIn = $derived(bottlesToPour(sheet).length === 0 && plates.length === 0);
 	const growing = $derived(limits ? plates.filter(([, p]) => onShelf(p, limits, app.now_ms) !== null) : []);
+	const standing = $derived(
+		growing.map(([name]) => ({ visit: { id: params.visit, sheet, lines: log.folded.lines }, name }))
+	);
 	const thermometer = $derived(
 		app.packed?.satchel.program.isDemo ? simulatedThermometer(() => writer.exactly_ms()) : null
 	);
@@ -61,6 +66,7 @@
 		keep: (file) => keepPhoto(file, params.visit),
 		address: photoAddress,
 		find: async (sha256) => suggestMarksOn(await photoBytes(sha256)),
+		medium: async (sha256) => mediumOn(await photoBytes(sha256)),
 		newId: () => v7()
 	});
 	const pictures = $derived(new Map(plates.map(([id]) => [id, pictureOf(id, sheet)])));
@@ -156,7 +162,15 @@
 			</details>
 		{/each}
 		{#if growing.length}
-			<StoodWarm plates={growing} {limits} {thermometer} newId={() => v7()} {writer} />
+			<StoodWarm
+				plates={growing.map(([, plate]) => plate)}
+				{limits}
+				{thermometer}
+				now_ms={app.now_ms}
+				timeZone={writer.timeZone}
+				onread={(read) => void keepReading(app, standing, { at: stamp(writer), ...read })}
+				onstrike={(at_ms) => void strikeReading(app, standing, at_ms)}
+			/>
 		{/if}
 		{#each plates as [id, plate] (id)}
 			<ReadPlate
