@@ -19,6 +19,12 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	const first = page.getByRole('article', { name: /-B-1$/ });
 	const second = page.getByRole('article', { name: /-B-2$/ });
 	await expect(first.getByRole('button', { name: 'Read now' })).toBeDisabled();
+	// a spoiled one says by what; this one was not
+	await first.getByRole('button', { name: 'spoiled' }).click();
+	await expect(first.getByRole('button', { name: 'Read now' })).toBeDisabled();
+	await first.getByRole('button', { name: 'dried out' }).click();
+	await expect(first.getByRole('button', { name: 'Read now' })).toBeEnabled();
+	await first.getByRole('button', { name: 'counted', exact: true }).click();
 	// a hand that is quicker than the disk loses no colony
 	await first.getByRole('button', { name: /tap for each colony/ }).evaluate((tap: HTMLElement) => {
 		for (let n = 1; n <= 4; n++) tap.click();
@@ -50,7 +56,20 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	await second.getByRole('button', { name: 'Read now' }).click();
 	// 72 colonies in 2 mL
 	await expect(page.getByRole('status').filter({ hasText: 'E. coli' })).toContainText(/E\. coli: 3600 per 100 mL/);
-	await expect(page.getByText(/never together with acid/)).toBeVisible();
+	// bleach stands before anything is poured off; a tick that was a slip is taken back
+	const clearing = page.getByRole('group', { name: 'All are read: clear away' });
+	await expect(clearing).toContainText('never with acid or any other cleaner');
+	await clearing.getByLabel(/Bleach over all/).check();
+	await expect(clearing.getByText(/until \d+:\d+/)).toBeVisible();
+	await expect(clearing.getByLabel(/Poured off/)).toBeDisabled();
+	await clearing.getByLabel(/Bleach over all/).uncheck();
+	await expect(clearing.getByLabel(/Poured off/)).toBeEnabled();
+	for (const tick of await clearing
+		.getByRole('checkbox')
+		.all()
+		.then((all) => all.toReversed()))
+		await tick.check();
+	await expect(clearing.getByRole('status')).toHaveText('Cleared away. Nothing grows on.');
 	const visit = new URL(page.url()).pathname.split('/').at(-1)!;
 
 	await page.getByRole('link', { name: 'Bench' }).click();
@@ -70,8 +89,11 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	await water.first().fill('2,5');
 	await form.getByRole('button', { name: 'One plate more' }).click();
 	await expect(water).toHaveCount(3);
+	await form.getByRole('button', { name: 'One blank of sterile water more' }).click();
+	await expect(form.getByLabel(/^Sterile water on the blank TE4-\d{6}-B-4, mL$/)).toHaveCount(1);
 	await form.getByRole('button', { name: 'Poured now' }).click();
-	await expect(page.getByRole('article', { name: /^Plate TE4-\d{6}-B-\d$/ })).toHaveCount(3);
+	await expect(page.getByRole('article', { name: /^Plate TE4-\d{6}-B-\d$/ })).toHaveCount(4);
+	await expect(page.getByRole('article', { name: /-B-4$/ })).toContainText('blank');
 	await expect(page.getByText(/too early, 0 min old/).first()).toBeVisible();
 
 	await context.setOffline(false);

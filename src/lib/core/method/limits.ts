@@ -22,6 +22,10 @@ export const Limits = z.object({
 	),
 	plateMost_mL: positive.describe('mL, the most that is poured on a plate'),
 	plateLeast_mL: positive.describe('mL, the least that is poured on a plate'),
+	plateReplicates: whole.describe('plates poured of each bottle'),
+	plateBlanks: z.number().int().min(0).describe('blank plates of sterile water poured with them'),
+	plateChance: share.describe('chance under which plates of one bottle differ more than counting alone makes'),
+	plateBleach_min: positive.describe('minutes that bleach stands on a read plate'),
 	duplicates_percent: positive.describe(
 		'percent of their mean that duplicates may lie apart, where their parameter has no limit of its own'
 	),
@@ -69,6 +73,10 @@ const usual: Limits = {
 	plateCountersApart_percent: 10,
 	plateMost_mL: 5,
 	plateLeast_mL: 1,
+	plateReplicates: 2,
+	plateBlanks: 0,
+	plateChance: 0.01,
+	plateBleach_min: 1,
 	duplicates_percent: 30,
 	duplicatesBacteria_log: 0.5,
 	floatArea_percent: 10,

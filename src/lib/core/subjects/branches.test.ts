@@ -48,6 +48,8 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['platePhotos/p/countedAt/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001', iso],
 			['platePhotos/p/sha256', 'ab'.repeat(32)],
 			['platePhotos/p/grid', { x: 0.5, y: 0.5, rx: 0.3, ry: 0.4, squares: 20 }],
+			['plates/TE1-260514-B-1/spoiledBy', 'dried'],
+			['plateClearing/bleached', iso],
 			['platePhotos/p/marks/0190b4d2-7c1e-7a33-8a55-2f10c4a9e001/m1', { x: 0.5, y: 0.25, kind: 'counts' }]
 		],
 		[
@@ -67,6 +69,8 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['plates/TE1-260514-B-1/squares', 0, /a square at least/],
 			['plates/TE1-260514-B-1/squaresCounted', 2.5, /a count is whole/],
 			['platePhotos/p/grid', { x: 0.5, y: 0.5, rx: 0, ry: 0.4, squares: 20 }, /larger than nothing/],
+			['plates/TE1-260514-B-1/spoiledBy', 'the cat', /overgrown, contaminated/],
+			['plateClearing/eaten', iso, /no such place/],
 			['platePhotos/p/grid', { x: 0.5, y: 0.5, rx: 0.3, ry: 0.4, squares: 0 }, /a square at least/],
 			['platePhotos/p/sha256', 'mine.jpg', /named by the SHA-256/],
 			['platePhotos/p/marks/a/m1', { x: 1.5, y: 0.2, kind: 'counts' }, /out of the photo/],

@@ -7,7 +7,7 @@ import { gaugings } from './gauging/branch';
 import { gear, leaving } from './leaving/branch';
 import { nets } from './net/branch';
 import { copies, photos } from './paper-copy/branch';
-import { ofBench as platesOfBench, platePhotos, plates } from './plates/branch';
+import { ofBench as platesOfBench, plateClearing, platePhotos, plates } from './plates/branch';
 import { meters, readings } from './reading/branch';
 import { samplers } from './sampler/branch';
 import { ofReviewer, reported, reviews, verdicts } from './review/branch';
@@ -28,6 +28,7 @@ export const branches = {
 	custody,
 	plates,
 	platePhotos,
+	plateClearing,
 	growthTubes,
 	titrations,
 	titrantChecks,

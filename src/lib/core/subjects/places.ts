@@ -10,7 +10,7 @@ import { netPlaces } from './net/words';
 import { samplerPlaces } from './sampler/words';
 import { copyPlaces, photoPlaces } from './paper-copy/words';
 import { growthTubePlaces } from './growth-tubes/words';
-import { platePhotoPlaces, platePlaces } from './plates/words';
+import { plateClearingPlaces, platePhotoPlaces, platePlaces } from './plates/words';
 import { meterPlaces, readingPlaces } from './reading/words';
 import { reportedPlaces, reviewPlaces } from './review/words';
 import { staffPlaces } from './staff-gauge/words';
@@ -30,6 +30,7 @@ export const branchWords: Record<keyof Sheet, BranchWords> = {
 	custody: custodyPlaces,
 	plates: platePlaces,
 	platePhotos: platePhotoPlaces,
+	plateClearing: plateClearingPlaces,
 	growthTubes: growthTubePlaces,
 	titrations: titrationPlaces,
 	titrantChecks: titrantCheckPlaces,

@@ -96,6 +96,23 @@ describe('plates', () => {
 		expect(flagSentence(flagOf(wrong, 'plate-squares')!)).toContain('12 squares were counted of 10');
 	});
 
+	it('of one bottle that differ more than counting makes them are asked about, by their volumes', () => {
+		const pair = (first: number, second: number, more = {}) =>
+			see({
+				...bottle,
+				...plate('1', { readAt: iso(54), state: 'counted', count: first }),
+				...plate('2', { readAt: iso(54), state: 'counted', count: second, ...more })
+			});
+		// chi-square of 24 and 71 in equal volumes is 23.25: once in some 700,000 times
+		expect(flagSentence(flagOf(pair(24, 71), 'plates-scatter')!)).toMatch(
+			/hold 24 and 71 colonies.*once in 7\d{5} times/
+		);
+		expect(flagOf(pair(24, 35), 'plates-scatter')).toBeUndefined();
+		// three times the water, three times the colonies
+		expect(flagOf(pair(24, 71, { volume_mL: 9 }), 'plates-scatter')).toBeUndefined();
+		expect(flagOf(pair(24, 71, { isBlank: true }), 'plates-scatter')).toBeUndefined();
+	});
+
 	it.each<[string, Record<string, unknown>, string]>([
 		['read too early', { readAt: iso(30), state: 'counted', count: 24 }, 'plate-too-early'],
 		['read too late', { readAt: iso(90), state: 'counted', count: 24 }, 'plate-too-old'],

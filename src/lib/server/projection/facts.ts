@@ -184,7 +184,7 @@ export async function instrumentFacts(db: Db, programId: string): Promise<(at: D
 		z.object({
 			code: z.string(),
 			measures: written<InstrumentFacts['measures']>(),
-			calibrations: written<{ parameter: string; at: string }[]>()
+			calibrations: written<{ parameter: keyof InstrumentFacts['calibratedAt']; at: string }[]>()
 		}),
 		sql`
 		select i.code, i.measures, coalesce((
@@ -193,19 +193,21 @@ export async function instrumentFacts(db: Db, programId: string): Promise<(at: D
 		), '[]') as calibrations
 		from instrument i where i.program_id = ${programId}`
 	);
-	return (at) =>
-		Object.fromEntries(
-			rows.map(({ code, measures, calibrations }) => [
-				code,
-				{
-					code,
-					measures,
-					calibratedAt: Object.fromEntries(
-						calibrations.filter((c) => Date.parse(c.at) <= at.getTime()).map((c) => [c.parameter, c.at])
-					)
-				}
-			])
-		);
+	const known = rows.map(({ calibrations, ...instrument }) => ({
+		...instrument,
+		calibrations: calibrations.map((c) => ({ ...c, at_ms: Date.parse(c.at) }))
+	}));
+	return (at) => {
+		const at_ms = at.getTime();
+		const facts: Context['instruments'] = {};
+		for (const { code, measures, calibrations } of known) {
+			const calibratedAt: InstrumentFacts['calibratedAt'] = {};
+			// in the order of their days: the last one before the instant stays
+			for (const c of calibrations) if (c.at_ms <= at_ms) calibratedAt[c.parameter] = c.at;
+			facts[code] = { code, measures, calibratedAt };
+		}
+		return facts;
+	};
 }
 
 /**

@@ -18,7 +18,7 @@
 	import { stamp } from '../entry/writer';
 	import { sameMarks } from '$lib/core/bacteria';
 	import { countsApart, isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
-	import { plateStateWords } from '$lib/core/subjects/plates/words';
+	import { plateStateWords, spoiledWords } from '$lib/core/subjects/plates/words';
 	import { counted } from '$lib/core/wording';
 	import PlatePhoto from './PlatePhoto.svelte';
 
@@ -46,7 +46,7 @@
 		return [...onlyFirst.map((i) => a[i]!), ...onlySecond.map((j) => b[j]!)];
 	});
 	function again() {
-		for (const place of ['count', 'squares', 'squaresCounted', 'state', 'readAt'])
+		for (const place of ['count', 'squares', 'squaresCounted', 'spoiledBy', 'state', 'readAt'])
 			writer.strike(at(place), 'read again');
 	}
 </script>
@@ -75,7 +75,9 @@
 {:else}
 	<p class="acts">
 		<span
-			>{plate.state === undefined ? '' : plateStateWords[plate.state]}{plate.count === undefined
+			>{plate.state === undefined ? '' : plateStateWords[plate.state]}{plate.spoiledBy === undefined
+				? ''
+				: `: ${spoiledWords[plate.spoiledBy]}`}{plate.count === undefined
 				? ''
 				: `: ${counted(plate.count, 'colony', 'colonies')}`}{plate.squaresCounted === undefined
 				? ''

@@ -11,6 +11,8 @@
 		taken: readonly string[];
 		/** What this site mostly showed in 100 mL; null where too few were read. */
 		usual: Usual | null;
+		/** Much rain fell before the bottle was filled. */
+		hasRained: boolean;
 		limits: Limits;
 		writer: Writer;
 	}
@@ -19,10 +21,12 @@
 <script lang="ts">
 	import { volumesBetween } from '$lib/core/bacteria';
 	import { readPlain } from '$lib/core/quantity';
+	import { counted } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 
-	let { bottle, label, isBlank, taken, usual, limits, writer }: Props = $props();
+	let { bottle, label, isBlank, taken, usual, hasRained, limits, writer }: Props = $props();
 
+	const MOST_PLATES = 6;
 	const id = $props.id();
 	/** For water as clean, and as foul, as this site mostly is: one of two plates can be counted either way. */
 	const advice = $derived(
@@ -31,12 +35,15 @@
 	const advised = $derived(advice.length ? advice.map((a) => String(a.volume_mL)) : [String(limits.plateLeast_mL)]);
 	const isTooCrowded = $derived(advice.at(-1)?.dilute === true);
 	let typed = $state<(string | undefined)[]>([]);
-	let replicates = $state(2);
+	/** As the card has it, until the hand says otherwise. */
+	let replicates = $derived(limits.plateReplicates);
+	let blanks = $derived(limits.plateBlanks);
 	const begun = $derived(taken.filter((n) => n.startsWith(`${label}-`)).length);
 	const plates = $derived(
-		Array.from({ length: isBlank ? 1 : replicates }, (_, i) => {
-			const text = typed[i] ?? advised[i % advised.length]!;
-			return { name: `${label}-${begun + i + 1}`, text, ...volumeIn(text) };
+		Array.from({ length: isBlank ? 1 : replicates + blanks }, (_, i) => {
+			const ofBlank = isBlank || i >= replicates;
+			const text = typed[i] ?? advised[ofBlank ? 0 : i % advised.length]!;
+			return { name: `${label}-${begun + i + 1}`, isBlank: ofBlank, text, ...volumeIn(text) };
 		})
 	);
 	const isFit = $derived(plates.every((p) => p.why === null));
@@ -60,17 +67,37 @@
 		const now = stamp(writer);
 		void writer.setAll({
 			...Object.fromEntries(
-				plates.flatMap(({ name, volume_mL }) => [
+				plates.flatMap(({ name, volume_mL, isBlank: isOfBlank }) => [
 					[`plates/${name}/bottle`, bottle],
 					[`plates/${name}/volume_mL`, volume_mL],
 					[`plates/${name}/pouredAt`, now],
-					...(isBlank ? [[`plates/${name}/isBlank`, true] as const] : [])
+					...(isOfBlank ? [[`plates/${name}/isBlank`, true] as const] : [])
 				])
 			),
 			[`bottles/${bottle}/platedAt`]: now
 		});
 	}
 </script>
+
+{#snippet howMany(what: string, n: number, least: number, onchange: (n: number) => void)}
+	<p class="count" role="group" aria-label="How many: {what}">
+		<button
+			type="button"
+			class="btn preset-outlined-surface-500"
+			disabled={n <= least}
+			aria-label="One {what} less"
+			onclick={() => onchange(n - 1)}>−</button
+		>
+		<b>{counted(n, what, what === 'plate' ? 'plates' : 'blanks of sterile water')}</b>
+		<button
+			type="button"
+			class="btn preset-outlined-surface-500"
+			disabled={n >= MOST_PLATES}
+			aria-label="One {what} more"
+			onclick={() => onchange(n + 1)}>+</button
+		>
+	</p>
+{/snippet}
 
 <form onsubmit={pour} aria-label="Pour plates of {label}">
 	<p><b>{label}</b>{isBlank ? ', a blank: one plate, nothing may grow' : ''}</p>
@@ -80,11 +107,16 @@
 					? `${advised[0]} mL can be counted on a clean day and on a foul one`
 					: `with ${advised[0]} mL a clean day can be counted, with ${advised.at(-1)} mL a foul one`}{isTooCrowded
 					? ', and a foul day still crowds the plate: thin the sample first'
-					: ''}.{:else}Nobody knows this site yet: pour {advised[0]} mL, and learn from what grows.{/if}
+					: ''}.{#if hasRained}
+					Much rain fell before it was filled: expect the foul day.{/if}{:else}Nobody knows this site yet: pour {advised[0]}
+				mL, and learn from what grows.{#if hasRained}
+					Much rain fell before it was filled: one plate with a tenth of it besides.{/if}{/if}
 		</p>
 	{/if}
-	{#each plates as { name, text, why, doubt }, i (name)}
-		<label for="{id}-{i}">Water on plate <b>{name}</b>, mL</label>
+	{#each plates as { name, isBlank: isOfBlank, text, why, doubt }, i (name)}
+		<label for="{id}-{i}"
+			>{isOfBlank && !isBlank ? 'Sterile water on the blank' : 'Water on plate'} <b>{name}</b>, mL</label
+		>
 		<input
 			id="{id}-{i}"
 			class="input"
@@ -100,23 +132,8 @@
 			</p>{/if}
 	{/each}
 	{#if !isBlank}
-		<p class="count" role="group" aria-label="How many plates">
-			<button
-				type="button"
-				class="btn preset-outlined-surface-500"
-				disabled={replicates <= 1}
-				aria-label="One plate less"
-				onclick={() => replicates--}>−</button
-			>
-			<b>{replicates} {replicates === 1 ? 'plate' : 'plates'}</b>
-			<button
-				type="button"
-				class="btn preset-outlined-surface-500"
-				disabled={replicates >= 6}
-				aria-label="One plate more"
-				onclick={() => replicates++}>+</button
-			>
-		</p>
+		{@render howMany('plate', replicates, 1, (n) => (replicates = n))}
+		{@render howMany('blank of sterile water', blanks, 0, (n) => (blanks = n))}
 	{/if}
 	<ol class="small">
 		<li>Medium thawed, sample shaken 25 times.</li>

@@ -23,8 +23,8 @@
 	import { temperature_C } from '$lib/core/leaf';
 	import { countOf, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
 	import { typedGrid } from '$lib/core/subjects/plates/squares';
-	import { plateStates } from '$lib/core/subjects/plates/branch';
-	import { plateStateWords, sayNext, stageWords } from '$lib/core/subjects/plates/words';
+	import { plateStates, spoiledBy } from '$lib/core/subjects/plates/branch';
+	import { plateStateWords, spoiledWords, sayNext, stageWords } from '$lib/core/subjects/plates/words';
 	import { counted, sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 	import CountByHand from './CountByHand.svelte';
@@ -38,6 +38,7 @@
 	const HOUR_ms = 3_600_000;
 	const at = (place: string) => `plates/${id}/${place}`;
 	let found = $state<(typeof plateStates)[number]>('counted');
+	let why = $state<(typeof spoiledBy)[number] | null>(null);
 	/** What is typed and not kept yet. */
 	const drafted = (place: string) => writer.drafts[at(place)] ?? '';
 	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */
@@ -64,7 +65,10 @@
 	});
 	const isGridClear = $derived(grid === 'none' || (grid !== 'begun' && !('why' in grid)));
 	const isReady = $derived(
-		isGridClear && (found !== 'counted' || taps !== null) && (coldest.trim() === '' || temperature !== null)
+		isGridClear &&
+			(found !== 'counted' || taps !== null) &&
+			(found !== 'spoiled' || why !== null) &&
+			(coldest.trim() === '' || temperature !== null)
 	);
 
 	function keep(event: SubmitEvent) {
@@ -78,6 +82,7 @@
 			...(found === 'counted' && picture
 				? { [`platePhotos/${picture.id}/countedAt/${camera.memberId}`]: stamp(writer) }
 				: {}),
+			...(found === 'spoiled' ? { [at('spoiledBy')]: why } : {}),
 			...(temperature === null ? {} : { [at('temperature_C')]: temperature }),
 			[at('state')]: found,
 			[at('readAt')]: stamp(writer)
@@ -130,7 +135,19 @@
 						Over {limits.plateManyColonies} they run together: “too many to count” may be truer.
 					</p>{/if}
 			{:else if found === 'spoiled'}
-				<p class="small">Overgrown by one kind, contaminated, dried out, split: no figure comes from it.</p>
+				<p class="states" role="group" aria-label="What spoiled it">
+					{#each spoiledBy as by (by)}
+						<button
+							type="button"
+							class={['btn', why === by ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
+							aria-pressed={why === by}
+							onclick={() => (why = by)}>{spoiledWords[by]}</button
+						>
+					{/each}
+				</p>
+				<p class="small">
+					No figure comes from it{why === 'contaminated' ? '; look at the others of this batch with suspicion' : ''}.
+				</p>
 			{/if}
 			<label
 				>Coldest where it stood, °C <input

@@ -110,18 +110,7 @@
 	{:else if !app.packed}
 		<p class="say ask">Nobody has signed in on this device yet. <a href="/sign-in">Sign in</a> once with a network.</p>
 	{:else}
-		{#if limits}
-			<ShelfLine plates={standing} {limits} />
-			<StoodWarm
-				plates={warm.map((w) => w.plate)}
-				{limits}
-				thermometer={app.packed.satchel.program.isDemo ? simulatedThermometer(exactly_ms) : null}
-				now_ms={app.now_ms}
-				timeZone={app.packed.satchel.program.timeZone}
-				onread={(read) => void keepReading(app, warm, { at: new Date(exactly_ms()).toISOString(), ...read })}
-				onstrike={(at_ms) => void strikeReading(app, warm, at_ms)}
-			/>
-		{/if}
+		{#if limits}<ShelfLine plates={standing} {limits} />{/if}
 		<FindBottle bottles={labelled} />
 		<section aria-label="To be read now">
 			<h2 class="ruled">Read now</h2>
@@ -136,6 +125,17 @@
 				{:else}<li>{growing.length ? 'Nothing is ready.' : 'No plate stands on the shelf.'}</li>{/each}
 			</ul>
 		</section>
+		{#if limits}
+			<StoodWarm
+				plates={warm.map((w) => w.plate)}
+				{limits}
+				thermometer={app.packed.satchel.program.isDemo ? simulatedThermometer(exactly_ms) : null}
+				now_ms={app.now_ms}
+				timeZone={app.packed.satchel.program.timeZone}
+				onread={(read) => void keepReading(app, warm, { at: new Date(exactly_ms()).toISOString(), ...read })}
+				onstrike={(at_ms) => void strikeReading(app, warm, at_ms)}
+			/>
+		{/if}
 		{#if fixed.length}
 			<section aria-label="Fixed bottles to titrate">
 				<h2 class="ruled">Titrate</h2>

@@ -3,6 +3,9 @@ import { count, Instant, leaf, measure, PhotoHash, SheetId, temperature_C, YesNo
 
 export const plateStates = ['counted', 'tooMany', 'spoiled'] as const;
 
+/** Why no figure comes from a plate. */
+export const spoiledBy = ['overgrown', 'contaminated', 'dried', 'split'] as const;
+
 /** More squares of a grid are too small to count in. */
 export const MOST_SQUARES = 400;
 const gridSquares = count
@@ -23,6 +26,7 @@ export const plates = z
 			pouredAt: leaf(Instant),
 			readAt: leaf(Instant),
 			state: leaf(z.enum(plateStates, { error: 'counted, too many, or spoiled' })),
+			spoiledBy: leaf(z.enum(spoiledBy, { error: 'overgrown, contaminated, dried out or split' })),
 			count: leaf(count),
 			/** Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted. */
 			squares: leaf(gridSquares),
@@ -83,5 +87,11 @@ export const platePhotos = z
 	)
 	.optional();
 
-/** Plates and their photos are the bench's. */
-export const ofBench = /^(plates|platePhotos)\//;
+/** What is done with plates and tubes that were read, in this order. */
+export const clearingSteps = ['bleached', 'binned', 'washed'] as const;
+
+/** When each was done. */
+export const plateClearing = z.partialRecord(z.enum(clearingSteps), leaf(Instant)).optional();
+
+/** Plates, their photos and what becomes of them are the bench's. */
+export const ofBench = /^(plates|platePhotos|plateClearing)\//;

@@ -1,4 +1,4 @@
-import { cfuPer100mL, volumeFor, type Plate } from '../../bacteria';
+import { cfuPer100mL, dispersionTest, volumeFor, type Plate } from '../../bacteria';
 import { heldFor_h } from '../../custody';
 import type { Sheet } from '../../logbook';
 import { limitsOf, type Limits } from '../../method';
@@ -29,7 +29,14 @@ export const plates = defineSubject({
 		const read = all.flatMap(([, p]) => (p.isBlank || roleOf(p, sheet) === 'duplicate' ? [] : readPlate(p)));
 		return {
 			findings: read.length && !isBatchSpoiled ? pooledFinding(read, limits) : [],
-			flags: all.flatMap(([id, plate]) => [...countersFlags(id, sheet, limits), ...plateFlags(id, plate, limits)]),
+			flags: [
+				...all.flatMap(([id, plate]) => [...countersFlags(id, sheet, limits), ...plateFlags(id, plate, limits)]),
+				...scatterFlags(
+					all.map(([, plate]) => plate),
+					sheet,
+					limits
+				)
+			],
 			clocks: all.flatMap(([id, p]) => incubation(id, p, limits))
 		};
 	}
@@ -73,6 +80,25 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 			place: 'plates'
 		})
 	];
+}
+
+/** Most that a chance is said to be: one in a million is as good as never. */
+const LEAST_CHANCE = 1e-6;
+
+/** Plates of one bottle that lie farther apart than counting alone makes them. */
+function scatterFlags(plates: readonly PlateSheet[], { bottles }: Pick<Sheet, 'bottles'>, limits: Limits): Flag[] {
+	const ofBottle = (bottle: string) =>
+		plates.filter((p) => p.bottle === bottle && !p.isBlank).flatMap((p) => readPlate(p));
+	return [...new Set(plates.flatMap((p) => p.bottle ?? []))].flatMap((bottle) => {
+		const counted = ofBottle(bottle).filter((p) => p.status === 'counted');
+		if (counted.length < 2) return [];
+		const counts = counted.map((p) => p.count);
+		const { p } = dispersionTest({ counts, volumes_mL: counted.map((c) => c.volume_mL) });
+		if (p === null || p >= limits.plateChance) return [];
+		const at = { path: 'plates', parameter: 'e-coli' };
+		const label = bottles?.[bottle]?.label ?? bottle;
+		return [doubt('plates-scatter', at, { bottle: label, counts, chance: Math.max(LEAST_CHANCE, p) })];
+	});
 }
 
 /** Two people who counted its photo and lie farther apart than they may. */

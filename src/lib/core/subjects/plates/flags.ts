@@ -1,4 +1,5 @@
 import { doubtKind } from '../flag';
+import { listed } from '../../wording';
 import { plain } from '../say';
 
 const colonies = (n: number) => (n === 1 ? 'one colony' : `${n} colonies`);
@@ -44,6 +45,11 @@ export const platesFlags = {
 		'ask',
 		(e) =>
 			`Plate ${e.label} says ${e.counted} squares were counted of ${e.squares}: no figure comes of it until one is put right.`
+	),
+	'plates-scatter': doubtKind<{ bottle: string; counts: readonly number[]; chance: number }>(
+		'ask',
+		(e) =>
+			`The plates of ${e.bottle} hold ${listed(e.counts.map(String))} colonies; counting alone makes plates of one water differ so once in ${plain(1 / e.chance, 0)} times. Was the sample shaken before each was poured, and is one misread?`
 	),
 	'plate-sparse': doubtKind<{ label: string; colonies: number; volume_mL: number; instead_mL: number }>(
 		'note',

@@ -6,6 +6,13 @@ import type { OnShelf, Stage } from './shelf';
 
 export const plateStateWords = { counted: 'counted', tooMany: 'too many to count', spoiled: 'spoiled' } as const;
 
+export const spoiledWords = {
+	overgrown: 'grown over by one kind',
+	contaminated: 'contaminated',
+	dried: 'dried out',
+	split: 'split or spilled'
+} as const;
+
 /** How the places of a sheet that this subject owns are said in the logbook. */
 export const platePlaces: BranchWords = {
 	name: 'plate',
@@ -15,6 +22,7 @@ export const platePlaces: BranchWords = {
 		pouredAt: 'time of pouring',
 		readAt: 'time of reading',
 		state: 'state',
+		spoiledBy: 'spoiled',
 		count: 'colonies',
 		squares: 'squares of the grid',
 		squaresCounted: 'squares counted',
@@ -23,7 +31,7 @@ export const platePlaces: BranchWords = {
 		temperature_C: 'coldest where it stood',
 		stood: 'how warm it was where it stood'
 	},
-	values: { state: plateStateWords }
+	values: { state: plateStateWords, spoiledBy: spoiledWords }
 };
 
 /** Why no marks are suggested on a photo, and what to do. */
@@ -47,6 +55,11 @@ export const platePhotoPlaces: BranchWords = {
 		marks: 'colony marked by',
 		countedAt: 'counted by'
 	}
+};
+
+export const plateClearingPlaces: BranchWords = {
+	name: 'plates that were read',
+	keys: { bleached: 'bleach poured', binned: 'bagged twice and binned', washed: 'table wiped, hands washed' }
 };
 
 /** How a plate stands by its age, and what to do. */

@@ -15,6 +15,7 @@
 	import { mediumOn, suggestMarksOn } from '$lib/workers/colonies/suggest-marks.client';
 	import type { Camera } from '$lib/ui/bench/camera';
 	import { stamp } from '$lib/ui/entry/writer';
+	import ClearAway from '$lib/ui/bench/ClearAway.svelte';
 	import FillTubes from '$lib/ui/bench/FillTubes.svelte';
 	import PourPlates from '$lib/ui/bench/PourPlates.svelte';
 	import ReadTubes from '$lib/ui/bench/ReadTubes.svelte';
@@ -84,6 +85,13 @@
 	);
 	const fixed = $derived(fixedBottles(sheet.titrations, titrationSteps));
 	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
+	const isAllRead = $derived(
+		plates.length + tubes.length > 0 &&
+			plates.every(([, p]) => p.state !== undefined) &&
+			tubes.every(([, t]) => t.readAt !== undefined)
+	);
+	/** Rain washes from the land what grows on plates. */
+	const hasRained = $derived(['rain24', 'rain48'].some((asked) => sheet.conditions?.[asked] === 'much'));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates and titrations, and about how the bottles came to them. */
 	const flags = $derived(
@@ -153,6 +161,7 @@
 				isBlank={sheet.bottles?.[bottle]?.role === 'blank'}
 				taken={plates.map(([id]) => id)}
 				{usual}
+				{hasRained}
 				{limits}
 				{writer}
 			/>
@@ -198,11 +207,8 @@
 		{#if plates.length === 0 && tubes.length === 0 && bottlesToPour(sheet).length === 0 && titrationSteps.length === 0}
 			<p>No bottle of this visit was filled for bacteria.</p>
 		{/if}
-		{#if plates.length && plates.every(([, p]) => p.state !== undefined)}
-			<p class="say">
-				All are read. Bleach over every plate as your local rules say, never together with acid; bag it twice, bin it,
-				wipe the table, wash hands.
-			</p>
+		{#if isAllRead}
+			<ClearAway cleared={sheet.plateClearing} bleach_min={limits.plateBleach_min} {writer} />
 		{/if}
 	{:else if log.entries && log.entries.length === 0}
 		<p class="say ask">This visit is not on this device. With a network it comes by itself.</p>
