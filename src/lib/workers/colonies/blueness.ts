@@ -64,9 +64,11 @@ function mediumAbout(of: Float32Array, width: number, height: number, dish: Dish
 		const gy = Math.min(TILES - 1, Math.max(0, (row - top) / tile - 0.5));
 		const x = Math.min(TILES - 2, Math.floor(gx));
 		const y = Math.min(TILES - 2, Math.floor(gy));
-		const level = (dx: number, dy: number) => levels[(y + dy) * TILES + x + dx]!;
-		const across = (dy: number) => level(0, dy) * (1 - (gx - x)) + level(1, dy) * (gx - x);
-		return across(0) * (1 - (gy - y)) + across(1) * (gy - y);
+		// asked of every pixel: no function is made in here
+		const at = y * TILES + x;
+		const upper = levels[at]! + (levels[at + 1]! - levels[at]!) * (gx - x);
+		const lower = levels[at + TILES]! + (levels[at + TILES + 1]! - levels[at + TILES]!) * (gx - x);
+		return upper + (lower - upper) * (gy - y);
 	};
 }
 

@@ -13,7 +13,7 @@ export const MEDIUM = 0.94;
 
 /** The dish is what is large, round and lighter than the table; null where nothing is. */
 export function findDish(image: Image): Dish | null {
-	const grey = image.grey().resize({ width: Math.round(image.width / 4), height: Math.round(image.height / 4) });
+	const grey = image.resize({ width: Math.round(image.width / 4), height: Math.round(image.height / 4) }).grey();
 	const light = grey.gaussianBlur({ sigma: 2 }).threshold({ algorithm: 'otsu' });
 	const regions = fromMask(light).getRois({ kind: 'white', minSurface: 0.15 * grey.width * grey.height });
 	for (const region of regions.toSorted((a, b) => b.surface - a.surface)) {
@@ -37,14 +37,15 @@ const MOST_EDGE = 0.03;
 /** Whether the dish's own edge, which is sharp, is spread out in the photo: so would colonies be. */
 export function isOutOfFocus(image: Image, dish: Dish): boolean {
 	const { width, height } = image;
-	const grey = image.grey().getRawImage().data;
+	const { data } = image.getRawImage();
+	const brightness = (i: number) => (data[3 * i]! + data[3 * i + 1]! + data[3 * i + 2]!) / 3;
 	const edges = Array.from({ length: RIM_RAYS }, (_, nth) => {
 		const direction = (2 * Math.PI * nth) / RIM_RAYS;
 		const along: number[] = [];
 		for (let out = 0.9 * dish.radius; out <= 1.1 * dish.radius; out++) {
 			const column = Math.round(dish.x + out * Math.cos(direction));
 			const row = Math.round(dish.y + out * Math.sin(direction));
-			if (column >= 0 && row >= 0 && column < width && row < height) along.push(grey[row * width + column]!);
+			if (column >= 0 && row >= 0 && column < width && row < height) along.push(brightness(row * width + column));
 		}
 		const steepest = Math.max(1, ...along.slice(2).map((value, i) => Math.abs(value - along[i]!) / 2));
 		return (Math.max(...along) - Math.min(...along)) / steepest / dish.radius;

@@ -4,6 +4,7 @@ import type { Suggested } from '$lib/core/subjects/plates/words';
 import { bluerThanAbout, noiseOf } from './blueness';
 import { findDish, isOutOfFocus, MEDIUM } from './dish';
 import { colonyCentres, regionsOf } from './discs';
+import { softened } from './softened';
 
 /*
  * Finds what looks like a colony in a photo of a plate, for a person to look at. It knows one sign: a round spot that
@@ -67,7 +68,7 @@ function smaller({ width, height, data }: Pixels): Image {
 		colorModel: 'RGBA'
 	}).convertColor('RGB');
 	const scale = WORK_px / Math.min(width, height);
-	return scale >= 1
-		? whole.gaussianBlur({ sigma: 1 })
-		: whole.resize({ width: Math.round(width * scale), height: Math.round(height * scale) }).gaussianBlur({ sigma: 1 });
+	return softened(
+		scale >= 1 ? whole : whole.resize({ width: Math.round(width * scale), height: Math.round(height * scale) })
+	);
 }
