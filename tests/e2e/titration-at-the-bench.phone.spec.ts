@@ -7,6 +7,9 @@ test('a bottle that was fixed at the stream is titrated by burette at home, the 
 	page,
 	context
 }) => {
+	await page.goto('/today');
+	await expect(page.getByText(/^Fixed .* Within its hours until/)).toBeVisible();
+	await expect(page.getByRole('link', { name: 'Titrate Hobbin 1' })).toHaveAttribute('href', /^\/bench\/./);
 	await packField(page);
 	await context.setOffline(true);
 	await page.goto('/bench');

@@ -4,6 +4,7 @@ import type { Folded } from '$lib/core/logbook';
 import type { Rest } from '$lib/core/quality';
 import type { ParameterCode } from '$lib/core/quantity';
 import type { Satchel } from '$lib/core/satchel';
+import { isAwaited } from '$lib/core/subjects/determination';
 import type { Flag } from '$lib/core/subjects/flags';
 import { belongsTo, kindOf, type Step } from '$lib/core/subjects/steps';
 import { placesOf, type Outcome } from '$lib/core/visit';
@@ -88,11 +89,12 @@ export class VisitScreen<RestOfRound> {
 		return this.outcome.flags.filter((f) => places.some((p) => f.path === p || f.path.startsWith(`${p}/`)));
 	});
 	otherWaits = $derived.by(() =>
-		this.outcome.clocks.flatMap(({ kind, step, label, due_ms }) =>
-			kind === 'wait' && step !== null && step !== this.step.id
+		this.outcome.clocks.flatMap((clock) => {
+			const { step, label, due_ms } = clock;
+			return isAwaited(clock) && step !== null && step !== this.step.id
 				? [{ id: step, title: label, left_ms: due_ms - this.shown().now_ms }]
-				: []
-		)
+				: [];
+		})
 	);
 
 	isBegun = $derived.by(() => [...this.shown().folded.lines.keys()].some((path) => belongsTo(this.step, path)));

@@ -60,7 +60,7 @@ export interface ProgramFacts {
 }
 
 export type Item = { when: 'late' | 'now' | 'later'; at_ms: number } & (
-	| ({ kind: 'bottle' | 'plate' | 'tubes' | 'gear'; isForBacteria: boolean } & Omit<
+	| ({ kind: 'bottle' | 'plate' | 'tubes' | 'fixed' | 'gear'; isForBacteria: boolean } & Omit<
 			ProgramFacts['clocks'][number],
 			'kind'
 	  >)
@@ -87,7 +87,7 @@ const LAST = 9;
  */
 function wouldBeLost(item: Item, now_ms: number): number {
 	if (item.kind === 'open-visit' && item.isOverdue) return 0;
-	const isGrowing = item.kind === 'plate' || item.kind === 'tubes';
+	const isGrowing = item.kind === 'plate' || item.kind === 'tubes' || item.kind === 'fixed';
 	const isLosing = isGrowing || item.kind === 'bottle' || item.kind === 'sampler' || item.kind === 'storm';
 	return isLosing && item.last_ms >= now_ms ? 1 : 2;
 }
@@ -122,11 +122,12 @@ export function agenda(facts: ProgramFacts, now_ms: number): Item[] {
 	return items.sort((a, b) => order(a) - order(b) || rank[a.when] - rank[b.when] || a.at_ms - b.at_ms);
 }
 
-const kindOf: Record<string, 'bottle' | 'plate' | 'tubes' | 'gear'> = {
+const kindOf: Record<string, 'bottle' | 'plate' | 'tubes' | 'fixed' | 'gear'> = {
 	'bacteria-holding': 'bottle',
 	holding: 'bottle',
 	incubation: 'plate',
 	tubes: 'tubes',
+	fixed: 'fixed',
 	drying: 'gear'
 };
 
@@ -134,7 +135,7 @@ const kindOf: Record<string, 'bottle' | 'plate' | 'tubes' | 'gear'> = {
 function running({ kind, ...clock }: ProgramFacts['clocks'][number], now_ms: number): Item[] {
 	const what = kindOf[kind];
 	const isForBacteria = kind === 'bacteria-holding';
-	if (!what) return [];
+	if (!what || (what === 'fixed' && now_ms - clock.last_ms > DAY_ms)) return []; // what nobody titrated is past saving
 	const inTime = what === 'bottle' || clock.due_ms <= now_ms ? 'now' : 'later';
 	const when = clock.last_ms < now_ms ? 'late' : inTime;
 	return [

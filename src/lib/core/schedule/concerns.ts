@@ -7,7 +7,7 @@ import type { Item } from './agenda';
 const out: Item['kind'][] = ['open-visit', 'bottle', 'gear', 'grab', 'round', 'sampler', 'storm', 'consumable'];
 const concerns = {
 	monitor: out,
-	bench: ['open-visit', 'bottle', 'plate', 'tubes', 'consumable'],
+	bench: ['open-visit', 'bottle', 'plate', 'tubes', 'fixed', 'consumable'],
 	reviewer: ['open-visit', 'review', 'conflict', 'calibration'],
 	viewer: []
 } satisfies Record<string, Item['kind'][]>;

@@ -75,7 +75,7 @@ export const sourceOf = (place: string): string => place.replaceAll('/', '.');
  */
 export interface Clock {
 	id: string;
-	kind: 'bacteria-holding' | 'holding' | 'incubation' | 'tubes' | 'wait' | 'drying';
+	kind: 'bacteria-holding' | 'holding' | 'incubation' | 'tubes' | 'fixed' | 'wait' | 'drying';
 	label: string;
 	/** What sets the last moment of a bottle. */
 	deadline?: Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;
@@ -83,3 +83,6 @@ export interface Clock {
 	due_ms: number;
 	last_ms: number;
 }
+
+/** Whether one stands by until it is due: a kit that develops, a fixed bottle whose floc settles. */
+export const isAwaited = ({ kind }: Pick<Clock, 'kind'>): boolean => kind === 'wait' || kind === 'fixed';

@@ -239,7 +239,7 @@ describe('oxygen by titration', () => {
 	it('runs a clock from fixing until it is titrated, and doubts acid that came too soon', () => {
 		const fixed = see(bottle('first', { fixedAt: iso(55) }));
 		expect(fixed.clocks).toMatchObject([
-			{ id: 'titrations/first', kind: 'wait', due_ms: start + 57 * 60_000, last_ms: start + (55 + 480) * 60_000 }
+			{ id: 'titrations/first', kind: 'fixed', due_ms: start + 57 * 60_000, last_ms: start + (55 + 480) * 60_000 }
 		]);
 		expect(see({ ...bottle('first', { fixedAt: iso(55), drops: 40 }) }).clocks).toEqual([]);
 		expect(sentenceOf(see(bottle('first', { fixedAt: iso(55), acidAt: iso(56) })), 'floc-unsettled')).toContain('60 s');

@@ -1,7 +1,7 @@
 import type { Folded } from '../logbook';
 import { waysOf, type MethodCard } from '../method';
 import type { Context } from '../subjects/context';
-import type { Finding } from '../subjects/determination';
+import { isAwaited, type Finding } from '../subjects/determination';
 import { doubt, type Flag } from '../subjects/flags';
 import { belongsTo } from '../subjects/steps';
 import { subjects } from '../subjects/subjects';
@@ -67,7 +67,7 @@ function derivedFrom(found: readonly Finding[], folded: Folded, card: MethodCard
 function clocksOf(observed: readonly ReturnType<typeof seenBy>[], card: MethodCard, now_ms: number): RunningClock[] {
 	return observed
 		.flatMap((o) => o.clocks ?? [])
-		.filter(({ kind, last_ms }) => (kind !== 'wait' && kind !== 'drying') || last_ms >= now_ms)
+		.filter((clock) => (!isAwaited(clock) && clock.kind !== 'drying') || clock.last_ms >= now_ms)
 		.map((clock) => ({ ...clock, step: card.steps.find((s) => belongsTo(s, clock.id))?.id ?? null }));
 }
 

@@ -12,19 +12,20 @@
 
 <script lang="ts">
 	import { sayDeadline } from '$lib/core/interpret';
+	import { isAwaited } from '$lib/core/subjects/determination';
 	import { sayDay, sayDuration, sayTime } from '$lib/core/wording';
 	import { sayClock } from './stages';
 
 	let { clocks, now_ms, timeZone }: Props = $props();
 
 	/** A wait is over when it is due; everything else runs out at its last moment. */
-	const end = (c: RunningClock) => (c.kind === 'wait' && c.due_ms > now_ms ? c.due_ms : c.last_ms);
+	const end = (c: RunningClock) => (isAwaited(c) && c.due_ms > now_ms ? c.due_ms : c.last_ms);
 	const ordered = $derived([...clocks].sort((a, b) => end(a) - end(b)));
 	const nearest = $derived(ordered[0]);
 	const span = (ms: number) => (ms < SHORT_ms ? sayClock(Math.ceil(ms / 1000)) : sayDuration(ms));
 	function left(c: RunningClock): string {
 		if (c.kind === 'drying') return `${c.label}: dry on ${sayDay(c.due_ms, timeZone)}`;
-		if (c.kind === 'wait')
+		if (isAwaited(c))
 			return c.due_ms > now_ms
 				? `${span(c.due_ms - now_ms)}, ${c.label}`
 				: `Now: ${c.label}, ${span(Math.max(0, c.last_ms - now_ms))} left`;
@@ -34,7 +35,7 @@
 	}
 	const time = (ms: number) => sayTime(ms, timeZone);
 	function beside(c: RunningClock): string {
-		if (c.kind === 'wait') return `ready ${time(c.due_ms)}`;
+		if (isAwaited(c)) return `ready ${time(c.due_ms)}`;
 		if (c.kind !== 'bacteria-holding' && c.kind !== 'holding') return '';
 		const day = c.last_ms - now_ms < DAY_ms ? '' : `${sayDay(c.last_ms, timeZone)} `;
 		return `lab by ${day}${time(c.last_ms)}`;

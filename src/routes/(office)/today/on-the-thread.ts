@@ -71,6 +71,7 @@ function spanOf(item: Item): Pick<Lane, 'start_ms' | 'due_ms' | 'last_ms'> | nul
 		case 'bottle':
 		case 'plate':
 		case 'tubes':
+		case 'fixed':
 		case 'gear':
 			return { start_ms: item.start_ms, due_ms: item.due_ms, last_ms: item.last_ms };
 		case 'grab':

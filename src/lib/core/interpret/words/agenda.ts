@@ -48,6 +48,22 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				}
 			};
 		}
+		case 'fixed': {
+			const isLate = item.last_ms < now_ms;
+			return {
+				deed: ['Titrate the fixed oxygen bottle of ', item.site, ''],
+				reason: `Fixed ${day(item.start_ms)} ${time(item.start_ms)}. ${
+					isLate
+						? `Its hours ended at ${time(item.last_ms)}: titrate it all the same, and it is flagged.`
+						: `Within its hours until ${day(item.last_ms)} ${time(item.last_ms)}.`
+				}`,
+				act: { word: 'Titrate', href: `/bench/${item.visitId}` },
+				lane: {
+					name: `Fixed bottle, ${item.site}`,
+					say: isLate ? 'past its hours' : `titrate by ${time(item.last_ms)}`
+				}
+			};
+		}
 		case 'gear':
 			return {
 				deed: [item.due_ms > now_ms ? 'Let dry ' : 'Dry again: ', item.label, ''],

@@ -162,6 +162,19 @@ describe('what is due, in words', () => {
 		expect(wet!.said.reason).toMatch(/disinfected before; local rules come first/);
 	});
 
+	it('a fixed bottle is titrated within its hours, a little after them all the same, and not days later', () => {
+		const fixed = (last_ms: number) => say({ clocks: [{ ...clock, kind: 'fixed', label: 'second', last_ms }] });
+		const [inTime] = fixed(now + 2 * HOUR);
+		expect(inTime).toMatchObject({
+			when: 'now',
+			said: { deed: ['Titrate the fixed oxygen bottle of ', 'Tessel 3', ''], act: { href: '/bench/v' } }
+		});
+		const [late] = fixed(now - 2 * HOUR);
+		expect(late!.when).toBe('late');
+		expect(late!.said.reason).toMatch(/titrate it all the same, and it is flagged\.$/);
+		expect(fixed(now - 30 * HOUR)).toEqual([]);
+	});
+
 	it('leaves a kit’s minutes to the phone', () => {
 		expect(say({ clocks: [{ ...clock, kind: 'wait' }] })).toEqual([]);
 	});

@@ -146,5 +146,5 @@ function settling(id: string, bottle: TitrationBottle, step: TitrationStep | und
 	const start_ms = Date.parse(fixedAt);
 	const due_ms = start_ms + settle_s * 1000;
 	const last_ms = Math.max(due_ms, start_ms + within_h * HOUR_ms);
-	return [{ id: `titrations/${id}`, kind: 'wait', label: `floc settles, bottle ${id}`, start_ms, due_ms, last_ms }];
+	return [{ id: `titrations/${id}`, kind: 'fixed', label: `floc settles, bottle ${id}`, start_ms, due_ms, last_ms }];
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { isAwaited } from '$lib/core/subjects/determination';
 	import type { RunningClock } from '$lib/core/visit';
 	import type { FieldApp } from '$lib/field/field-app.svelte';
 
@@ -11,9 +12,7 @@
 	let { app, clocks, visitId, hrefOf }: Props = $props();
 
 	const awaited = $derived(
-		clocks
-			.filter((c) => c.kind === 'wait')
-			.map(({ id, step, label, due_ms }) => ({ id: `${visitId} ${id}`, step, label, due_ms }))
+		clocks.filter(isAwaited).map(({ id, step, label, due_ms }) => ({ id: `${visitId} ${id}`, step, label, due_ms }))
 	);
 	$effect(() => app.alarms.await(awaited)); // the phone's own bell
 	const rung = $derived(awaited.filter((a) => app.alarms.ringing.has(a.id)));
