@@ -23,10 +23,11 @@
 	import { temperature_C } from '$lib/core/leaf';
 	import { countOf, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
 	import { typedGrid } from '$lib/core/subjects/plates/squares';
-	import { plateStates, spoiledBy } from '$lib/core/subjects/plates/branch';
+	import type { plateStates, spoiledBy } from '$lib/core/subjects/plates/branch';
 	import { plateStateWords, spoiledWords, sayNext, stageWords } from '$lib/core/subjects/plates/words';
 	import { counted, sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
+	import OneOf from '../kit/OneOf.svelte';
 	import CountByHand from './CountByHand.svelte';
 	import CountedPlate from './CountedPlate.svelte';
 	import PlatePhoto from './PlatePhoto.svelte';
@@ -100,16 +101,7 @@
 			].todo}
 		</p>
 		<form onsubmit={keep}>
-			<p class="states" role="group" aria-label="How it is">
-				{#each plateStates as s (s)}
-					<button
-						type="button"
-						class={['btn', found === s ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
-						aria-pressed={found === s}
-						onclick={() => (found = s)}>{plateStateWords[s]}</button
-					>
-				{/each}
-			</p>
+			<OneOf label="How it is" words={plateStateWords} chosen={found} onchoose={(s) => (found = s)} />
 			{#if found === 'counted'}
 				<p class="small">
 					Only colonies with the colour of the medium’s sheet for E. coli. {picture
@@ -135,16 +127,7 @@
 						Over {limits.plateManyColonies} they run together: “too many to count” may be truer.
 					</p>{/if}
 			{:else if found === 'spoiled'}
-				<p class="states" role="group" aria-label="What spoiled it">
-					{#each spoiledBy as by (by)}
-						<button
-							type="button"
-							class={['btn', why === by ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
-							aria-pressed={why === by}
-							onclick={() => (why = by)}>{spoiledWords[by]}</button
-						>
-					{/each}
-				</p>
+				<OneOf label="What spoiled it" words={spoiledWords} chosen={why} onchoose={(by) => (why = by)} />
 				<p class="small">
 					No figure comes from it{why === 'contaminated' ? '; look at the others of this batch with suspicion' : ''}.
 				</p>
@@ -186,11 +169,6 @@
 	.stage:is(.last-chance, .too-old) {
 		border-left: 4px solid var(--danger);
 		padding-left: 0.5rem;
-	}
-	.states {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.375rem;
 	}
 	:is(.btn, .input) {
 		min-height: 3rem;

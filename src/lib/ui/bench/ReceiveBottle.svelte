@@ -19,11 +19,12 @@
 </script>
 
 <script lang="ts">
+	import OneOf from '../kit/OneOf.svelte';
 	import { heldFor_h } from '$lib/core/custody';
 	import { temperature_C } from '$lib/core/leaf';
 	import { limitsOf } from '$lib/core/method';
 	import { readPlain } from '$lib/core/quantity';
-	import { lids, receptions, type Reception } from '$lib/core/subjects/bottle/branch';
+	import { receptions, type lids, type Reception } from '$lib/core/subjects/bottle/branch';
 	import { keepsFor_h } from '$lib/core/subjects/bottle/held';
 	import { stepOfBottle } from '$lib/core/subjects/bottle/step';
 	import { stepsOf } from '$lib/core/subjects/steps';
@@ -89,17 +90,10 @@
 		>
 	</div>
 	{#if why}<p class="why" role="alert">{why}</p>{/if}
-	<p class="choices" role="group" aria-label="Its lid">
+	<div class="choices">
 		<span>Lid</span>
-		{#each lids as one (one)}
-			<button
-				type="button"
-				class={['btn', lid === one ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
-				aria-pressed={lid === one}
-				onclick={() => (lid = one)}>{lidWords[one]}</button
-			>
-		{/each}
-	</p>
+		<OneOf label="Its lid" words={lidWords} chosen={lid} onchoose={(one) => (lid = one)} />
+	</div>
 	{#if against.length}<p class="say ask" role="status">{reasons}.</p>{/if}
 	<label>Why, where you doubt or refuse it <input class="wide input" maxlength="200" bind:value={reason} /></label>
 	<p class="choices">

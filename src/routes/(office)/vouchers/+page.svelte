@@ -4,6 +4,7 @@
 	import { keptInWords } from '$lib/core/subjects/voucher/words';
 	import { counted, sayDay } from '$lib/core/wording';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
+	import OneOf from '$lib/ui/kit/OneOf.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -39,16 +40,7 @@
 				'new'
 			)} that nobody looked at again. Where all who looked agree, the visit counts under their name.
 		</p>
-		<p class="states" role="group" aria-label="Which are shown">
-			{#each Object.entries(stateWords) as [state, word] (state)}
-				<button
-					type="button"
-					class={['btn', shown === state ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
-					aria-pressed={shown === state}
-					onclick={() => (shown = state as keyof typeof stateWords)}>{word}</button
-				>
-			{/each}
-		</p>
+		<OneOf label="Which are shown" words={stateWords} chosen={shown} onchoose={(state) => (shown = state)} />
 		<div class="scroll">
 			<table class="table">
 				<thead
@@ -126,12 +118,6 @@
 <style>
 	.lead {
 		max-width: 70ch;
-		margin: 0.5rem 0;
-	}
-	.states {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.375rem;
 		margin: 0.5rem 0;
 	}
 	.scroll {

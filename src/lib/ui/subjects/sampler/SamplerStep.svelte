@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { samplerStates } from '$lib/core/subjects/sampler/branch';
 	import { soaked_days } from '$lib/core/subjects/sampler/step';
 	import { samplerStateWords } from '$lib/core/subjects/sampler/words';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import { counted } from '$lib/core/wording';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
 	import { stamp } from '../../entry/writer';
+	import OneOf from '../../kit/OneOf.svelte';
 	import StepDoubts from '../../frame/StepDoubts.svelte';
 	import type { StepScreen } from '../step-screen';
 
@@ -30,16 +30,12 @@
 	});
 </script>
 
-<div class="states" role="group" aria-label="How the {step.kind} was found">
-	{#each samplerStates as state (state)}
-		<button
-			type="button"
-			class={['btn', sampler?.state === state ? 'preset-filled-primary-500' : 'preset-outlined-surface-500']}
-			aria-pressed={sampler?.state === state}
-			onclick={() => void writer.set(at('state'), state)}>{samplerStateWords[state]}</button
-		>
-	{/each}
-</div>
+<OneOf
+	label="How the {step.kind} was found"
+	words={samplerStateWords}
+	chosen={sampler?.state}
+	onchoose={(state) => void writer.set(at('state'), state)}
+/>
 {#if sampler?.state === 'found'}
 	<label for={id}>Set on <small>it stands on its tag</small></label>
 	<input {id} class="input" type="date" value={sampler.setOn ?? ''} onchange={(e) => isSet(e.currentTarget.value)} />
@@ -48,12 +44,7 @@
 <StepDoubts {screen} />
 
 <style>
-	.states {
-		display: grid;
-		gap: 0.5rem;
-		margin: 0.5rem 0;
-	}
-	:is(.btn, .input) {
+	.input {
 		min-height: 3.25rem;
 	}
 	label {
