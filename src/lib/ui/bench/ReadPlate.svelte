@@ -39,7 +39,8 @@
 	const HOUR_ms = 3_600_000;
 	const at = (place: string) => `plates/${id}/${place}`;
 	let found = $state<(typeof plateStates)[number]>('counted');
-	let why = $state<(typeof spoiledBy)[number] | null>(null);
+	/** One that nobody read in time has its reason already. */
+	let why = $derived<(typeof spoiledBy)[number] | null>(stands?.stage === 'too-old' ? 'tooOld' : null);
 	/** What is typed and not kept yet. */
 	const drafted = (place: string) => writer.drafts[at(place)] ?? '';
 	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */

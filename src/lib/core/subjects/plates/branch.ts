@@ -4,7 +4,7 @@ import { count, Instant, leaf, measure, PhotoHash, SheetId, temperature_C, YesNo
 export const plateStates = ['counted', 'tooMany', 'spoiled'] as const;
 
 /** Why no figure comes from a plate. */
-export const spoiledBy = ['overgrown', 'contaminated', 'dried', 'split'] as const;
+export const spoiledBy = ['overgrown', 'contaminated', 'dried', 'split', 'tooOld'] as const;
 
 /** More squares of a grid are too small to count in. */
 export const MOST_SQUARES = 400;
@@ -26,7 +26,7 @@ export const plates = z
 			pouredAt: leaf(Instant),
 			readAt: leaf(Instant),
 			state: leaf(z.enum(plateStates, { error: 'counted, too many, or spoiled' })),
-			spoiledBy: leaf(z.enum(spoiledBy, { error: 'overgrown, contaminated, dried out or split' })),
+			spoiledBy: leaf(z.enum(spoiledBy, { error: 'overgrown, contaminated, dried out, split or too old' })),
 			count: leaf(count),
 			/** Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted. */
 			squares: leaf(gridSquares),

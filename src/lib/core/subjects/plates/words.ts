@@ -10,7 +10,8 @@ export const spoiledWords = {
 	overgrown: 'grown over by one kind',
 	contaminated: 'contaminated',
 	dried: 'dried out',
-	split: 'split or spilled'
+	split: 'split or spilled',
+	tooOld: 'stood too long'
 } as const;
 
 /** How the places of a sheet that this subject owns are said in the logbook. */
