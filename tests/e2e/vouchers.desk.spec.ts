@@ -6,7 +6,16 @@ test.describe('kept animals', () => {
 
 	test('are named again by a reviewer, and the visit counts under that name', async ({ page }) => {
 		await page.goto('/vouchers');
+		const labels = page.getByRole('link', { name: 'Labels for their vials (PDF)' });
+		await expect(labels).toHaveAttribute('href', '/vouchers/labels.pdf');
 		await page.getByRole('button', { name: 'nobody looked yet' }).click();
+		const pdf = await page.request.get((await labels.getAttribute('href'))!);
+		expect([pdf.status(), pdf.headers()['content-type'], pdf.url()]).toEqual([
+			200,
+			'application/pdf',
+			expect.stringContaining('?shown=new')
+		]);
+		expect((await page.request.get('/vouchers/labels.pdf?shown=everything')).status()).toBe(400);
 		const row = page.getByRole('row').filter({ hasText: 'net-spinning caddisfly' });
 		const label = await row.locator('b').first().textContent();
 		await row.getByRole('button', { name: 'Name it' }).click();

@@ -6,6 +6,7 @@ import { followOrder } from '../../src/lib/core/schedule';
 import { describedAnimals } from '../../src/lib/core/identification/animal-key';
 import { printAnimals } from '../../src/lib/server/paper/animals';
 import { printSeasonSheet } from '../../src/lib/server/paper/for-the-wall';
+import { printVialLabels } from '../../src/lib/server/paper/vial-labels';
 import {
 	printCustodyForm,
 	printFieldSheets,
@@ -76,6 +77,34 @@ describe('drawings for those without a phone', () => {
 		for (const { code } of describedAnimals) expect(words).toContain(code);
 		expect(words).toContain('mayfly, Ephemeroptera');
 		expect(words).toContain('page 1 of');
+	});
+});
+
+describe('labels for vials', () => {
+	const lot = { site: 'TE3', at_ms: Date.UTC(2026, 3, 14, 9), taxon: 'Hydropsychidae', keptIn: 'ethanol' as const };
+	const print = (n: number) =>
+		printVialLabels(
+			Array.from({ length: n }, (_, i) => ({
+				...lot,
+				code: `TE3-260414-V${String(i + 1)}`,
+				count: i === 0 ? null : 3
+			})),
+			{ letterhead: round.letterhead, timeZone: 'Etc/UTC' }
+		);
+
+	it('say where, when, what and whose, each lot once', async () => {
+		const words = wordsOf(await print(3)).replace(/\s+/g, ' ');
+		for (const expected of ['TE3, Tue 14 Apr 2026', 'Hydropsychidae', '3 animals', 'in ethanol', 'Test streams'])
+			expect(words).toContain(expected);
+		for (const n of [1, 2, 3]) expect(words.split(`TE3-260414-V${String(n)}`)).toHaveLength(2);
+	});
+	it('begin another sheet where one is full', async () => {
+		const sheets = async (n: number) =>
+			wordsOf(await print(n))
+				.split('\f')
+				.filter((page) => page.trim()).length;
+		expect(await sheets(48)).toBe(1);
+		expect(await sheets(49)).toBe(2);
 	});
 });
 

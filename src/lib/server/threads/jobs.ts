@@ -6,6 +6,7 @@ import { printCustodyForm, printFieldSheets, printRoundSheet } from '../paper/fo
 import { printShipment } from '../paper/for-the-courier';
 import { printSeasonSheet } from '../paper/for-the-wall';
 import { printLabels } from '../paper/labels';
+import { printVialLabels } from '../paper/vial-labels';
 
 /**
  * What takes so long that nobody else should wait for it. What goes in and comes out is plain data: it is copied
@@ -20,6 +21,7 @@ export const jobs = {
 	custody: printCustodyForm,
 	shipment: printShipment,
 	labels: printLabels,
+	vials: printVialLabels,
 	season: printSeasonSheet,
 	animals: printAnimals
 };

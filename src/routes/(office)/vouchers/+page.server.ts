@@ -2,17 +2,13 @@ import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { SheetId } from '$lib/core/leaf';
 import { taxonOf } from '$lib/core/macroinvertebrates';
-import { agreedName, standingOf } from '$lib/core/subjects/voucher/agreed-name';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
-import { vouchersOf } from '$lib/server/db/queries/vouchers';
+import { MOST_VOUCHERS, vouchersOf } from '$lib/server/db/queries/vouchers';
 import { nameVoucher } from '$lib/server/reviews/judge';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
-
-/** More than these are looked for by their visit. */
-const MOST = 500;
 
 const NO_NAME = 'Choose one of the names in the list.';
 const Said = z.object({
@@ -23,14 +19,13 @@ const Said = z.object({
 
 export const load: PageServerLoad = async ({ locals }) => {
 	const member = locals.member!;
-	const rows = await vouchersOf(database(), member, MOST);
+	const rows = await vouchersOf(database(), member, MOST_VOUCHERS);
 	const people = await peopleOf(database(), member.programId);
 	return {
 		vouchers: rows.map(({ opinions, ...voucher }) => ({
 			...voucher,
 			said: Object.entries(opinions ?? {}).map(([by, taxon]) => ({ by: people[by]?.initials ?? '?', taxon })),
-			own: opinions?.[member.id] ?? null,
-			standing: standingOf(agreedName({ opinions: { [voucher.id]: opinions ?? {} } }, voucher.id), voucher.taxon)
+			own: opinions?.[member.id] ?? null
 		})),
 		mayName: can(member, 'see-queue')
 	};

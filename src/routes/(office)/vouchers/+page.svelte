@@ -41,6 +41,11 @@
 			)} that nobody looked at again. Where all who looked agree, the visit counts under their name.
 		</p>
 		<OneOf label="Which are shown" words={stateWords} chosen={shown} onchoose={(state) => (shown = state)} />
+		<p class="small">
+			<a href="/vouchers/labels.pdf{shown === 'all' || rows.length === 0 ? '' : `?shown=${shown}`}"
+				>Labels for their vials (PDF)</a
+			>, to be cut apart and laid inside; print by a laser on paper that ethanol leaves whole.
+		</p>
 		<div class="scroll">
 			<table class="table">
 				<thead

@@ -1,10 +1,14 @@
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { keptIn } from '../../../core/subjects/voucher/branch';
+import { agreedName, standingOf, type VoucherStanding } from '../../../core/subjects/voucher/agreed-name';
 import type { Member } from '../../access';
 import type { Db } from '../connect';
 import { rowsOf } from '../rows';
 import { readable } from './visits';
+
+/** More than these are looked for by their visit. */
+export const MOST_VOUCHERS = 500;
 
 const Row = z.object({
 	id: z.string(),
@@ -18,11 +22,12 @@ const Row = z.object({
 	/** What each member who looked calls it. */
 	opinions: z.record(z.string(), z.string()).nullable()
 });
-export type VoucherRow = z.infer<typeof Row>;
+/** A lot, and how those who looked again stand to its name. */
+export type VoucherRow = z.infer<typeof Row> & { standing: VoucherStanding };
 
 /** Animals kept on visits that this member may see, the newest first. */
-export const vouchersOf = (db: Db, member: Member, most: number): Promise<VoucherRow[]> =>
-	rowsOf(
+export async function vouchersOf(db: Db, member: Member, most: number): Promise<VoucherRow[]> {
+	const rows = await rowsOf(
 		db,
 		Row,
 		sql`
@@ -34,6 +39,11 @@ export const vouchersOf = (db: Db, member: Member, most: number): Promise<Vouche
 		where v.program_id = ${member.programId} and v.sheet ? 'vouchers' and p.value ? 'taxon' and ${readable(member)}
 		order by v.started_at desc, p.value ->> 'label' limit ${most}`
 	);
+	return rows.map((row) => ({
+		...row,
+		standing: standingOf(agreedName({ opinions: { [row.id]: row.opinions ?? {} } }, row.id), row.taxon)
+	}));
+}
 
 const Opinions = Row.pick({ id: true, taxon: true, opinions: true });
 
