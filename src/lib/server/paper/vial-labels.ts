@@ -33,15 +33,13 @@ export function printVialLabels(
 		stack: [
 			{ text: label.code, bold: true, fontSize: 8 },
 			{ text: `${label.site}, ${sayDay(label.at_ms, timeZone, true)}`, fontSize: 6.5 },
+			{ text: [...new Set([label.taxon, kindName(label.taxon)])].join(', '), fontSize: 6.5 },
 			{
 				text: [
-					...new Set([label.taxon, kindName(label.taxon)]),
-					...(label.count === null ? [] : [counted(label.count, 'animal')])
+					...(label.count === null ? [] : [counted(label.count, 'animal')]),
+					...(label.keptIn === null ? [] : [keptInWords[label.keptIn]]),
+					letterhead.program
 				].join(', '),
-				fontSize: 6.5
-			},
-			{
-				text: [...(label.keptIn === null ? [] : [keptInWords[label.keptIn]]), letterhead.program].join('; '),
 				fontSize: 5.5
 			}
 		],
