@@ -26,7 +26,7 @@ export const labFile10000: Bench = {
 		const { rows } = await pool.query<{ program_id: string; id: string; site: string; card: string; lab: string }>(
 			`select m.program_id, m.id, (select id from site where code = 'TE1') as site,
 				(select id from method_card_version order by version desc limit 1) as card,
-				(select id from place where kind = 'lab' order by name limit 1) as lab
+				(select id from place p where p.program_id = m.program_id and kind = 'lab' order by name limit 1) as lab
 			from member m where m.role = 'coordinator' and m.name like 'Orla%'`
 		);
 		const me = rows[0]!;

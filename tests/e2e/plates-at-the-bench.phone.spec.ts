@@ -24,6 +24,12 @@ test('a bottle is poured and plates are read with no network, and the figure sta
 	await expect(first.getByRole('button', { name: 'Read now' })).toBeDisabled();
 	await first.getByRole('button', { name: 'dried out' }).click();
 	await expect(first.getByRole('button', { name: 'Read now' })).toBeEnabled();
+	// what else is written meanwhile does not take the reason out of the hand
+	await page.getByRole('button', { name: 'Read the simulated thermometer' }).click();
+	await expect(page.getByText(/°C, simulated, at/)).toBeVisible();
+	await expect(first.getByRole('button', { name: 'dried out' })).toHaveAttribute('aria-pressed', 'true');
+	await page.getByRole('button', { name: /^Strike \d/ }).click();
+	await expect(page.getByText(/°C, simulated, at/)).toHaveCount(0);
 	await first.getByRole('button', { name: 'counted', exact: true }).click();
 	// a hand that is quicker than the disk loses no colony
 	await first.getByRole('button', { name: /tap for each colony/ }).evaluate((tap: HTMLElement) => {

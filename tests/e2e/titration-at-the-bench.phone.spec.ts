@@ -9,7 +9,7 @@ test('a bottle that was fixed at the stream is titrated by burette at home, the 
 }) => {
 	await page.goto('/today');
 	await expect(page.getByText(/^Fixed .* Within its hours until/)).toBeVisible();
-	await expect(page.getByRole('link', { name: 'Titrate Hobbin 1' })).toHaveAttribute('href', /^\/bench\/./);
+	await expect(page.getByRole('link', { name: 'Titrate second oxygen bottle' })).toHaveAttribute('href', /^\/bench\/./);
 	await packField(page);
 	await context.setOffline(true);
 	await page.goto('/bench');

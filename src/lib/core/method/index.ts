@@ -7,7 +7,7 @@ export { streamVisit, streamVisit1 } from './cards/stream-visit';
 export { fullVisit } from './cards/full-visit';
 export { shippedCards } from './cards/schools';
 // numbers on which programs differ
-export { Limits, limitsOf } from './limits';
+export { Limits, limitsOf, MOST_PLATES } from './limits';
 // what is done, put together
 export { compose, readChanges, type Change, type Composed } from './compose';
 // what may be set in it, and what contradicts itself

@@ -5,6 +5,9 @@ const share = z.number().positive().max(1);
 const positive = z.number().positive();
 const whole = z.number().int().positive();
 
+/** More plates, or blanks, of one bottle are poured by nobody. */
+export const MOST_PLATES = 6;
+
 /**
  * The numbers of a method on which programs differ, beyond those that a step carries. Each says what it is, for
  * screen and paper.
@@ -22,8 +25,8 @@ export const Limits = z.object({
 	),
 	plateMost_mL: positive.describe('mL, the most that is poured on a plate'),
 	plateLeast_mL: positive.describe('mL, the least that is poured on a plate'),
-	plateReplicates: whole.describe('plates poured of each bottle'),
-	plateBlanks: z.number().int().min(0).describe('blank plates of sterile water poured with them'),
+	plateReplicates: whole.max(MOST_PLATES).describe('plates poured of each bottle'),
+	plateBlanks: z.number().int().min(0).max(MOST_PLATES).describe('blank plates of sterile water poured with them'),
 	plateChance: share.describe('chance under which plates of one bottle differ more than counting alone makes'),
 	plateBleach_min: positive.describe('minutes that bleach stands on a read plate'),
 	duplicates_percent: positive.describe(

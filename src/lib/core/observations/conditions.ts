@@ -1,4 +1,4 @@
-import type { Question } from './question';
+import type { Answers, Question } from './question';
 
 const one = (group: string, id: string, ask: string, choices: Record<string, string>, help?: string): Question =>
 	question(group, id, ask, 'one', choices, help);
@@ -37,6 +37,10 @@ const land = {
 	road: 'road',
 	none: 'none of these'
 };
+
+/** Whether much rain fell before somebody came: it washes from the land what grows on plates. */
+export const hasRainedMuch = (answers: Answers | undefined): boolean =>
+	['rain24', 'rain48'].some((asked) => answers?.[asked] === 'much');
 
 const steady = (of: Question): Question => ({ ...of, isSteady: true });
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fold, placeAt, whyRefused } from '../logbook';
 import { aLine } from '../../../../tests/a-line';
-import { asLastTime, chosen, forms, isAnswered, usualFirst, type FormName, type Question } from '.';
+import { asLastTime, chosen, forms, hasRainedMuch, isAnswered, usualFirst, type FormName, type Question } from '.';
 
 const names = Object.keys(forms) as FormName[];
 const all = names.flatMap((form) => forms[form].map((q) => [form, q.id, q] as const));
@@ -131,5 +131,16 @@ describe('as last time', () => {
 	it('is nothing where nobody was there before, or a choice is known no more', () => {
 		expect(asLastTime('conditions', forms.conditions, undefined, {})).toEqual({});
 		expect(asLastTime('conditions', forms.conditions, undefined, { erosion: 'as in the old form' })).toEqual({});
+	});
+});
+
+describe('rain before somebody came', () => {
+	it('was much where over 20 mm fell on either day; what nobody knows is not much', () => {
+		expect(hasRainedMuch({ rain24: 'much' })).toBe(true);
+		expect(hasRainedMuch({ rain24: 'none', rain48: 'much' })).toBe(true);
+		expect(hasRainedMuch({ rain24: 'some', rain48: 'unknown' })).toBe(false);
+		expect(hasRainedMuch(undefined)).toBe(false);
+		const rain = forms.conditions.find((q) => q.id === 'rain24')!;
+		expect(rain.choices.map((c) => c.id)).toContain('much');
 	});
 });

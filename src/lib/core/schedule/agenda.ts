@@ -87,8 +87,8 @@ const LAST = 9;
  */
 function wouldBeLost(item: Item, now_ms: number): number {
 	if (item.kind === 'open-visit' && item.isOverdue) return 0;
-	const isGrowing = item.kind === 'plate' || item.kind === 'tubes' || item.kind === 'fixed';
-	const isLosing = isGrowing || item.kind === 'bottle' || item.kind === 'sampler' || item.kind === 'storm';
+	const isAtTheBench = item.kind === 'plate' || item.kind === 'tubes' || item.kind === 'fixed';
+	const isLosing = isAtTheBench || item.kind === 'bottle' || item.kind === 'sampler' || item.kind === 'storm';
 	return isLosing && item.last_ms >= now_ms ? 1 : 2;
 }
 

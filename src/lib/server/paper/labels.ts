@@ -2,7 +2,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { BottleLabel } from '../../core/custody';
 import { toString as matrixCode } from 'qrcode';
 import { bottleLabelWords } from '../../core/subjects/bottle/words';
-import { print } from './print';
+import { print, tightLayout } from './print';
 
 const MM = 72 / 25.4;
 
@@ -67,14 +67,7 @@ export async function printLabels(labels: readonly PrintedLabel[], stock: LabelS
 		pageMargins: [size.left * MM, size.top * MM, 0, 0],
 		content: rows.map((row, i): Content => ({
 			table: { widths: row.map(() => size.width * MM), heights: size.height * MM - 0.2, body: [row] },
-			layout: {
-				hLineWidth: () => 0,
-				vLineWidth: () => 0,
-				paddingLeft: () => 0,
-				paddingRight: () => 0,
-				paddingTop: () => 0,
-				paddingBottom: () => 0
-			},
+			layout: tightLayout(0),
 			...(i > 0 && i % size.down === 0 ? { pageBreak: 'before' as const } : {})
 		}))
 	});

@@ -16,6 +16,16 @@ pdfmake.addFonts({ Text: { normal: font(400), bold: font(700), italics: font(400
 export const print = (document: TDocumentDefinitions): Promise<Uint8Array> =>
 	pdfmake.createPdf({ ...document, defaultStyle: { font: 'Text', fontSize: 9, ...document.defaultStyle } }).getBuffer();
 
+/** A table whose cells begin at their edges, for what is stuck on or cut apart; `line`: how thick its lines are. */
+export const tightLayout = (line: number) => ({
+	hLineWidth: () => line,
+	vLineWidth: () => line,
+	paddingLeft: () => 0,
+	paddingRight: () => 0,
+	paddingTop: () => 0,
+	paddingBottom: () => 0
+});
+
 /** What stands on every page of a program's papers, and how large these are. */
 export interface Letterhead {
 	program: string;

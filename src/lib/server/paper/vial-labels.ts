@@ -3,7 +3,7 @@ import { kindName } from '../../core/macroinvertebrates';
 import type { KeptIn } from '../../core/subjects/voucher/branch';
 import { keptInWords } from '../../core/subjects/voucher/words';
 import { counted, sayDay } from '../../core/wording';
-import { print, type Letterhead } from './print';
+import { print, tightLayout, type Letterhead } from './print';
 
 const MM = 72 / 25.4;
 /** As large as lies flat in a small vial, and as many as a sheet of either size holds. */
@@ -57,14 +57,7 @@ export function printVialLabels(
 		pageMargins: [MARGIN_mm * MM, MARGIN_mm * MM, 0, 0],
 		content: sheets.map((body, nth): Content => ({
 			table: { widths: Array.from({ length: ACROSS }, () => WIDTH_mm * MM), heights: HEIGHT_mm * MM, body },
-			layout: {
-				hLineWidth: () => 0.3,
-				vLineWidth: () => 0.3,
-				paddingLeft: () => 0,
-				paddingRight: () => 0,
-				paddingTop: () => 0,
-				paddingBottom: () => 0
-			},
+			layout: tightLayout(0.3),
 			...(nth > 0 ? { pageBreak: 'before' as const } : {})
 		}))
 	});

@@ -168,7 +168,11 @@ async function labelsElsewhere(
 	);
 	const siteOf = new Map(visits.map((v) => [v.id, v.site_id]));
 	const byLabel = new Map<string, typeof rows>();
-	for (const row of rows) byLabel.set(row.label, [...(byLabel.get(row.label) ?? []), row]);
+	for (const row of rows) {
+		const there = byLabel.get(row.label);
+		if (there) there.push(row);
+		else byLabel.set(row.label, [row]);
+	}
 	const found = new Map<string, Record<string, string>>();
 	for (const { visit_id, value } of labels) {
 		const other = byLabel.get(String(value))?.find((r) => r.site_id !== siteOf.get(visit_id));
@@ -266,9 +270,7 @@ export async function usualOfSites(
 	return usualBy(rows, (row) => row.site_id);
 }
 
-type UsualRow = Usual & { parameter: ParameterCode };
-
-function usualBy<Row extends UsualRow>(rows: readonly Row[], keyOf: (row: Row) => string) {
+function usualBy<Row extends Usual & { parameter: ParameterCode }>(rows: readonly Row[], keyOf: (row: Row) => string) {
 	const usual = new Map<string, Partial<Record<ParameterCode, Usual>>>();
 	for (const row of rows) {
 		const key = keyOf(row);

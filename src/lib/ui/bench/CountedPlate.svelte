@@ -1,5 +1,5 @@
 <script module lang="ts">
-	import { countOf, isCountedAt } from '$lib/core/subjects/plates/photo-grid';
+	import { countedMarks, countOf } from '$lib/core/subjects/plates/photo-grid';
 	import type { PlatePicture } from '$lib/core/subjects/plates/photos';
 	import type { PlateSheet } from '$lib/core/subjects/plates/shelf';
 	import type { Writer } from '../entry/writer';
@@ -37,10 +37,7 @@
 	let isShowing = $state(false);
 	/** What only one of the two who counted marked. */
 	const ringed = $derived.by(() => {
-		const squares = picture?.squares ?? null;
-		const [a, b] = counts.map(({ by }) =>
-			Object.values(picture?.marks[by] ?? {}).filter((m) => m.kind === 'counts' && isCountedAt(m, squares))
-		);
+		const [a, b] = counts.map(({ by }) => countedMarks(picture?.marks[by], picture?.squares));
 		if (!a || !b) return [];
 		const { onlyFirst, onlySecond } = sameMarks({ first: a, second: b, within: SAME });
 		return [...onlyFirst.map((i) => a[i]!), ...onlySecond.map((j) => b[j]!)];

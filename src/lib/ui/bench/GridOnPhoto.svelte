@@ -1,7 +1,7 @@
 <!-- A crowded plate: a grid over the medium in the photo, and how many of its squares, drawn at random, are counted. -->
 <script lang="ts">
 	import type { PhotoGrid } from '$lib/core/subjects/plates/branch';
-	import { MOST_DRAWN, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
+	import { FEW_IN_SQUARES, MOST_DRAWN, onWholePlate, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
 	import type { PlatePicture } from '$lib/core/subjects/plates/photos';
 	import type { Writer } from '../entry/writer';
 	import type { Camera } from './camera';
@@ -17,8 +17,6 @@
 
 	const AT_FIRST = 20;
 	const MORE = 10;
-	/** Fewer than these in the squares say little of the whole plate. */
-	const FEW = 40;
 	const STEP = 0.01;
 	const path = $derived(`platePhotos/${of.id}/grid`);
 	const drawn = $derived(of.squares?.length ?? 0);
@@ -56,8 +54,8 @@
 {#if of.grid}
 	<p>
 		Mark in the {drawn} framed squares only: they were drawn at random, of {SQUARES_OF_MEDIUM} that the medium holds.
-		{#if counting}So far as on about {Math.round((counting * SQUARES_OF_MEDIUM) / drawn)} on the whole plate.{/if}
-		{#if counting < FEW && drawn < MOST_DRAWN}Under {FEW} in them, ask for more squares.{/if}
+		{#if counting}So far as on about {Math.round(onWholePlate(counting, drawn))} on the whole plate.{/if}
+		{#if counting < FEW_IN_SQUARES && drawn < MOST_DRAWN}Under {FEW_IN_SQUARES} in them, ask for more squares.{/if}
 	</p>
 	<p class="acts">
 		<button

@@ -20,13 +20,13 @@
 
 <script lang="ts">
 	import { volumesBetween } from '$lib/core/bacteria';
+	import { MOST_PLATES } from '$lib/core/method';
 	import { readPlain } from '$lib/core/quantity';
 	import { counted } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 
 	let { bottle, label, isBlank, taken, usual, hasRained, limits, writer }: Props = $props();
 
-	const MOST_PLATES = 6;
 	const id = $props.id();
 	/** For water as clean, and as foul, as this site mostly is: one of two plates can be counted either way. */
 	const advice = $derived(
@@ -34,16 +34,19 @@
 	);
 	const advised = $derived(advice.length ? advice.map((a) => String(a.volume_mL)) : [String(limits.plateLeast_mL)]);
 	const isTooCrowded = $derived(advice.at(-1)?.dilute === true);
-	let typed = $state<(string | undefined)[]>([]);
+	/** By what the plate is for and its turn: one plate more does not move a blank's volume. */
+	let typed = $state<Record<string, string>>({});
 	/** As the card has it, until the hand says otherwise. */
-	let replicates = $derived(limits.plateReplicates);
-	let blanks = $derived(limits.plateBlanks);
+	let asked = $state<{ replicates?: number; blanks?: number }>({});
+	const replicates = $derived(asked.replicates ?? limits.plateReplicates);
+	const blanks = $derived(asked.blanks ?? limits.plateBlanks);
 	const begun = $derived(taken.filter((n) => n.startsWith(`${label}-`)).length);
 	const plates = $derived(
 		Array.from({ length: isBlank ? 1 : replicates + blanks }, (_, i) => {
 			const ofBlank = isBlank || i >= replicates;
-			const text = typed[i] ?? advised[ofBlank ? 0 : i % advised.length]!;
-			return { name: `${label}-${begun + i + 1}`, isBlank: ofBlank, text, ...volumeIn(text) };
+			const key = ofBlank ? `blank ${i - replicates}` : `plate ${i}`;
+			const text = typed[key] ?? advised[ofBlank ? 0 : i % advised.length]!;
+			return { key, name: `${label}-${begun + i + 1}`, isBlank: ofBlank, text, ...volumeIn(text) };
 		})
 	);
 	const isFit = $derived(plates.every((p) => p.why === null));
@@ -110,10 +113,10 @@
 					: ''}.{#if hasRained}
 					Much rain fell before it was filled: expect the foul day.{/if}{:else}Nobody knows this site yet: pour {advised[0]}
 				mL, and learn from what grows.{#if hasRained}
-					Much rain fell before it was filled: one plate with a tenth of it besides.{/if}{/if}
+					Much rain fell before it was filled: pour one plate more, with a tenth of that.{/if}{/if}
 		</p>
 	{/if}
-	{#each plates as { name, isBlank: isOfBlank, text, why, doubt }, i (name)}
+	{#each plates as { key, name, isBlank: isOfBlank, text, why, doubt }, i (key)}
 		<label for="{id}-{i}"
 			>{isOfBlank && !isBlank ? 'Sterile water on the blank' : 'Water on plate'} <b>{name}</b>, mL</label
 		>
@@ -123,7 +126,7 @@
 			inputmode="decimal"
 			autocomplete="off"
 			value={text}
-			oninput={(e) => (typed[i] = e.currentTarget.value)}
+			oninput={(e) => (typed[key] = e.currentTarget.value)}
 			aria-invalid={why !== null}
 			aria-describedby={why === null && doubt === null ? undefined : `${id}-${i}-why`}
 		/>
@@ -132,8 +135,8 @@
 			</p>{/if}
 	{/each}
 	{#if !isBlank}
-		{@render howMany('plate', replicates, 1, (n) => (replicates = n))}
-		{@render howMany('blank of sterile water', blanks, 0, (n) => (blanks = n))}
+		{@render howMany('plate', replicates, 1, (n) => (asked.replicates = n))}
+		{@render howMany('blank of sterile water', blanks, 0, (n) => (asked.blanks = n))}
 	{/if}
 	<ol class="small">
 		<li>Medium thawed, sample shaken 25 times.</li>

@@ -39,8 +39,9 @@
 	const HOUR_ms = 3_600_000;
 	const at = (place: string) => `plates/${id}/${place}`;
 	let found = $state<(typeof plateStates)[number]>('counted');
-	/** One that nobody read in time has its reason already. */
-	let why = $derived<(typeof spoiledBy)[number] | null>(stands?.stage === 'too-old' ? 'tooOld' : null);
+	let said = $state<(typeof spoiledBy)[number] | null>(null);
+	/** One that nobody read in time has its reason already, until the hand gives another. */
+	const why = $derived(said ?? (stands?.stage === 'too-old' ? 'tooOld' : null));
 	/** What is typed and not kept yet. */
 	const drafted = (place: string) => writer.drafts[at(place)] ?? '';
 	/** Of what was marked on the photo, where there is one; else of what was tapped or typed. */
@@ -128,7 +129,7 @@
 						Over {limits.plateManyColonies} they run together: “too many to count” may be truer.
 					</p>{/if}
 			{:else if found === 'spoiled'}
-				<OneOf label="What spoiled it" words={spoiledWords} chosen={why} onchoose={(by) => (why = by)} />
+				<OneOf label="What spoiled it" words={spoiledWords} chosen={why} onchoose={(by) => (said = by)} />
 				<p class="small">
 					No figure comes from it{why === 'contaminated' ? '; look at the others of this batch with suspicion' : ''}.
 				</p>

@@ -4,7 +4,7 @@
 	import type { Limits } from '$lib/core/method';
 	import { readPlain, writeNumber } from '$lib/core/quantity';
 	import type { PlateSheet } from '$lib/core/subjects/plates/shelf';
-	import { coldHours, readingsOf, standsStillAt_C } from '$lib/core/subjects/plates/warmth';
+	import { coldHours, readingsOf } from '$lib/core/subjects/plates/warmth';
 	import { sayDuration, sayTime } from '$lib/core/wording';
 
 	interface Props {
@@ -36,7 +36,6 @@
 			.toSorted((a, b) => a.at_ms - b.at_ms)
 			.at(-1)
 	);
-	const still_C = $derived(standsStillAt_C(first, least_C));
 	const cold_h = $derived(
 		first.pouredAt === undefined ? 0 : coldHours(first, { from_ms: Date.parse(first.pouredAt), to_ms: now_ms }, least_C)
 	);
@@ -69,7 +68,7 @@
 			cupboard.
 		{:else if last}
 			{writeNumber(last.temperature_C)} °C{last.isSimulated ? ', simulated,' : ''} at {sayTime(last.at_ms, timeZone)}.
-			{#if still_C !== null}Too cold: the clock stands still until it is {least_C} °C.{/if}
+			{#if last.temperature_C < least_C}Too cold: the clock stands still until it is {least_C} °C.{/if}
 			{#if cold_h >= 0.1}{sayDuration(cold_h * 3_600_000)} were too cold, and reading waits as much longer.{/if}
 		{:else}Read the thermometer morning and evening: under {least_C} °C the clock stands still.{/if}
 	</p>

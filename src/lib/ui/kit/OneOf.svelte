@@ -30,6 +30,7 @@
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 0.375rem;
+		margin-block: 0.25rem;
 	}
 	.btn {
 		min-height: 3rem;

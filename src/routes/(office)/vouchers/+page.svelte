@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { kindName, taxa } from '$lib/core/macroinvertebrates';
+	import { needsVialLabel } from '$lib/core/subjects/voucher/branch';
 	import { keptInWords } from '$lib/core/subjects/voucher/words';
 	import { counted, sayDay } from '$lib/core/wording';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
@@ -41,11 +42,12 @@
 			)} that nobody looked at again. Where all who looked agree, the visit counts under their name.
 		</p>
 		<OneOf label="Which are shown" words={stateWords} chosen={shown} onchoose={(state) => (shown = state)} />
-		<p class="small">
-			<a href="/vouchers/labels.pdf{shown === 'all' || rows.length === 0 ? '' : `?shown=${shown}`}"
-				>Labels for their vials (PDF)</a
-			>, to be cut apart and laid inside; print by a laser on paper that ethanol leaves whole.
-		</p>
+		{#if rows.some(needsVialLabel)}
+			<p class="small">
+				<a href="/vouchers/labels.pdf{shown === 'all' ? '' : `?shown=${shown}`}">Labels for their vials (PDF)</a>, to be
+				cut apart and laid inside; print by a laser on paper that ethanol leaves whole.
+			</p>
+		{/if}
 		<div class="scroll">
 			<table class="table">
 				<thead
@@ -127,6 +129,9 @@
 	}
 	.scroll {
 		overflow-x: auto;
+	}
+	td a {
+		white-space: nowrap;
 	}
 	td span {
 		display: block;

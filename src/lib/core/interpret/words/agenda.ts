@@ -51,7 +51,7 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 		case 'fixed': {
 			const isLate = item.last_ms < now_ms;
 			return {
-				deed: ['Titrate the fixed oxygen bottle of ', item.site, ''],
+				deed: ['Titrate the ', item.label, `, ${item.site}`],
 				reason: `Fixed ${day(item.start_ms)} ${time(item.start_ms)}. ${
 					isLate
 						? `Its hours ended at ${time(item.last_ms)}: titrate it all the same, and it is flagged.`
@@ -59,7 +59,7 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				}`,
 				act: { word: 'Titrate', href: `/bench/${item.visitId}` },
 				lane: {
-					name: `Fixed bottle, ${item.site}`,
+					name: `${capitalised(item.label)}, ${item.site}`,
 					say: isLate ? 'past its hours' : `titrate by ${time(item.last_ms)}`
 				}
 			};

@@ -163,11 +163,12 @@ describe('what is due, in words', () => {
 	});
 
 	it('a fixed bottle is titrated within its hours, a little after them all the same, and not days later', () => {
-		const fixed = (last_ms: number) => say({ clocks: [{ ...clock, kind: 'fixed', label: 'second', last_ms }] });
+		const fixed = (last_ms: number) =>
+			say({ clocks: [{ ...clock, kind: 'fixed', label: 'second oxygen bottle', last_ms }] });
 		const [inTime] = fixed(now + 2 * HOUR);
 		expect(inTime).toMatchObject({
 			when: 'now',
-			said: { deed: ['Titrate the fixed oxygen bottle of ', 'Tessel 3', ''], act: { href: '/bench/v' } }
+			said: { deed: ['Titrate the ', 'second oxygen bottle', ', Tessel 3'], act: { href: '/bench/v' } }
 		});
 		const [late] = fixed(now - 2 * HOUR);
 		expect(late!.when).toBe('late');

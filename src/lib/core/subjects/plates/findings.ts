@@ -82,22 +82,22 @@ function pooledFinding(plates: readonly Plate[], limits: Limits): Finding[] {
 	];
 }
 
-/** Most that a chance is said to be: one in a million is as good as never. */
+/** A chance is said as no less than one in a million: that is as good as never. */
 const LEAST_CHANCE = 1e-6;
 
 /** Plates of one bottle that lie farther apart than counting alone makes them. */
 function scatterFlags(plates: readonly PlateSheet[], { bottles }: Pick<Sheet, 'bottles'>, limits: Limits): Flag[] {
-	const ofBottle = (bottle: string) =>
-		plates.filter((p) => p.bottle === bottle && !p.isBlank).flatMap((p) => readPlate(p));
-	return [...new Set(plates.flatMap((p) => p.bottle ?? []))].flatMap((bottle) => {
-		const counted = ofBottle(bottle).filter((p) => p.status === 'counted');
+	const ids = [...new Set(plates.flatMap(({ bottle }) => bottle ?? []))];
+	return ids.flatMap((id) => {
+		const own = plates.filter(({ bottle, isBlank }) => bottle === id && !isBlank).flatMap((plate) => readPlate(plate));
+		const counted = own.filter((plate) => plate.status === 'counted');
 		if (counted.length < 2) return [];
-		const counts = counted.map((p) => p.count);
-		const { p } = dispersionTest({ counts, volumes_mL: counted.map((c) => c.volume_mL) });
-		if (p === null || p >= limits.plateChance) return [];
+		const counts = counted.map(({ count }) => count);
+		const { p: chance } = dispersionTest({ counts, volumes_mL: counted.map(({ volume_mL }) => volume_mL) });
+		if (chance === null || chance >= limits.plateChance) return [];
 		const at = { path: 'plates', parameter: 'e-coli' };
-		const label = bottles?.[bottle]?.label ?? bottle;
-		return [doubt('plates-scatter', at, { bottle: label, counts, chance: Math.max(LEAST_CHANCE, p) })];
+		const evidence = { bottle: bottles?.[id]?.label ?? id, counts, chance: Math.max(LEAST_CHANCE, chance) };
+		return [doubt('plates-scatter', at, evidence)];
 	});
 }
 

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { simulatedPlate } from '../../bacteria';
-import { countOf, drawnSquares, isCountedAt, MOST_DRAWN, SQUARES_OF_MEDIUM, type Square } from './photo-grid';
+import {
+	countOf,
+	drawnSquares,
+	isCountedAt,
+	MOST_DRAWN,
+	onWholePlate,
+	SQUARES_OF_MEDIUM,
+	type Square
+} from './photo-grid';
 
 const grid = { x: 0.5, y: 0.5, rx: 0.3, ry: 0.4, squares: 20 };
 const inCircle = (x: number, y: number) => ((x - grid.x) / grid.rx) ** 2 + ((y - grid.y) / grid.ry) ** 2;
@@ -58,7 +66,7 @@ describe('a grid on the photo of a plate', () => {
 			const marks = Object.fromEntries(
 				plate.colonies.map((c, i) => [String(i), { x: c.x_px / 80, y: c.y_px / 80, kind: 'counts' as const }])
 			);
-			found += countOf(marks, squares) * (SQUARES_OF_MEDIUM / 30);
+			found += onWholePlate(countOf(marks, squares), 30);
 			there += plate.colonies.length;
 		}
 		// 40 plates of 63 colonies in squares: the counting error of the mean is 2 %

@@ -52,8 +52,16 @@ export function drawnSquares(photoId: string, { x, y, rx, ry, squares }: PhotoGr
 export const isCountedAt = ({ x, y }: MarkPlace, squares: readonly Square[] | null): boolean =>
 	squares === null || squares.some((s) => x >= s.left && x < s.right && y >= s.top && y < s.bottom);
 
-/** How many of a person's marks stand for colonies of the kind that counts, where colonies are counted. */
-export const countOf = (
+/** Those of a person's marks that stand for colonies of the kind that counts, where colonies are counted. */
+export const countedMarks = (
 	marks: Readonly<Record<string, Mark>> | undefined,
 	squares: readonly Square[] | null = null
-): number => Object.values(marks ?? {}).filter((m) => m.kind === 'counts' && isCountedAt(m, squares)).length;
+): Mark[] => Object.values(marks ?? {}).filter((m) => m.kind === 'counts' && isCountedAt(m, squares));
+
+export const countOf = (...of: Parameters<typeof countedMarks>): number => countedMarks(...of).length;
+
+/** Colonies of the whole plate, as those in its drawn squares let expect. */
+export const onWholePlate = (colonies: number, drawn: number): number => (colonies * SQUARES_OF_MEDIUM) / drawn;
+
+/** Fewer colonies in the squares leave the figure of the whole plate wide open: 40 are known to a third. */
+export const FEW_IN_SQUARES = 40;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bottlesToPour, isDue, onShelf, stages, type PlateSheet } from './shelf';
+import { bottlesToPour, isAllRead, isDue, onShelf, stages, type PlateSheet } from './shelf';
 
 const limits = { plateReadable_h: 30, plateTooOld_h: 50, plateLeastTemperature_C: 18 };
 const poured_ms = Date.UTC(2026, 4, 14, 14);
@@ -54,5 +54,16 @@ describe('bottles that wait for their plates', () => {
 		expect(bottlesToPour({ bottles, plates: undefined })).toEqual(['bacteria', 'bacteria-blank']);
 		expect(bottlesToPour({ bottles, plates: { p1: { bottle: 'bacteria' } } })).toEqual(['bacteria-blank']);
 		expect(bottlesToPour({ bottles: undefined, plates: undefined })).toEqual([]);
+	});
+});
+
+describe('plates and tubes of a visit', () => {
+	it('are all read where none grows on, and where there are any', () => {
+		const read = { state: 'counted' as const };
+		expect(isAllRead({})).toBe(false);
+		expect(isAllRead({ plates: { a: read, b: {} } })).toBe(false);
+		expect(isAllRead({ plates: { a: read }, growthTubes: { t: {} } })).toBe(false);
+		expect(isAllRead({ plates: { a: read }, growthTubes: { t: { readAt: plate.pouredAt } } })).toBe(true);
+		expect(isAllRead({ plates: { a: { state: 'spoiled' } } })).toBe(true);
 	});
 });

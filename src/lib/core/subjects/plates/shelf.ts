@@ -80,6 +80,16 @@ export function standsSince(
 /** Stages to which a plate grows; to the others it only ages. */
 const ripens: ReadonlySet<Stage> = new Set(['too-early', 'specks', 'readable']);
 
+/** Whether plates or tubes of a visit were read, and none grows on: then they are cleared away. */
+export function isAllRead({ plates, growthTubes }: Pick<Sheet, 'plates' | 'growthTubes'>): boolean {
+	const [poured, filled] = [Object.values(plates ?? {}), Object.values(growthTubes ?? {})];
+	return (
+		poured.length + filled.length > 0 &&
+		poured.every((p) => p.state !== undefined) &&
+		filled.every((t) => t.readAt !== undefined)
+	);
+}
+
 /** Bottles of a visit for bacteria that were filled, and of which neither we nor a lab poured a plate yet. */
 export function bottlesToPour({ bottles, plates }: Pick<Sheet, 'bottles' | 'plates'>): string[] {
 	const poured = new Set(Object.values(plates ?? {}).map((p) => p.bottle));

@@ -142,9 +142,10 @@ function apart(steps: readonly Step[], limit_mgL: number): Flag[] {
 function settling(id: string, bottle: TitrationBottle, step: TitrationStep | undefined): Clock[] {
 	const { fixedAt } = bottle;
 	if (!step || fixedAt === undefined || isTitrated(bottle)) return [];
-	const { settle_s, within_h } = step;
+	const { settle_s, within_h, bottles } = step;
+	const name = bottles.find((b) => b.id === id)?.label ?? id;
 	const start_ms = Date.parse(fixedAt);
 	const due_ms = start_ms + settle_s * 1000;
 	const last_ms = Math.max(due_ms, start_ms + within_h * HOUR_ms);
-	return [{ id: `titrations/${id}`, kind: 'fixed', label: `floc settles, bottle ${id}`, start_ms, due_ms, last_ms }];
+	return [{ id: `titrations/${id}`, kind: 'fixed', label: `${name} oxygen bottle`, start_ms, due_ms, last_ms }];
 }

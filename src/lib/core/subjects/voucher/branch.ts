@@ -4,6 +4,11 @@ import { count, Instant, leaf, SheetId, Word } from '../../leaf';
 export const keptIn = ['ethanol', 'dry', 'photo'] as const;
 export type KeptIn = (typeof keptIn)[number];
 
+/** Whether a lot lies in a vial that wants its label: what is kept as a photo went back alive. */
+export const needsVialLabel = <Lot extends { label: string | null; keptIn: KeptIn | null }>(
+	lot: Lot
+): lot is Lot & { label: string } => lot.label !== null && lot.keptIn !== 'photo';
+
 /** Animals kept so that somebody can look again, each lot under the label that lies with it. */
 export const vouchers = z
 	.record(

@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { v7 } from 'uuid';
 	import { limitsOf } from '$lib/core/method';
-	import { bottlesToPour, bottlesToReceive, onShelf } from '$lib/core/subjects/plates/shelf';
+	import { hasRainedMuch } from '$lib/core/observations';
+	import { bottlesToPour, bottlesToReceive, isAllRead, onShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
 	import { fixedBottles } from '$lib/core/subjects/titration/strength';
 	import { isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
@@ -85,13 +86,6 @@
 	);
 	const fixed = $derived(fixedBottles(sheet.titrations, titrationSteps));
 	const tubes = $derived(Object.entries(sheet.growthTubes ?? {}));
-	const isAllRead = $derived(
-		plates.length + tubes.length > 0 &&
-			plates.every(([, p]) => p.state !== undefined) &&
-			tubes.every(([, t]) => t.readAt !== undefined)
-	);
-	/** Rain washes from the land what grows on plates. */
-	const hasRained = $derived(['rain24', 'rain48'].some((asked) => sheet.conditions?.[asked] === 'much'));
 	const usual = $derived(log.site?.usual['e-coli'] ?? null);
 	/** Doubts about the plates and titrations, and about how the bottles came to them. */
 	const flags = $derived(
@@ -161,7 +155,7 @@
 				isBlank={sheet.bottles?.[bottle]?.role === 'blank'}
 				taken={plates.map(([id]) => id)}
 				{usual}
-				{hasRained}
+				hasRained={hasRainedMuch(sheet.conditions)}
 				{limits}
 				{writer}
 			/>
@@ -207,7 +201,7 @@
 		{#if plates.length === 0 && tubes.length === 0 && bottlesToPour(sheet).length === 0 && titrationSteps.length === 0}
 			<p>No bottle of this visit was filled for bacteria.</p>
 		{/if}
-		{#if isAllRead}
+		{#if isAllRead(sheet)}
 			<ClearAway cleared={sheet.plateClearing} bleach_min={limits.plateBleach_min} {writer} />
 		{/if}
 	{:else if log.entries && log.entries.length === 0}

@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { z } from 'zod';
 import { voucherStandings } from '$lib/core/subjects/voucher/agreed-name';
+import { needsVialLabel } from '$lib/core/subjects/voucher/branch';
 import { database } from '$lib/server/db/connect';
 import { MOST_VOUCHERS, vouchersOf } from '$lib/server/db/queries/vouchers';
 import { letterheadOf } from '$lib/server/paper/letterhead';
@@ -13,11 +14,17 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const shown = z.enum(voucherStandings).nullable().safeParse(url.searchParams.get('shown'));
 	if (!shown.success) error(400, `Which are shown is one of ${voucherStandings.join(', ')}, or left out for all.`);
 	const all = await vouchersOf(database(), member, MOST_VOUCHERS);
-	// what is kept as a photo lies in no vial
-	const chosen = all.filter((v) => v.keptIn !== 'photo' && (shown.data === null || v.standing === shown.data));
-	const labels = chosen.flatMap(({ label, site, started_ms, taxon, count, keptIn }) =>
-		label === null ? [] : [{ code: label, site, at_ms: started_ms, taxon, count, keptIn }]
-	);
+	const labels = all
+		.filter((v) => shown.data === null || v.standing === shown.data)
+		.filter(needsVialLabel)
+		.map(({ label, site, started_ms, taxon, count, keptIn }) => ({
+			code: label,
+			site,
+			at_ms: started_ms,
+			taxon,
+			count,
+			keptIn
+		}));
 	if (labels.length === 0) error(404, 'None of these animals lies in a vial with a label.');
 	const { timeZone } = member.program;
 	const letterhead = await letterheadOf(database(), member.programId);
