@@ -25,11 +25,15 @@ test('a box is packed, leaves, arrives; who had it stands with each visit; a sli
 	await expect(inside).toContainText('Nobody noted it on ice: is it cold?');
 	await expect(inside).toContainText('When it comes to the lab: held 4 days, its limit is 48 h');
 	// quick thumbs: none of five ticks takes another back
+	let kept = 0;
+	page.on('response', (r) => {
+		if (r.url().endsWith('?/pack') && r.ok()) kept += 1;
+	});
 	await page.evaluate(() =>
 		document.querySelectorAll<HTMLInputElement>('input[name=isDone]').forEach((t) => t.click())
 	);
 	await expect(page.getByRole('button', { name: 'Hand over 1 bottle', exact: true })).toBeVisible();
-	await page.waitForLoadState('networkidle');
+	await expect.poll(() => kept).toBe(5);
 	await page.reload();
 	await expect(page.getByRole('checkbox', { checked: true })).toHaveCount(5);
 
