@@ -39,6 +39,7 @@ const officeScreens = [
 	],
 	[
 		'/sites/animals',
+		'/sites/animals/counts',
 		'/review',
 		'/plan',
 		'/library',

@@ -25,6 +25,7 @@ const addresses: Record<string, string> = {
 	'/(office)/find': '/find?q=Tessel',
 	'/(office)/sites/results.csv': '/sites/results.csv?from=2026-05-01',
 	'/(office)/sites/animals': '/sites/animals',
+	'/(office)/sites/animals/counts': '/sites/animals/counts',
 	'/(office)/sites/animals.zip': '/sites/animals.zip',
 	'/(office)/sites/[code]/series.csv': '/sites/TE1/series.csv',
 	'/(office)/sites/[code]/points.json': '/sites/TE1/points.json',

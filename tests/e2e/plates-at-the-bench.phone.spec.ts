@@ -211,6 +211,8 @@ test('a plate that stands too cold waits: its clock stands still, and goes on wh
 	const line = growing.getByRole('listitem').filter({ hasText: /TE5-\d{6}-B-1/ });
 	await expect(line).toContainText('first specks, read it now in');
 	await line.getByRole('link').click();
+	// the list of the bench has such a form too: what is typed here is typed at the plate
+	await page.waitForURL(/\/bench\/[^/]+$/);
 	const warm = page.getByRole('form', { name: 'How warm it is where the plates stand' });
 	const read = async (text: string) => {
 		await warm.getByLabel('Where the plates stand, °C now').fill(text);

@@ -45,6 +45,8 @@ export type Action =
 	| 'sample'
 	/** Reports of laboratories: bring them in, look at their rows, have them written. */
 	| 'take-reports'
+	/** Counts of animals that were made elsewhere: bring a file in, take it back. */
+	| 'bring-counts'
 	/** Boxes of bottles for a laboratory: pack them, hand them over, say when they came. */
 	| 'ship'
 	/** Write one line of a visit's logbook. */
@@ -90,6 +92,7 @@ function may(member: Member, action: Action, subject: Subject): boolean {
 			return member.role !== 'viewer';
 		case 'plan':
 		case 'keep-library':
+		case 'bring-counts':
 			return member.role === 'coordinator';
 		case 'take-reports':
 		case 'ship':
@@ -166,6 +169,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/sites': 'see-site',
 	'/(office)/sites/results.csv': 'see-site',
 	'/(office)/sites/animals': 'see-site',
+	'/(office)/sites/animals/counts': 'bring-counts',
 	'/(office)/sites/animals.zip': 'see-site',
 	'/(office)/sites/[code]': 'see-site',
 	'/(office)/sites/[code]/animals': 'see-site',

@@ -1,5 +1,6 @@
 // kinds of animal, and what a sample of them says
 export { taxa } from './taxa';
+export { taxonNamed, taxonWords, type NamedTaxon } from './taxon-names';
 export { sensitivityGroups, type SensitivityGroup, type Taxon } from './taxon';
 export { communityOf, kindName, kindsThatCount, scoringFamily, taxonOf, type Community, type Kind } from './community';
 export { animalsToTell, classChances, exampleClasses, type QualityClass } from './quality-classes';

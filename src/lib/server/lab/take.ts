@@ -31,7 +31,9 @@ export async function lookAtReport(
 	{ mapping, corrections }: Said,
 	now_ms: number
 ): Promise<Looked | { why: string }> {
-	const [bottles, own] = await Promise.all([labelledBottles(db, programId, now_ms), knownParameters(db, programId)]);
+	// one after the other: within a transaction there is one connection
+	const bottles = await labelledBottles(db, programId, now_ms);
+	const own = await knownParameters(db, programId);
 	const from = { lab: report.lab, report: report.name, isSimulated: report.isSimulated };
 	const options = { mapping, corrections, bottles, own };
 	const read =

@@ -8,6 +8,7 @@ import { can, type Member, type VisitSubject } from '../access';
 import type { Db } from '../db/connect';
 import { usualBefore, visitFacts } from '../projection/facts';
 import { outcomeOf, type Worked } from '../projection/project';
+import { OFFICE } from '../sync/office-lines';
 import { receiveEntries } from '../sync/receive';
 
 /** A visit worked out as it stands now, for showing and judging; null when the program has no such visit. */
@@ -141,7 +142,7 @@ async function writeLines(
 		visitId: visit.id,
 		at: (last = tick(last, now_ms)),
 		by: member.id,
-		device: 'office'
+		device: OFFICE
 	}));
 	const { refused } = await receiveEntries(db, member, entries, { now_ms, skew_ms: null });
 	return refused[0] ? { ok: false, why: `${capitalised(refused[0].why)}.` } : { ok: true };

@@ -7,11 +7,16 @@ import type { Db } from '../db/connect';
 import { rowsOf } from '../db/rows';
 import { visitFacts } from '../projection/facts';
 
+/** The device of lines that no phone wrote. */
+export const OFFICE = 'office';
+
 /** A line that the office writes into a visit. */
 export interface OfficeLine {
 	visitId: string;
 	path: string;
 	value: unknown;
+	/** Counts are added; all else is set. */
+	op?: 'set' | 'add';
 	/** It takes the place of what stands there. */
 	isCorrection?: boolean;
 }
@@ -29,9 +34,9 @@ export async function officeEntries(
 		member,
 		lines.filter((l) => l.isCorrection)
 	);
-	return lines.map(({ visitId, path, value, isCorrection }) => {
+	return lines.map(({ visitId, path, value, op = 'set', isCorrection }) => {
 		const was = isCorrection ? stands(visitId, path) : null;
-		return { id: v7(), visitId, at: next(visitId), by: member.id, device: 'office', path, op: 'set', value, was };
+		return { id: v7(), visitId, at: next(visitId), by: member.id, device: OFFICE, path, op, value, was };
 	});
 }
 
@@ -43,15 +48,26 @@ export async function officeStrikes(
 	why: string,
 	now_ms: number
 ): Promise<Entry[]> {
-	const next = await clockOf(tx, member, places, now_ms);
 	const stands = await standing(tx, member, places);
-	return places.flatMap(({ visitId, path }): Entry[] => {
-		const was = stands(visitId, path);
-		return was === null
-			? []
-			: [
-					{ id: v7(), visitId, at: next(visitId), by: member.id, device: 'office', path, op: 'strike', value: why, was }
-				];
+	const live = places.flatMap(({ visitId, path }) => {
+		const id = stands(visitId, path);
+		return id === null ? [] : [{ visitId, path, id }];
+	});
+	return strikesOf(tx, member, live, why, now_ms);
+}
+
+/** Strikes for these lines, whatever else stands at their places. */
+export async function strikesOf(
+	tx: Db,
+	member: Member,
+	lines: readonly Pick<Entry, 'visitId' | 'path' | 'id'>[],
+	why: string,
+	now_ms: number
+): Promise<Entry[]> {
+	const next = await clockOf(tx, member, lines, now_ms);
+	return lines.map(({ visitId, path, id: was }) => {
+		const at = next(visitId);
+		return { id: v7(), visitId, at, by: member.id, device: OFFICE, path, op: 'strike', value: why, was };
 	});
 }
 

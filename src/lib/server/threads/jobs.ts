@@ -1,4 +1,5 @@
 import { dayAnswers } from '../../core/schedule';
+import { readCounts } from '../animal-counts/read';
 import { readReport } from '../lab/read-report';
 import { readFile } from '../library/read-file';
 import { printAnimals } from '../paper/animals';
@@ -16,6 +17,7 @@ export const jobs = {
 	day: dayAnswers,
 	'read-file': readFile,
 	'lab-report': readReport,
+	'animal-counts': readCounts,
 	round: printRoundSheet,
 	field: printFieldSheets,
 	custody: printCustodyForm,

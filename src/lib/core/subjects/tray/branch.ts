@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Instant, leaf, measure, SheetId, YesNo } from '../../leaf';
+import { Instant, leaf, measure, SheetId, Word, YesNo } from '../../leaf';
 
 /** How many there were, to a power of ten, where nobody counts. */
 export const abundances = ['1', '2-10', '11-100', '101-1000', 'over-1000'] as const;
@@ -38,6 +38,8 @@ export const trays = z
 					})
 				)
 				.optional(),
+			/** Its counts came in from a file: whose, and which. */
+			countedElsewhere: leaf(Word),
 			/** Everything went back alive to where it came from. */
 			returned: leaf(YesNo)
 		})

@@ -34,6 +34,7 @@ export const tray = defineSubject({
 				hasShares: sharesKnown(step, card.steps, sheet),
 				isQualitative: isQualitative(card.steps, sheet),
 				isOver: sheet.trays?.[step.id]?.endedAt !== undefined,
+				from: sheet.trays?.[step.id]?.countedElsewhere ?? null,
 				squares: step.school === 'squares' ? sortedSquares(sheet, lines, step.id).map((s) => s.animals) : []
 			})
 		);
@@ -43,6 +44,8 @@ export const tray = defineSubject({
 
 interface Sorted {
 	isOver: boolean;
+	/** Where its counts came from, where a file brought them. */
+	from: string | null;
 	hasShares: boolean;
 	/** In place of a sampler that is gone. */
 	isQualitative: boolean;
@@ -52,7 +55,7 @@ interface Sorted {
 function trayFigures(
 	step: TrayStep,
 	kinds: readonly Kind[],
-	{ isOver, hasShares, isQualitative, squares }: Sorted
+	{ isOver, from, hasShares, isQualitative, squares }: Sorted
 ): { findings: Finding[]; flags: Flag[] } {
 	if (kinds.length === 0) return { findings: [], flags: [] };
 	const said = communityOf(kinds, step.commonCount);
@@ -103,7 +106,9 @@ function trayFigures(
 				]
 			: [])
 	];
-	return { findings, flags: isOver ? trayFlags({ place, isCounted }, kinds, said) : [] };
+	const elsewhere =
+		from === null ? [] : [doubt('counted-elsewhere', { path: place, parameter: 'taxa-richness' }, { from })];
+	return { findings, flags: [...elsewhere, ...(isOver ? trayFlags({ place, isCounted }, kinds, said) : [])] };
 }
 
 function trayFlags(

@@ -14,6 +14,10 @@ export const trayFlags = {
 		(e) =>
 			`${e.unnamed} of ${counted(e.animals, 'animal')} have no name yet, and only what is named is rated. Name them, or keep some for somebody who can.`
 	),
+	'counted-elsewhere': doubtKind<{ from: string }>(
+		'note',
+		(e) => `Counted elsewhere, and brought in from a file: ${e.from}. Its names were not given at a tray here.`
+	),
 	'only-tolerant': doubtKind<{ kinds: number }>(
 		'note',
 		(e) =>

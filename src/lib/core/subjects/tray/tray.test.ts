@@ -76,6 +76,11 @@ describe('a tray that is counted', () => {
 		]);
 		expect(flags.map((f) => f.code)).toEqual(expect.arrayContaining(['many-unnamed', 'only-tolerant']));
 	});
+	it('says where its counts came from, where a file brought them', () => {
+		const { flags } = see([...entries, set('trays/sort/countedElsewhere', 'a table in Ostrel')]);
+		expect(flagSentence(flags.find((f) => f.code === 'counted-elsewhere')!)).toContain('a table in Ostrel');
+		expect(see(entries).flags.some((f) => f.code === 'counted-elsewhere')).toBe(false);
+	});
 	it('has nothing to say of an empty tray, nor of more strikes than taps', () => {
 		expect(see([]).results).toEqual([]);
 		expect(see([tap('Baetidae', -3)]).results).toEqual([]);

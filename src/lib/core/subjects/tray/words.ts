@@ -37,6 +37,7 @@ export const trayPlaces: BranchWords = {
 		answers: 'seen',
 		taxon: 'name',
 		chance: 'how likely',
+		countedElsewhere: 'counted elsewhere',
 		returned: 'back in the stream'
 	},
 	values: { classes: abundanceWords }

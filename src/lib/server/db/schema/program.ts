@@ -17,6 +17,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import { roles, type ImportMapping, type KindName, type PaperSize } from '../../../core/library';
 import type { DateStyle } from '../../../core/wording';
+import type { CountMapping } from '../../../core/animal-counts';
 import type { ReportMapping } from '../../../core/lab-report';
 import type { DriveGuess, QualityRates } from '../../../core/schedule';
 import { user } from './sign-in';
@@ -48,6 +49,8 @@ export interface ProgramSettings {
 	importMappings?: Partial<Record<KindName, ImportMapping>>;
 	/** What the headings, names and units of each lab's reports mean, by the lab's id. */
 	reportMappings?: Record<string, ReportMapping>;
+	/** What the headings and names in files of animal counts mean. */
+	countMapping?: CountMapping;
 	/** How its people write dates and times of day. */
 	dates?: DateStyle;
 	/** What somebody can be trained in here. */

@@ -157,7 +157,7 @@
 {#each unnamed as { code } (code)}
 	<NameUnknown stepId={step.id} {code} {screen} />
 {/each}
-{#if tray?.endedAt !== undefined}
+{#if tray?.endedAt !== undefined && tray.countedElsewhere === undefined}
 	<p class="say ask">
 		Look at what still clings to the tray, and for a stick that walks. Everything goes back alive to where it came from,
 		but what you keep as a voucher.

@@ -43,7 +43,8 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 		shown: besides.shown,
 		dissimilarities: besides.dissimilarities,
 		steps: inOrder.flatMap((stream) => stream.sites.slice(1).map((lower, i) => step(stream.sites[i]!, lower, latest))),
-		mayOpen: can(member, 'see-visit')
+		mayOpen: can(member, 'see-visit'),
+		mayBringCounts: can(member, 'bring-counts')
 	};
 };
 

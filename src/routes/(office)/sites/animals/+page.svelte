@@ -14,6 +14,9 @@
 
 <main class="page">
 	<h1 class="ruled">Animals of all sites</h1>
+	{#if data.mayBringCounts}
+		<p><a href="/sites/animals/counts">Bring in counts that were made elsewhere</a></p>
+	{/if}
 	{#if data.quarters.length === 0}
 		<p class="say">
 			No sample of animals was sorted to its end yet. From two sites on, this page says where along a stream the animals
