@@ -49,6 +49,10 @@ test('a kick is taken and its animals are counted, with no network', async ({ pa
 	await expect(page.getByRole('status').filter({ hasText: 'Family biotic index' })).toContainText(/4\.25 ± 0\.35/);
 	await expect(page.getByText(/32 animals cannot tell good from fair; about \d+ more would/)).toBeVisible();
 	await expect(page.getByText(/By the example classes: good \d+ %, fair \d+ %/)).toBeVisible();
+	// the program's schemes, worked out on the phone: the mean of 4 and 3 over kinds, of 30·4 and 2·8 over animals
+	await page.getByText(/^By \d score schemes$/).click();
+	await expect(page.getByRole('row').filter({ hasText: 'Mean score of the kinds' })).toContainText('3.50');
+	await expect(page.getByRole('row').filter({ hasText: 'Mean tolerance of the animals' })).toContainText('4.25');
 });
 
 test('two people at one tray, neither with a network, count nothing twice and lose nothing', async ({

@@ -4,6 +4,7 @@ import type { Folded } from '$lib/core/logbook';
 import type { Rest } from '$lib/core/quality';
 import type { ParameterCode } from '$lib/core/quantity';
 import type { Satchel } from '$lib/core/satchel';
+import type { SchemeSampling } from '$lib/core/score-schemes';
 import { isAwaited } from '$lib/core/subjects/determination';
 import type { Flag } from '$lib/core/subjects/flags';
 import { belongsTo, kindOf, type Step } from '$lib/core/subjects/steps';
@@ -140,6 +141,11 @@ export class VisitScreen<RestOfRound> {
 	keepPhoto = (file: Blob) => keepPhoto(file, this.visitId);
 	photoAddress = photoAddress;
 	mayCall = () => void mayCall();
+	scoreBySchemes = async (sampling: SchemeSampling['sampling'], signal: AbortSignal) => {
+		const { scoreBySchemes } = await import('$lib/workers/score-schemes.client');
+		const { schemes, checkedNames: checked } = this.satchel;
+		return scoreBySchemes({ schemes, sampling, checked }, signal);
+	};
 
 	/** The slip that was recognised is struck, and the figure typed anew as it was meant. */
 	retype = (path: string, figure: unknown) => {

@@ -10,6 +10,7 @@ import type { Answers } from '../observations';
 import { ParameterCode } from '../quantity';
 import { dateStyles } from '../wording';
 import type { GearWarning, RoundQuestion } from '../schedule';
+import type { Checked, ScoreScheme } from '../score-schemes';
 
 const Person = z.object({ id: z.string(), name: z.string(), initials: z.string() });
 
@@ -73,6 +74,9 @@ export const Satchel = z.object({
 	cards: z.array(z.object({ id: z.string(), inUse: z.boolean(), card: MethodCard })),
 	thresholds: z.array(Threshold),
 	flumes: z.array(FlumeRating).default([]),
+	/** By what the animals of a tray are scored, and how often names turned out to be wrong. */
+	schemes: z.array(z.custom<ScoreScheme>((v) => typeof v === 'object' && v !== null)).default([]),
+	checkedNames: z.array(z.custom<Checked>((v) => typeof v === 'object' && v !== null)).default([]),
 	/** Earlier duplicates, by parameter: how far they usually lie apart. */
 	duplicatesBefore: z.partialRecord(ParameterCode, z.array(z.tuple([z.number(), z.number()]))).default({}),
 	instruments: z.array(

@@ -3,5 +3,5 @@ export { changedValues, exampleSchemes, objectionsToScheme, scoreBy, ScoreScheme
 // as a file
 export { addingWords, rowsOfScheme, schemeColumns, schemeFromRows } from './scheme-file';
 // a sampling by a scheme, and how sure with the names
-export { scoreSampling, type SchemeScore } from './score-sampling';
+export { scoreSampling, type SchemeSampling, type SchemeScore } from './score-sampling';
 export { confusionOf, schemeInterval, type Checked, type SchemeInterval } from './naming';

@@ -16,6 +16,14 @@ export interface SchemeScore {
 	both: SchemeInterval | null;
 }
 
+/** A sampling, the schemes that score it, and what is known of wrong names: plain data, as a worker takes it. */
+export interface SchemeSampling {
+	schemes: readonly ScoreScheme[];
+	/** `knowsShares`: its animals were counted. */
+	sampling: { kinds: readonly Kind[]; knowsShares: boolean };
+	checked: readonly Checked[];
+}
+
 /** As many as settle the ends of an interval to two figures, the same each time they are drawn. */
 const DRAWS = { draws: 1_000, seed: 12 };
 
@@ -25,7 +33,7 @@ const DRAWS = { draws: 1_000, seed: 12 };
  */
 export function scoreSampling(
 	scheme: ScoreScheme,
-	{ kinds, knowsShares }: { kinds: readonly Kind[]; knowsShares: boolean },
+	{ kinds, knowsShares }: SchemeSampling['sampling'],
 	checked: readonly Checked[]
 ): SchemeScore {
 	const { code, name, isExample } = scheme;

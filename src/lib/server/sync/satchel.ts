@@ -16,6 +16,7 @@ import { gearOfRound } from '../plan/gear';
 import { dateOfDay, dayNumber, instantAt } from '../plan/local-day';
 import { loadRoundDay } from '../plan/round-day';
 import { tripsOf } from '../plan/trip';
+import { checkedNames, schemesOf } from '../schemes/keep';
 import { seenBefore } from './seen-before';
 import { cursorAt, tip } from './send';
 
@@ -78,6 +79,8 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
 		thresholds: await thresholdsOf(db, programId),
 		flumes: await packFlumes(db, programId),
+		schemes: await schemesOf(db, programId),
+		checkedNames: await checkedNames(db, programId),
 		duplicatesBefore: await duplicatesOf(db, programId),
 		instruments: await packInstruments(db, programId, clock.now_ms),
 		rounds: await packRounds(db, member, rounds, cards, clock.now_ms),

@@ -47,17 +47,17 @@
 					<td>
 						{#if hasLinks}<a href="/library/schemes/{s.code}">{s.name}</a>{:else}{s.name}{/if}
 						<small
-							>{s.isExample ? 'example; ' : ''}{s.scored
+							>{s.isExample ? 'Example. ' : ''}{s.scored
 								? `${counted(s.scored.kinds, 'kind')} with a value`
 								: unsaid(s)}{s.scored?.without.length
 								? `, none for ${listed(s.scored.without.slice(0, 4).map(kindName))}${s.scored.without.length > 4 ? ' …' : ''}`
 								: ''}</small
 						>
 					</td>
-					<td class="number">{s.scored ? s.scored.figure.toFixed(2) : ''}</td>
-					<td class="number">{span(s.counting)}</td>
-					<td class="number">{span(s.both)}</td>
-					<td
+					<td class="number" data-label="score">{s.scored ? s.scored.figure.toFixed(2) : ''}</td>
+					<td class="number" data-label="from counting">{span(s.counting)}</td>
+					<td class="number" data-label="from counting and naming">{span(s.both)}</td>
+					<td data-label="class"
 						>{#if s.both ?? s.counting}{chances((s.both ?? s.counting)!)}{/if}</td
 					>
 				</tr>
@@ -81,5 +81,33 @@
 	}
 	td small {
 		display: block;
+	}
+	/* on a phone each scheme is a block of lines, each with what it says */
+	@media (max-width: 40rem) {
+		thead {
+			display: none;
+		}
+		tr,
+		td {
+			display: block;
+			text-align: left;
+		}
+		tr {
+			padding: 0.375rem 0;
+			border-bottom: 1px solid var(--rule);
+		}
+		td,
+		td.number {
+			border: 0;
+			padding: 0.125rem 0;
+			text-align: left;
+		}
+		td[data-label]:empty {
+			display: none;
+		}
+		td[data-label]::before {
+			content: attr(data-label) ': ';
+			color: var(--ink-2);
+		}
 	}
 </style>

@@ -3,6 +3,7 @@ import type { MethodCard } from '$lib/core/method';
 import type { Rest } from '$lib/core/quality';
 import type { Figure, ParameterCode, Unit } from '$lib/core/quantity';
 import type { Satchel, SatchelSite } from '$lib/core/satchel';
+import type { SchemeSampling, SchemeScore } from '$lib/core/score-schemes';
 import type { Position } from '$lib/core/subjects/arrival/branch';
 import type { Determination } from '$lib/core/subjects/determination';
 import type { Flag } from '$lib/core/subjects/flags';
@@ -48,6 +49,8 @@ export interface StepScreen {
 	/** Keeps a picture and gives the name of its bytes. */
 	keepPhoto(file: Blob): Promise<string>;
 	photoAddress(sha256: string): Promise<string>;
+	/** The sampling by the program's score schemes, worked out off the page's thread; ended by `signal`. */
+	scoreBySchemes(sampling: SchemeSampling['sampling'], signal: AbortSignal): Promise<SchemeScore[]>;
 	/** The phone may call when a wait is over. */
 	mayCall(): void;
 	/** The slip that was recognised is struck, and the figure typed anew as it was meant. */

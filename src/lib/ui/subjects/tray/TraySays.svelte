@@ -13,6 +13,7 @@
 <script lang="ts">
 	import { classChances, communityOf, sensitivityGroups } from '$lib/core/macroinvertebrates';
 	import { sharesKnown } from '$lib/core/subjects/tray/compartments';
+	import { counted } from '$lib/core/wording';
 	import MeansNow from '../../frame/MeansNow.svelte';
 	import { foundAt } from '../step-screen';
 
@@ -33,8 +34,10 @@
 	);
 	/** Under this a chance is not worth a word. */
 	const WORTH_SAYING = 0.005;
+	let isScored = $state(false);
+	const hasShares = $derived(sharesKnown(step, screen.card.steps, screen.sheet));
 	const chances = $derived(
-		sharesKnown(step, screen.card.steps, screen.sheet) && said.index?.uncertainty != null
+		hasShares && said.index?.uncertainty != null
 			? classChances({ value: said.index.value, uncertainty: said.index.uncertainty }).filter(
 					(c) => c.chance >= WORTH_SAYING
 				)
@@ -55,4 +58,22 @@
 			<small>Chances from counting so few; what a wrong name adds is not in them.</small>
 		</p>
 	{/if}
+	{#if screen.satchel.schemes.length}
+		<details bind:open={isScored}>
+			<summary>By {counted(screen.satchel.schemes.length, 'score scheme')}</summary>
+			{#if isScored}
+				{#await import('./TraySchemes.svelte') then { default: TraySchemes }}
+					<TraySchemes {screen} {kinds} knowsShares={hasShares} />
+				{/await}
+			{/if}
+		</details>
+	{/if}
 {/if}
+
+<style>
+	summary {
+		min-height: 2.75rem;
+		padding: 0.625rem 0;
+		cursor: pointer;
+	}
+</style>
