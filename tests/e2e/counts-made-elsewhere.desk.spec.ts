@@ -11,7 +11,7 @@ EB1,3 May 2024,Tubificidae,8,`;
 
 test('a file is looked at, its names are asked, it is written once, and struck again', async ({ page }) => {
 	await page.goto('/sites/animals');
-	await page.getByRole('link', { name: 'Bring in counts that were made elsewhere' }).click();
+	await page.getByRole('link', { name: 'Bring in counts made elsewhere' }).click();
 	const look = page.getByRole('button', { name: /^Look/ });
 	await expect(look).toBeDisabled();
 	await page.getByLabel('or paste its rows').fill(ROWS);
@@ -28,7 +28,9 @@ test('a file is looked at, its names are asked, it is written once, and struck a
 	await page.getByLabel('For a day without a visit').selectOption({ index: 1 });
 	await expect(sample).toContainText('new, with a visit');
 	await expect(sample).toContainText('53 animals');
-	await expect(sample).toContainText('Counted together as Baetidae: Baetis rhodani 30, Baetidae larvae 3 and Betidae 12.');
+	await expect(sample).toContainText(
+		'Counted together as Baetidae: Baetis rhodani 30, Baetidae larvae 3 and Betidae 12.'
+	);
 	await page.getByRole('button', { name: 'Write 1 sample' }).click();
 	await expect(page.getByRole('status')).toContainText('1 sample of 53 animals written');
 

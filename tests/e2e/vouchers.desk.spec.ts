@@ -35,6 +35,33 @@ test.describe('kept animals', () => {
 	});
 });
 
+test.describe('the shelf of kept animals', () => {
+	test.use({ storageState: signedIn('bench') });
+
+	test('says where each stands and who has it; it is topped up, lent, and comes back', async ({ page }) => {
+		await page.goto('/vouchers');
+		await page.getByRole('button', { name: 'lent', exact: true }).click();
+		const lent = page.getByRole('row').filter({ hasText: 'Nell Sorrel has it since' });
+		await expect(lent).toContainText('in ethanol, rack 1, upper row');
+		await page.getByRole('button', { name: 'all', exact: true }).click();
+		const row = page.getByRole('row').filter({ hasText: 'leech' });
+		await row.getByRole('button', { name: 'Shelf' }).click();
+		await row.getByLabel('Where it stands').fill('rack 2');
+		await row.getByRole('button', { name: 'Keep', exact: true }).click();
+		await expect(row).toContainText('in ethanol, rack 2');
+		await row.getByRole('button', { name: 'Topped up today' }).click();
+		await expect(row).toContainText('topped up on Thu 14 May 2026');
+		await row.getByLabel('Lent to').fill('a school in Ostrel');
+		await row.getByRole('button', { name: 'Lend', exact: true }).click();
+		await expect(row).toContainText('a school in Ostrel has it since Thu 14 May 2026');
+		await row.getByRole('button', { name: 'It is back' }).click();
+		await expect(row).not.toContainText('has it since');
+		// a slip is struck in the visit's logbook like any other line; the loan stays readable there
+		await row.getByRole('link').click();
+		await expect(page.getByText('a school in Ostrel').first()).toBeAttached();
+	});
+});
+
 test.describe('somebody who may only see', () => {
 	test.use({ storageState: signedIn('monitor') });
 
@@ -47,5 +74,11 @@ test.describe('somebody who may only see', () => {
 			headers: { origin: new URL(page.url()).origin }
 		});
 		expect(await answer.text()).toContain('for reviewers and coordinators');
+		await expect(page.getByRole('button', { name: 'Shelf' })).toHaveCount(0);
+		const shelf = await page.request.post('/vouchers?/keep', {
+			form: { visitId: crypto.randomUUID(), voucher: 'v', deed: 'top-up' },
+			headers: { origin: new URL(page.url()).origin }
+		});
+		expect(await shelf.text()).toContain('for the bench and the coordinator');
 	});
 });

@@ -47,6 +47,21 @@ describe('the satchel', () => {
 		expect(satchel.clock).toEqual({ now_ms, isFixed: true });
 	});
 
+	it('carries by what animals are scored, and of which kinds its stream has a voucher', async () => {
+		const plan = await aPlan();
+		await visit(plan, now_ms - 40 * DAY_ms, {
+			'vouchers/a/taxon': 'Baetidae',
+			'vouchers/a/keptIn': 'ethanol',
+			'vouchers/b/taxon': 'Perlidae',
+			'vouchers/b/keptIn': 'photo',
+			'leaving/at': new Date(now_ms - 40 * DAY_ms + 3_600_000).toISOString()
+		});
+		const satchel = await pack(plan.who);
+		expect(satchel.schemes.map((s) => s.code)).toEqual(['example-tolerance', 'example-score']);
+		// what is kept as a photo went back alive
+		expect(satchel.sites[0]!.keptKinds).toEqual(['Baetidae']);
+	});
+
 	it('tells what was seen at a site before, and knows of no one else’s program', async () => {
 		const [plan, elsewhere] = [await aPlan(), await aPlan()];
 		await visit(elsewhere, now_ms - 3 * DAY_ms, {

@@ -47,6 +47,8 @@ export type Action =
 	| 'take-reports'
 	/** Counts of animals that were made elsewhere: bring a file in, take it back. */
 	| 'bring-counts'
+	/** The shelf of kept animals: where each stands, its ethanol, who has it. */
+	| 'keep-vouchers'
 	/** Boxes of bottles for a laboratory: pack them, hand them over, say when they came. */
 	| 'ship'
 	/** Write one line of a visit's logbook. */
@@ -95,6 +97,7 @@ function may(member: Member, action: Action, subject: Subject): boolean {
 		case 'bring-counts':
 			return member.role === 'coordinator';
 		case 'take-reports':
+		case 'keep-vouchers':
 		case 'ship':
 			return member.role === 'bench' || member.role === 'coordinator';
 		case 'see-queue':

@@ -53,6 +53,8 @@ export const Satchel = z.object({
 			 * where nothing speaks against it.
 			 */
 			barred: z.string().default(''),
+			/** Kinds of which an animal from its stream lies in a vial. */
+			keptKinds: z.array(z.string()).default([]),
 			isRetired: z.boolean().default(false),
 			/** For each question about the conditions what was answered here before, the commonest first. */
 			usualAnswers: z.record(z.string(), z.array(z.string())).default({}),

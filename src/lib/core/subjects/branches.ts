@@ -14,7 +14,7 @@ import { ofReviewer, reported, reviews, verdicts } from './review/branch';
 import { staff } from './staff-gauge/branch';
 import { ofBench as titrationsOfBench, titrantChecks, titrations } from './titration/branch';
 import { trays } from './tray/branch';
-import { ofReviewer as opinionsOfReviewer, opinions, vouchers } from './voucher/branch';
+import { ofBench as vialsOfBench, ofReviewer as opinionsOfReviewer, opinions, vouchers } from './voucher/branch';
 import { waits } from './wait/branch';
 import { opening, remarks, steps, tallies } from './whole-visit/branch';
 
@@ -62,4 +62,4 @@ export function writerOf(path: string): 'reviewer' | 'bench' | 'field' {
 	return ofBench.some((place) => place.test(path)) ? 'bench' : 'field';
 }
 
-const ofBench = [bottleOfBench, platesOfBench, tubesOfBench, titrationsOfBench];
+const ofBench = [bottleOfBench, platesOfBench, tubesOfBench, titrationsOfBench, vialsOfBench];

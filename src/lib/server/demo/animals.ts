@@ -64,10 +64,26 @@ const drawn = (expected: number, chance: Chance): number =>
 /** Days before now of the last look: of these some animals were kept. */
 const lastLook = sampledDaysAgo.at(-1)!;
 /** What was kept of a last look, as the crew named it, and what those who know the animals call it. */
-const kept: readonly { site: number; taxon: string; count: number; said: Record<string, string> }[] = [
-	{ site: 0, taxon: 'Leuctridae', count: 2, said: { RH: 'Leuctridae' } },
-	{ site: 1, taxon: 'Baetidae', count: 4, said: { RH: 'Leptophlebiidae', OT: 'Siphlonuridae' } },
-	{ site: 2, taxon: 'Perlodidae', count: 1, said: { RH: 'Chloroperlidae' } },
+interface KeptLot {
+	site: number;
+	taxon: string;
+	count: number;
+	said: Record<string, string>;
+	/** Where the bench put it; what came last stands nowhere yet. */
+	shelf?: string;
+	lentTo?: string;
+}
+const kept: readonly KeptLot[] = [
+	{ site: 0, taxon: 'Leuctridae', count: 2, said: { RH: 'Leuctridae' }, shelf: 'rack 1, upper row' },
+	{
+		site: 1,
+		taxon: 'Baetidae',
+		count: 4,
+		said: { RH: 'Leptophlebiidae', OT: 'Siphlonuridae' },
+		shelf: 'rack 1, upper row',
+		lentTo: 'Nell Sorrel'
+	},
+	{ site: 2, taxon: 'Perlodidae', count: 1, said: { RH: 'Chloroperlidae' }, shelf: 'rack 1, lower row' },
 	{ site: 3, taxon: 'Hydropsychidae', count: 3, said: {} },
 	{ site: 5, taxon: 'Sericostomatidae', count: 2, said: { OT: 'Trichoptera' } },
 	{ site: 6, taxon: 'Erpobdellidae', count: 1, said: {} }
@@ -161,6 +177,12 @@ function visitTo(
 			for (const [initials, name] of Object.entries(said)) {
 				const who = cast.writers.get(initials)!;
 				write(who, 24 * 60, `opinions/${voucher}/${who.id}`, name);
+			}
+			const bench = cast.writers.get('BO')!;
+			if (lot.shelf) write(bench, 48 * 60, `vouchers/${voucher}/shelf`, lot.shelf);
+			if (lot.lentTo) {
+				write(bench, 72 * 60, `vouchers/${voucher}/loans/first/to`, lot.lentTo);
+				write(bench, 72 * 60, `vouchers/${voucher}/loans/first/lentOn`, at(72 * 60).slice(0, 10));
 			}
 		}
 	write(first, 70, 'leaving/checked', true);

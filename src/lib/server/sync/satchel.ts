@@ -118,6 +118,7 @@ async function packSites(db: Db, member: Membership, now_ms: number): Promise<Sa
 		usualAnswers: before.answers.get(s.id) ?? {},
 		lastVisit: before.last.get(s.id) ?? null,
 		photoPointPicture: before.pictures.get(s.id) ?? null,
+		keptKinds: before.kept.get(s.id) ?? [],
 		usual: usual.get(s.id) ?? {}
 	}));
 }

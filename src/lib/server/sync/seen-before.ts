@@ -10,7 +10,7 @@ const YEARS_BACK = 3;
 
 /**
  * What earlier visits say of each site: how its conditions usually are, what was remarked at the last one, the last
- * picture from its photo point.
+ * picture from its photo point, and of which kinds an animal of its stream was kept.
  */
 export async function seenBefore(db: Db, member: Member, now_ms: number) {
 	const { programId } = member;
@@ -73,5 +73,21 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 		where v.program_id = ${programId} and v.started_at > ${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and v.sheet ? 'photos'
 			and p.value ->> 'of' = 'photo point' ${own} order by v.site_id, v.started_at desc`
 	);
-	return { answers, last, pictures: new Map(pictures.map((p) => [p.site_id, p.sha256])) };
+	const kept = await rowsOf(
+		db,
+		z.object({ site_id: z.string(), kinds: z.array(z.string()) }),
+		sql`
+		select s.id as site_id, array_agg(distinct p.value ->> 'taxon') as kinds from site s
+		join site o on o.program_id = s.program_id and o.stream_id = s.stream_id
+		join visit v on v.program_id = o.program_id and v.site_id = o.id and v.sheet ? 'vouchers'
+		cross join jsonb_each(v.sheet -> 'vouchers') p
+		where s.program_id = ${programId} and p.value ? 'taxon' and p.value ->> 'keptIn' is distinct from 'photo'
+		group by s.id`
+	);
+	return {
+		answers,
+		last,
+		kept: new Map(kept.map((k) => [k.site_id, k.kinds])),
+		pictures: new Map(pictures.map((p) => [p.site_id, p.sha256]))
+	};
 }

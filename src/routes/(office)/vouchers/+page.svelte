@@ -1,11 +1,12 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { kindName, taxa } from '$lib/core/macroinvertebrates';
+	import { voucherStandings } from '$lib/core/subjects/voucher/agreed-name';
 	import { needsVialLabel } from '$lib/core/subjects/voucher/branch';
-	import { keptInWords } from '$lib/core/subjects/voucher/words';
 	import { counted, sayDay } from '$lib/core/wording';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
 	import OneOf from '$lib/ui/kit/OneOf.svelte';
+	import VialOnShelf from '$lib/ui/vouchers/VialOnShelf.svelte';
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
@@ -16,16 +17,27 @@
 		disputed: 'names differ',
 		new: 'nobody looked yet',
 		renamed: 'another name',
-		agreed: 'the same name'
+		agreed: 'the same name',
+		'top-up': 'to be topped up',
+		lent: 'lent'
 	};
-	let shown = $state<keyof typeof stateWords>('all');
+	type State = keyof typeof stateWords;
+	const isLike = (v: (typeof data.vouchers)[number], state: State) => {
+		if (state === 'all') return true;
+		if (state === 'top-up') return v.keeping.wantsTopUp;
+		return state === 'lent' ? v.keeping.lent !== null : v.standing === state;
+	};
+	let shown = $state<State>('all');
 	const rank = { disputed: 0, new: 1, renamed: 2, agreed: 3 };
 	const rows = $derived(
-		data.vouchers
-			.filter((v) => shown === 'all' || v.standing === shown)
-			.toSorted((a, b) => rank[a.standing] - rank[b.standing])
+		data.vouchers.filter((v) => isLike(v, shown)).toSorted((a, b) => rank[a.standing] - rank[b.standing])
 	);
-	const howMany = (state: string) => data.vouchers.filter((v) => v.standing === state).length;
+	const howMany = (state: State) => data.vouchers.filter((v) => isLike(v, state)).length;
+	/** Labels are printed for all, or by how their names stand. */
+	const labelsAsked = $derived.by(() => {
+		if (shown === 'all') return '';
+		return voucherStandings.some((s) => s === shown) ? `?shown=${shown}` : null;
+	});
 	let chosen = $state<Record<string, string[]>>({});
 	/** The voucher that is being named. */
 	let open = $state<string | null>(null);
@@ -39,13 +51,14 @@
 		<p class="lead">
 			{counted(data.vouchers.length, 'lot')} of animals kept; {howMany('disputed')} with names that differ, {howMany(
 				'new'
-			)} that nobody looked at again. Where all who looked agree, the visit counts under their name.
+			)} that nobody looked at again{howMany('top-up') ? `, ${howMany('top-up')} to be topped up` : ''}. Where all who
+			looked agree, the visit counts under their name.
 		</p>
 		<OneOf label="Which are shown" words={stateWords} chosen={shown} onchoose={(state) => (shown = state)} />
-		{#if rows.some(needsVialLabel)}
+		{#if labelsAsked !== null && rows.some(needsVialLabel)}
 			<p class="small">
-				<a href="/vouchers/labels.pdf{shown === 'all' ? '' : `?shown=${shown}`}">Labels for their vials (PDF)</a>, to be
-				cut apart and laid inside; print by a laser on paper that ethanol leaves whole.
+				<a href="/vouchers/labels.pdf{labelsAsked}">Labels for their vials (PDF)</a>, to be cut apart and laid inside;
+				print by a laser on paper that ethanol leaves whole.
 			</p>
 		{/if}
 		<div class="scroll">
@@ -60,11 +73,17 @@
 				<tbody>
 					{#each rows as v (v.id)}
 						<tr id="voucher-{v.id}">
-							<td class="label"><b>{v.label ?? '?'}</b></td>
+							<td class="code"><b>{v.label ?? '?'}</b></td>
 							<td><a href="/visits/{v.visitId}">{v.site}, {sayDay(v.started_ms, data.program.timeZone, true)}</a></td>
 							<td>{kindName(v.taxon)} <small>{v.taxon}</small></td>
 							<td class="number">{v.count ?? ''}</td>
-							<td>{v.keptIn ? keptInWords[v.keptIn] : ''}</td>
+							<td
+								><VialOnShelf
+									vial={v}
+									mayKeep={data.mayKeep}
+									why={form && 'kept' in form && form.kept === v.id ? form.why : null}
+								/></td
+							>
 							<td class={v.standing}>
 								{#each v.said as one (one.by)}<span>{one.by}: {kindName(one.taxon)} <small>{one.taxon}</small></span
 									>{:else}
@@ -139,7 +158,7 @@
 	.disputed b {
 		color: var(--danger);
 	}
-	.label {
+	.code {
 		white-space: nowrap;
 	}
 	.nobody {

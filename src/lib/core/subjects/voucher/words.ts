@@ -16,7 +16,13 @@ export const voucherPlaces: BranchWords = {
 		count: 'animals',
 		label: 'label',
 		keptIn: 'kept',
-		keptAt: 'kept at'
+		keptAt: 'kept at',
+		shelf: 'place on the shelf',
+		toppedUpOn: 'ethanol topped up on',
+		loans: 'lent',
+		to: 'to',
+		lentOn: 'on',
+		backOn: 'back on'
 	},
 	values: { keptIn: keptInWords }
 };

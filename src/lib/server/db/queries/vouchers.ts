@@ -2,9 +2,10 @@ import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { keptIn } from '../../../core/subjects/voucher/branch';
 import { agreedName, standingOf, type VoucherStanding } from '../../../core/subjects/voucher/agreed-name';
+import type { Kept } from '../../../core/subjects/voucher/keeping';
 import type { Member } from '../../access';
 import type { Db } from '../connect';
-import { rowsOf } from '../rows';
+import { rowsOf, written } from '../rows';
 import { readable } from './visits';
 
 /** More than these are looked for by their visit. */
@@ -19,6 +20,10 @@ const Row = z.object({
 	count: z.number().nullable(),
 	label: z.string().nullable(),
 	keptIn: z.enum(keptIn).nullable(),
+	keptAt: z.string().nullable(),
+	shelf: z.string().nullable(),
+	toppedUpOn: z.string().nullable(),
+	loans: written<NonNullable<Kept['loans']>>().nullable(),
 	/** What each member who looked calls it. */
 	opinions: z.record(z.string(), z.string()).nullable()
 });
@@ -33,7 +38,8 @@ export async function vouchersOf(db: Db, member: Member, most: number): Promise<
 		sql`
 		select p.key as id, v.id as "visitId", s.code as site, extract(epoch from v.started_at) * 1000 as started_ms,
 			p.value ->> 'taxon' as taxon, (p.value ->> 'count')::int as count, p.value ->> 'label' as label,
-			p.value ->> 'keptIn' as "keptIn", v.sheet -> 'opinions' -> p.key as opinions
+			p.value ->> 'keptIn' as "keptIn", p.value ->> 'keptAt' as "keptAt", p.value ->> 'shelf' as shelf,
+			p.value ->> 'toppedUpOn' as "toppedUpOn", p.value -> 'loans' as loans, v.sheet -> 'opinions' -> p.key as opinions
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		cross join jsonb_each(v.sheet -> 'vouchers') p
 		where v.program_id = ${member.programId} and v.sheet ? 'vouchers' and p.value ? 'taxon' and ${readable(member)}

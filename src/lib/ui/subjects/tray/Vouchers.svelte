@@ -14,9 +14,10 @@
 	import { readWhole } from '$lib/core/quantity';
 	import { kindName } from '$lib/core/macroinvertebrates';
 	import { agreedName } from '$lib/core/subjects/voucher/agreed-name';
+	import { notKept } from '$lib/core/subjects/voucher/keeping';
 	import { keptIn, type KeptIn } from '$lib/core/subjects/voucher/branch';
 	import { keptInWords } from '$lib/core/subjects/voucher/words';
-	import { isoDay } from '$lib/core/wording';
+	import { counted, isoDay, listed } from '$lib/core/wording';
 	import { stamp } from '../../entry/writer';
 
 	let { stepId, screen, kinds }: Props = $props();
@@ -47,6 +48,16 @@
 			given + 1
 		)
 	);
+
+	/** Kinds of this tray of which no animal of this stream lies in a vial: one of each is asked for. */
+	const wanted = $derived(
+		notKept(
+			kinds.filter((k) => k.taxon).map((k) => k.code),
+			[...(screen.site?.keptKinds ?? []), ...mine.flatMap(([, v]) => v.taxon ?? [])]
+		)
+	);
+	const MOST_NAMED = 3;
+	const others = $derived(kinds.filter((k) => !wanted.includes(k.code)));
 
 	function keep(event: SubmitEvent) {
 		event.preventDefault();
@@ -94,7 +105,14 @@
 			<label for="{id}-kind">Which</label>
 			<select id="{id}-kind" class="select" bind:value={code}>
 				<option value="">choose a compartment</option>
-				{#each kinds as k (k.code)}<option value={k.code}>{kindName(k.code)} {k.taxon ? k.code : ''}</option>{/each}
+				{#if wanted.length}
+					<optgroup label="No voucher from this stream yet">
+						{#each wanted as kind (kind)}<option value={kind}>{kindName(kind)} {kind}</option>{/each}
+					</optgroup>
+				{/if}
+				<optgroup label="Others of this tray">
+					{#each others as k (k.code)}<option value={k.code}>{kindName(k.code)} {k.taxon ? k.code : ''}</option>{/each}
+				</optgroup>
 			</select>
 			<label for="{id}-count">How many</label>
 			<input
@@ -122,6 +140,14 @@
 			</p>
 		</form>
 	{:else}
+		{#if wanted.length}
+			<p class="small">
+				No voucher from this stream yet: {listed([
+					...wanted.slice(0, MOST_NAMED).map((kind) => `${kindName(kind)} ${kind}`),
+					...(wanted.length > MOST_NAMED ? [`${counted(wanted.length - MOST_NAMED, 'kind')} more`] : [])
+				])}.
+			</p>
+		{/if}
 		<button type="button" class="open btn preset-outlined-primary-500" onclick={() => (isOpen = true)}>Keep one</button>
 	{/if}
 </section>

@@ -15,7 +15,9 @@
 <main class="page">
 	<h1 class="ruled">Animals of all sites</h1>
 	{#if data.mayBringCounts}
-		<p><a href="/sites/animals/counts">Bring in counts that were made elsewhere</a></p>
+		<p>
+			<a class="btn preset-outlined-primary-500" href="/sites/animals/counts">Bring in counts made elsewhere</a>
+		</p>
 	{/if}
 	{#if data.quarters.length === 0}
 		<p class="say">
