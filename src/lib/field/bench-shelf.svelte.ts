@@ -1,11 +1,14 @@
 import { liveQuery } from 'dexie';
 import { fold, type Folded, type Sheet } from '$lib/core/logbook';
 import type { MethodCard } from '$lib/core/method';
+import type { Usual } from '$lib/core/subjects/context';
 import { store, type KeptEntry, type Packed } from './store';
 
 export interface BenchVisit {
 	id: string;
 	siteName: string;
+	/** What its site mostly showed of E. coli in 100 mL; null where too few were read. */
+	usual: Usual | null;
 	card: MethodCard;
 	sheet: Pick<Sheet, 'bottles' | 'plates' | 'growthTubes' | 'titrations'>;
 	lines: Folded['lines'];
@@ -41,7 +44,9 @@ export class BenchShelf {
 			const { sheet, lines: folded } = fold(lines);
 			const card = satchel.cards.find((c) => c.id === sheet.opening?.cardVersionId)?.card;
 			const site = satchel.sites.find((s) => s.id === sheet.opening?.siteId);
-			return card ? [{ id, card, sheet, lines: folded, siteName: site?.name ?? '' }] : [];
+			return card
+				? [{ id, card, sheet, lines: folded, siteName: site?.name ?? '', usual: site?.usual['e-coli'] ?? null }]
+				: [];
 		});
 	});
 }

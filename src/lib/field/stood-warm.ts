@@ -1,6 +1,7 @@
 import { v7 } from 'uuid';
 import type { Line, Sheet } from '$lib/core/logbook';
 import type { FieldApp } from './field-app.svelte';
+import { keepInVisits } from './keep-in-visits';
 
 type Plates = Sheet['plates'];
 interface OfVisit {
@@ -15,12 +16,9 @@ type Reading = NonNullable<NonNullable<NonNullable<Plates>[string]['stood']>[str
 
 /** Writes what the thermometer beside the plates says at each of them. */
 export async function keepReading(app: FieldApp, plates: Standing, reading: Reading): Promise<void> {
-	await Promise.all(
-		plates.map(({ visit, name }) =>
-			app.keep(
-				app.hold({ visitId: visit.id, path: `plates/${name}/stood/${v7()}`, op: 'set', value: reading, was: null })
-			)
-		)
+	await keepInVisits(
+		app,
+		plates.map(({ visit, name }) => ({ visitId: visit.id, values: { [`plates/${name}/stood/${v7()}`]: reading } }))
 	);
 }
 

@@ -210,7 +210,9 @@ function doubtsOf({ parameter, said }: ReportRow, bottle: KnownBottle, own: OwnP
 		...(limit !== undefined && qualifier === null && number < limit
 			? [`The figure lies under the lab’s own reporting limit of ${limit}.`]
 			: []),
-		...(bottle.role === 'blank' && qualifier !== 'below' ? ['It is a blank: nothing should be in it.'] : []),
+		...(bottle.role === 'blank' && qualifier !== 'below' && number >= (limit ?? 0)
+			? ['It is a blank: nothing should be in it.']
+			: []),
 		...(because === null ? [] : [`It cannot come from this bottle: ${because}.`]),
 		...(late === null
 			? []

@@ -206,6 +206,20 @@ describe('duplicates and blanks', () => {
 		});
 		expect(flagSentence(flagOf(dirty, 'blank-not-clean')!)).toContain('0.02 mg/L as N');
 		expect(dirty.results).toEqual([]);
+		const reported = (limit: number) =>
+			see({
+				'bottles/k/role': 'blank',
+				'bottles/k/reports/nitrite': {
+					figure: nitrite(0.02),
+					lab: 'Millrace',
+					report: '26-0117',
+					asWritten: '0.02',
+					limit
+				}
+			});
+		expect(flagOf(reported(0.01), 'blank-not-clean')).toBeDefined();
+		// the lab wrote a figure that it cannot tell from nothing
+		expect(flagOf(reported(0.05), 'blank-not-clean')).toBeUndefined();
 		expect(
 			see({ 'bottles/k/role': 'blank', 'bottles/k/results/nitrite': { below: 0.01, unit: 'mg_L_N' } }).flags
 		).toEqual([]);

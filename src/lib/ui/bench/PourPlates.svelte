@@ -19,34 +19,28 @@
 </script>
 
 <script lang="ts">
-	import { volumesBetween } from '$lib/core/bacteria';
 	import { MOST_PLATES } from '$lib/core/method';
 	import { readPlain } from '$lib/core/quantity';
+	import { advisedPlates, advisedVolumes, pouring } from '$lib/core/subjects/plates/pour';
 	import { counted } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 
 	let { bottle, label, isBlank, taken, usual, hasRained, limits, writer }: Props = $props();
 
 	const id = $props.id();
-	/** For water as clean, and as foul, as this site mostly is: one of two plates can be counted either way. */
-	const advice = $derived(
-		usual === null || isBlank ? [] : volumesBetween({ lowPer100mL: usual.low, highPer100mL: usual.high, ...limits })
-	);
-	const advised = $derived(advice.length ? advice.map((a) => String(a.volume_mL)) : [String(limits.plateLeast_mL)]);
-	const isTooCrowded = $derived(advice.at(-1)?.dilute === true);
+	const toPour = $derived({ label, isBlank, taken, usual, limits });
+	const advice = $derived(advisedVolumes(toPour));
+	const advised = $derived(advice.volumes_mL.map(String));
 	/** By what the plate is for and its turn: one plate more does not move a blank's volume. */
 	let typed = $state<Record<string, string>>({});
 	/** As the card has it, until the hand says otherwise. */
 	let asked = $state<{ replicates?: number; blanks?: number }>({});
 	const replicates = $derived(asked.replicates ?? limits.plateReplicates);
 	const blanks = $derived(asked.blanks ?? limits.plateBlanks);
-	const begun = $derived(taken.filter((n) => n.startsWith(`${label}-`)).length);
 	const plates = $derived(
-		Array.from({ length: isBlank ? 1 : replicates + blanks }, (_, i) => {
-			const ofBlank = isBlank || i >= replicates;
-			const key = ofBlank ? `blank ${i - replicates}` : `plate ${i}`;
-			const text = typed[key] ?? advised[ofBlank ? 0 : i % advised.length]!;
-			return { key, name: `${label}-${begun + i + 1}`, isBlank: ofBlank, text, ...volumeIn(text) };
+		advisedPlates(toPour, { replicates, blanks }).map((plate) => {
+			const text = typed[plate.key] ?? String(plate.volume_mL);
+			return { ...plate, text, ...volumeIn(text) };
 		})
 	);
 	const isFit = $derived(plates.every((p) => p.why === null));
@@ -67,18 +61,7 @@
 	function pour(event: SubmitEvent) {
 		event.preventDefault();
 		if (!isFit) return;
-		const now = stamp(writer);
-		void writer.setAll({
-			...Object.fromEntries(
-				plates.flatMap(({ name, volume_mL, isBlank: isOfBlank }) => [
-					[`plates/${name}/bottle`, bottle],
-					[`plates/${name}/volume_mL`, volume_mL],
-					[`plates/${name}/pouredAt`, now],
-					...(isOfBlank ? [[`plates/${name}/isBlank`, true] as const] : [])
-				])
-			),
-			[`bottles/${bottle}/platedAt`]: now
-		});
+		void writer.setAll(pouring(bottle, plates, stamp(writer)));
 	}
 </script>
 
@@ -108,7 +91,7 @@
 		<p class="small">
 			{#if usual}This site mostly shows {usual.low} to {usual.high} in 100 mL: {advised[0] === advised.at(-1)
 					? `${advised[0]} mL can be counted on a clean day and on a foul one`
-					: `with ${advised[0]} mL a clean day can be counted, with ${advised.at(-1)} mL a foul one`}{isTooCrowded
+					: `with ${advised[0]} mL a clean day can be counted, with ${advised.at(-1)} mL a foul one`}{advice.isTooCrowded
 					? ', and a foul day still crowds the plate: thin the sample first'
 					: ''}.{#if hasRained}
 					Much rain fell before it was filled: expect the foul day.{/if}{:else}Nobody knows this site yet: pour {advised[0]}

@@ -3,6 +3,7 @@
 	import { heldFor_h } from '$lib/core/custody';
 	import { receptionWords } from '$lib/core/subjects/bottle/words';
 	import { tubesOnShelf } from '$lib/core/subjects/growth-tubes/shelf';
+	import { advisedPlates, pouring } from '$lib/core/subjects/plates/pour';
 	import { bottlesToPour, bottlesToReceive, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
 	import { fixedBottles } from '$lib/core/subjects/titration/strength';
@@ -11,8 +12,10 @@
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
 	import FindBottle from '$lib/ui/bench/FindBottle.svelte';
 	import { simulatedThermometer } from '$lib/field/devices/thermometer-port';
+	import { keepInVisits } from '$lib/field/keep-in-visits';
 	import { keepReading, strikeReading } from '$lib/field/stood-warm';
 	import { deviceNow_ms } from '$lib/field/device-clock';
+	import PourSeveral from '$lib/ui/bench/PourSeveral.svelte';
 	import StoodWarm from '$lib/ui/bench/StoodWarm.svelte';
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
 	import { fieldApp } from '../field-context';
@@ -35,6 +38,34 @@
 			)
 			.toSorted((a, b) => b.held_h - a.held_h)
 	);
+	let isPouring = $state(false);
+	/** With what is advised for each: nothing is typed twice. */
+	const toPour = $derived(
+		waiting.map(({ visit, bottle, label }) => ({
+			id: `${visit.id} ${bottle}`,
+			label,
+			siteName: visit.siteName,
+			plates: advisedPlates({
+				label,
+				isBlank: visit.sheet.bottles?.[bottle]?.role === 'blank',
+				taken: Object.keys(visit.sheet.plates ?? {}),
+				usual: visit.usual,
+				limits: limitsOf(visit.card)
+			})
+		}))
+	);
+	async function pour(ids: readonly string[]) {
+		const pouredAt = new Date(exactly_ms()).toISOString();
+		const poured = toPour.filter((b) => ids.includes(b.id));
+		isPouring = false;
+		await keepInVisits(
+			app,
+			poured.map(({ id, plates }) => {
+				const [visitId = '', bottle = ''] = id.split(' ');
+				return { visitId, values: pouring(bottle, plates, pouredAt) };
+			})
+		);
+	}
 	const labelled = $derived(
 		shelf.visits.flatMap((v) =>
 			Object.entries(v.sheet.bottles ?? {}).flatMap(([id, { label, filledAt, received }]) => {
@@ -170,6 +201,12 @@
 						No bottle for bacteria waits. They come here once a crew has filled them and its phone has a network.
 					</li>{/each}
 			</ul>
+			{#if waiting.length > 1}
+				<details bind:open={isPouring}>
+					<summary>Pour several in one go</summary>
+					<PourSeveral bottles={toPour} onpour={(ids) => void pour(ids)} />
+				</details>
+			{/if}
 		</section>
 		{#if later.length}
 			<section aria-label="Growing">
@@ -216,6 +253,11 @@
 		gap: 0.75rem;
 		padding: 0.375rem 0;
 		border-bottom: 1px solid var(--rule);
+	}
+	summary {
+		min-height: 3rem;
+		padding: 0.75rem 0;
+		cursor: pointer;
 	}
 	li .btn {
 		min-height: 3rem;

@@ -5,6 +5,7 @@ import { duplicateLimit, ENOUGH_PAIRS } from '../../quality';
 import { amount, figureOf, parameterOf, type Figure, type ParameterCode } from '../../quantity';
 import type { Context } from '../context';
 import { doubt, type Flag } from '../flags';
+import type { LabFigure } from './branch';
 import { figuresIn } from './found';
 
 type Before = Context['duplicatesBefore'];
@@ -17,7 +18,9 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 		const path = `bottles/${id}`;
 		const results = Object.entries(figuresIn(bottle)) as [ParameterCode, Figure][];
 		if (bottle.role === 'blank')
-			return results.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
+			return results
+				.filter(([parameter, figure]) => !isUnderLabsLimit(bottle.reports?.[parameter], figure))
+				.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
 		if (bottle.role !== 'duplicate') return [];
 		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
 		if (!partner) return [doubt('duplicate-alone', { path, parameter: null }, { label })];
@@ -28,6 +31,10 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 		});
 	});
 }
+
+/** Under its own reporting limit a lab cannot tell a figure from nothing, though some labs write it all the same. */
+const isUnderLabsLimit = (report: LabFigure | undefined, figure: Figure): boolean =>
+	report?.limit !== undefined && report.figure.unit === figure.unit && amount(figure).number < report.limit;
 
 function notClean(path: string, label: string, parameter: ParameterCode, figure: Figure): Flag[] {
 	const { number, qualifier } = amount(figure);

@@ -1,0 +1,83 @@
+<script module lang="ts">
+	import type { AdvisedPlate } from '$lib/core/subjects/plates/pour';
+
+	export interface Props {
+		/** Bottles that wait, each with the plates that are advised for it. */
+		bottles: readonly { id: string; label: string; siteName: string; plates: readonly AdvisedPlate[] }[];
+		/** These were poured just now, as advised. */
+		onpour: (ids: readonly string[]) => void;
+	}
+</script>
+
+<script lang="ts">
+	import { counted, listed } from '$lib/core/wording';
+
+	let { bottles, onpour }: Props = $props();
+
+	/** All of them, but those that were taken out. */
+	let left = $state<string[]>([]);
+	const chosen = $derived(bottles.filter((b) => !left.includes(b.id)));
+	const plates = $derived(chosen.reduce((sum, b) => sum + b.plates.length, 0));
+	const say = ({ name, isBlank, volume_mL }: AdvisedPlate) =>
+		`${name.slice(name.lastIndexOf('-'))} ${isBlank ? 'blank, ' : ''}${volume_mL} mL`;
+	function toggle(id: string, isIn: boolean) {
+		left = isIn ? left.filter((l) => l !== id) : [...left, id];
+	}
+</script>
+
+<form
+	aria-label="Pour several bottles"
+	onsubmit={(event) => {
+		event.preventDefault();
+		onpour(chosen.map((b) => b.id));
+	}}
+>
+	<p class="small">
+		As many plates as the card says, with the volume that each site’s past advises. Other volumes: open the bottle.
+	</p>
+	{#each bottles as bottle (bottle.id)}
+		<label>
+			<input
+				type="checkbox"
+				class="checkbox"
+				checked={!left.includes(bottle.id)}
+				onchange={(e) => toggle(bottle.id, e.currentTarget.checked)}
+			/>
+			<span><b>{bottle.label}</b> {bottle.siteName} <small>{listed(bottle.plates.map(say))}</small></span>
+		</label>
+	{/each}
+	<ol class="small">
+		<li>Medium thawed, each sample shaken 25 times before it is poured.</li>
+		<li>Pour, swirl, set level. Write its name on each rim, and the time of now.</li>
+		<li>Warm, dark and still. Hands washed; nobody eats at this table.</li>
+	</ol>
+	<button class="btn preset-filled-primary-500" disabled={plates === 0}
+		>Poured now: {counted(plates, 'plate')} of {counted(chosen.length, 'bottle')}</button
+	>
+</form>
+
+<style>
+	form {
+		display: grid;
+		gap: 0.375rem;
+		padding: 0.625rem 0.75rem;
+		border: 1.5px solid var(--ink-3);
+		background: var(--page);
+	}
+	label {
+		display: flex;
+		gap: 0.75rem;
+		align-items: center;
+		min-height: 3rem;
+	}
+	small {
+		display: block;
+	}
+	ol {
+		list-style: decimal;
+		padding-left: 1.25rem;
+	}
+	.btn {
+		min-height: 3rem;
+	}
+</style>
