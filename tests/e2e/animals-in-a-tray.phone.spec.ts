@@ -26,6 +26,13 @@ test('a kick is taken and its animals are counted, with no network', async ({ pa
 	await expect(baetids).toHaveAccessibleName('mayfly, Baetidae: 5');
 	await page.getByRole('button', { name: 'Undo last tap' }).click();
 	await expect(baetids).toHaveAccessibleName('mayfly, Baetidae: 4');
+	// with a keyboard a hand need not move: the first compartment, and the tap struck
+	await baetids.press('1');
+	await expect(baetids).toHaveAccessibleName('mayfly, Baetidae: 5');
+	await baetids.press('Backspace');
+	await expect(baetids).toHaveAccessibleName('mayfly, Baetidae: 4');
+	await baetids.press('2');
+	await expect(baetids).toHaveAccessibleName('mayfly, Baetidae: 4');
 	// a lump at once; half an animal is none
 	await page.getByLabel(/A lump of mayfly/).fill('3.5');
 	await expect(page.getByText('animals are not halved')).toBeVisible();

@@ -7,6 +7,7 @@
 		{ word: 'Find a site, a visit, a bottle, a person', key: 'f' },
 		{ word: 'On a site: the chart as a table, and back', key: 't' },
 		{ word: 'On a visit: the next one to review, and the one before', key: 'n p' },
+		{ word: 'At a tray in hand: count, strike the last tap, another kind', key: '1–9 a–z ⌫ +' },
 		{ word: 'This list', key: '?' },
 		{ word: 'Close it', key: 'Esc' }
 	];

@@ -14,6 +14,8 @@
 		/** A kind that was only looked for was not there after all. */
 		onstrike: (code: string) => void;
 		onother: () => void;
+		/** Strikes the last tap; null where there is none. */
+		onundo: (() => void) | null;
 		/** One that nobody can name; null where it cannot be counted. */
 		onunknown: (() => void) | null;
 	}
@@ -22,15 +24,33 @@
 <script lang="ts">
 	import { kindName } from '$lib/core/macroinvertebrates';
 	import { abundances } from '$lib/core/subjects/tray/branch';
+	import { keyOf, meantBy } from './tray-keys';
 	import { abundanceWords } from '$lib/core/subjects/tray/words';
 
-	let { kinds, classes, isCounted, last, ontap, onclass, onstrike, onother, onunknown }: Props = $props();
+	let { kinds, classes, isCounted, last, ontap, onclass, onstrike, onother, onundo, onunknown }: Props = $props();
 
 	const act = ({ code }: Kind) => (isCounted ? ontap(code) : onstrike(code));
+	let list = $state<HTMLElement>();
+	/** At a desk a hand stays on the keys: they count while the tray has the focus, and nowhere else. */
+	function onkeydown(event: KeyboardEvent) {
+		const isHere = list?.contains(document.activeElement) && !(event.target instanceof HTMLSelectElement);
+		const meant = isHere ? meantBy(event) : null;
+		if (meant === null) return;
+		if (meant === 'other') onother();
+		else if (meant === 'undo') onundo?.();
+		else {
+			const kind = kinds[meant.tap];
+			if (!isCounted || !kind) return;
+			ontap(kind.code);
+		}
+		event.preventDefault();
+	}
 </script>
 
-<ul aria-label="Compartments">
-	{#each kinds as kind (kind.code)}
+<svelte:window {onkeydown} />
+
+<ul aria-label="Compartments" bind:this={list}>
+	{#each kinds as kind, i (kind.code)}
 		<li class:last={kind.code === last}>
 			{#if classes}
 				<label
@@ -46,11 +66,13 @@
 				<button
 					type="button"
 					onclick={() => act(kind)}
+					aria-keyshortcuts={isCounted ? keyOf(i) : null}
 					aria-label="{kindName(kind.code)}, {kind.code}: {isCounted ? kind.count : 'there; tap to take it back'}"
 				>
 					<span
 						>{kindName(kind.code)}{#if kind.taxon}<small>{kind.code}</small>{/if}</span
 					>
+					{#if isCounted && keyOf(i)}<kbd aria-hidden="true">{keyOf(i)}</kbd>{/if}
 					<b>{isCounted ? kind.count : '✓'}</b>
 				</button>
 			{/if}
@@ -104,6 +126,16 @@
 	}
 	b {
 		font: 600 1.75rem var(--head);
+	}
+	/* where there are keys and the tray has the focus */
+	kbd {
+		display: none;
+		margin-left: auto;
+	}
+	@media (pointer: fine) {
+		ul:focus-within kbd {
+			display: inline-block;
+		}
 	}
 	.last > * {
 		border-color: var(--water);

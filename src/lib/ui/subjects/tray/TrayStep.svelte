@@ -140,6 +140,7 @@
 		onclass={(code, abundance) => void writer.set(at(`classes/${code}`), abundance)}
 		onstrike={(code) => writer.strike(at(`present/${code}`), 'taken back')}
 		onother={() => (isChoosing = true)}
+		onundo={lastOwn ? undo : null}
 		onunknown={isCounted ? () => void unknown() : null}
 	/>
 {/if}
