@@ -14,6 +14,7 @@
 <script lang="ts">
 	import { countFields } from '$lib/core/animal-counts';
 	import { taxa } from '$lib/core/macroinvertebrates';
+	import Questions from '../kit/Questions.svelte';
 
 	let { asked, missing, mapping = $bindable(), onsaid }: Props = $props();
 
@@ -30,81 +31,59 @@
 </script>
 
 {#if asked.unknown.length || words.length || missing.length}
-	<fieldset>
-		<legend>What the file’s words mean</legend>
-		<p class="small">Said once: the next file is read so too.</p>
-		<div class="questions">
-			{#each asked.unknown as { heading, example } (heading)}
-				<label>
-					<span class="small">heading “{heading}”</span>
-					<select
-						class="select"
-						value={mapping.headings[heading] ?? ''}
-						onchange={({ currentTarget }) => {
-							mapping.headings[heading] = currentTarget.value as CountField | '';
-							onsaid();
-						}}
-					>
-						<option value="">says nothing here</option>
-						{#each Object.entries(countFields) as [field, name] (field)}<option value={field}>{name}</option>{/each}
-					</select>
-					<small>under it: {example || 'nothing'}</small>
-				</label>
-			{/each}
-			{#each words as word (word)}
-				{@const near = asked.near[word] ?? []}
-				<label>
-					<span class="small">“{word}” is</span>
-					<select
-						class="select"
-						value={mapping.animals[word] ?? NOT_SAID}
-						onchange={({ currentTarget }) => mean(word, currentTarget.value)}
-					>
-						<option value={NOT_SAID}>not known: its samples wait</option>
-						<option value="">nothing that is counted here: leave it out</option>
-						{#if near.length}
-							<optgroup label="Written nearly so">
-								{#each near as code (code)}<option value={code}>{named(code)}</option>{/each}
-							</optgroup>
-						{/if}
-						<optgroup label="All kinds">
-							{#each inOrder.filter((t) => !near.includes(t.code)) as { code } (code)}<option value={code}
-									>{named(code)}</option
-								>{/each}
+	<Questions legend="What the file’s words mean" hint="Said once: the next file is read so too.">
+		{#each asked.unknown as { heading, example } (heading)}
+			<label>
+				<span class="small">heading “{heading}”</span>
+				<select
+					class="select"
+					value={mapping.headings[heading] ?? ''}
+					onchange={({ currentTarget }) => {
+						mapping.headings[heading] = currentTarget.value as CountField | '';
+						onsaid();
+					}}
+				>
+					<option value="">says nothing here</option>
+					{#each Object.entries(countFields) as [field, name] (field)}<option value={field}>{name}</option>{/each}
+				</select>
+				<small>under it: {example || 'nothing'}</small>
+			</label>
+		{/each}
+		{#each words as word (word)}
+			{@const near = asked.near[word] ?? []}
+			<label>
+				<span class="small">“{word}” is</span>
+				<select
+					class="select"
+					value={mapping.animals[word] ?? NOT_SAID}
+					onchange={({ currentTarget }) => mean(word, currentTarget.value)}
+				>
+					<option value={NOT_SAID}>not known: its samples wait</option>
+					<option value="">nothing that is counted here: leave it out</option>
+					{#if near.length}
+						<optgroup label="Written nearly so">
+							{#each near as code (code)}<option value={code}>{named(code)}</option>{/each}
 						</optgroup>
-					</select>
-				</label>
-			{/each}
-		</div>
-		{#if missing.length}
-			<p class="why" role="alert">
-				Still to be found: {missing.map((f) => countFields[f]).join(', ')}. Say under which headings.
-			</p>
-		{/if}
-	</fieldset>
+					{/if}
+					<optgroup label="All kinds">
+						{#each inOrder.filter((t) => !near.includes(t.code)) as { code } (code)}<option value={code}
+								>{named(code)}</option
+							>{/each}
+					</optgroup>
+				</select>
+			</label>
+		{/each}
+		{#snippet after()}
+			{#if missing.length}
+				<p class="why" role="alert">
+					Still to be found: {missing.map((f) => countFields[f]).join(', ')}. Say under which headings.
+				</p>
+			{/if}
+		{/snippet}
+	</Questions>
 {/if}
 
 <style>
-	fieldset {
-		border-left: 4px solid var(--ochre-2);
-		background: var(--page);
-		padding: 0.5rem 0.75rem;
-	}
-	legend {
-		font-weight: 600;
-		float: left;
-		width: 100%;
-	}
-	.questions {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
-		gap: 0.625rem 1.125rem;
-		clear: both;
-	}
-	small {
-		display: block;
-		overflow-wrap: anywhere;
-	}
 	.why {
 		color: var(--danger);
 		font-weight: 600;

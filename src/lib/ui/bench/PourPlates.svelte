@@ -24,6 +24,7 @@
 	import { advisedPlates, advisedVolumes, pouring } from '$lib/core/subjects/plates/pour';
 	import { counted } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
+	import HowToPour from './HowToPour.svelte';
 
 	let { bottle, label, isBlank, taken, usual, hasRained, limits, writer }: Props = $props();
 
@@ -121,11 +122,7 @@
 		{@render howMany('plate', replicates, 1, (n) => (asked.replicates = n))}
 		{@render howMany('blank of sterile water', blanks, 0, (n) => (asked.blanks = n))}
 	{/if}
-	<ol class="small">
-		<li>Medium thawed, sample shaken 25 times.</li>
-		<li>Pour, swirl, set level. Write its name on each rim, and the time of now.</li>
-		<li>Warm, dark and still. Hands washed; nobody eats at this table.</li>
-	</ol>
+	<HowToPour />
 	<button class="btn preset-filled-primary-500" disabled={!isFit}>Poured now</button>
 </form>
 
@@ -147,10 +144,6 @@
 	}
 	.count .btn {
 		min-width: 3rem;
-	}
-	ol {
-		list-style: decimal;
-		padding-left: 1.25rem;
 	}
 	.why {
 		color: var(--danger);

@@ -11,6 +11,7 @@
 
 <script lang="ts">
 	import { counted, listed } from '$lib/core/wording';
+	import HowToPour from './HowToPour.svelte';
 
 	let { bottles, onpour }: Props = $props();
 
@@ -46,11 +47,7 @@
 			<span><b>{bottle.label}</b> {bottle.siteName} <small>{listed(bottle.plates.map(say))}</small></span>
 		</label>
 	{/each}
-	<ol class="small">
-		<li>Medium thawed, each sample shaken 25 times before it is poured.</li>
-		<li>Pour, swirl, set level. Write its name on each rim, and the time of now.</li>
-		<li>Warm, dark and still. Hands washed; nobody eats at this table.</li>
-	</ol>
+	<HowToPour />
 	<button class="btn preset-filled-primary-500" disabled={plates === 0}
 		>Poured now: {counted(plates, 'plate')} of {counted(chosen.length, 'bottle')}</button
 	>
@@ -72,10 +69,6 @@
 	}
 	small {
 		display: block;
-	}
-	ol {
-		list-style: decimal;
-		padding-left: 1.25rem;
 	}
 	.btn {
 		min-height: 3rem;

@@ -23,6 +23,7 @@
 		type ParameterCode,
 		type Unit
 	} from '$lib/core/quantity';
+	import Questions from '../kit/Questions.svelte';
 
 	let { asked, mapping = $bindable(), own, onsaid }: Props = $props();
 
@@ -46,102 +47,78 @@
 </script>
 
 {#if isAnything}
-	<fieldset>
-		<legend>What this lab’s words mean</legend>
-		<p class="small">Said once: the lab’s next report is read so too.</p>
-		<div class="questions">
-			{#each asked.unknown as { heading, example } (heading)}
-				<label>
-					<span class="small">heading “{heading}”</span>
-					<select
-						class="select"
-						value={mapping.headings[heading] ?? ''}
-						onchange={({ currentTarget }) =>
-							say(() => (mapping.headings[heading] = currentTarget.value as keyof typeof reportFields | ''))}
-					>
-						<option value="">says nothing here</option>
-						{#each Object.entries(reportFields) as [field, name] (field)}<option value={field}>{name}</option>{/each}
-					</select>
-					<small>under it: {example || 'nothing'}</small>
-				</label>
-			{/each}
-			{#each words as { text } (text)}
-				<label>
-					<span class="small">“{text}” is</span>
-					<select
-						class="select"
-						value={mapping.parameters[text] ?? ''}
-						onchange={({ currentTarget }) =>
-							say(() => (mapping.parameters[text] = currentTarget.value as ParameterCode | ''))}
-					>
-						<option value="">nothing that is kept here</option>
-						{#each codes as code (code)}<option value={code}>{nameOf(code)}</option>{/each}
-					</select>
-				</label>
-			{/each}
-			{#each strangeUnits as { text, parameter } (parameter + text)}
-				<label>
-					<span class="small">{nameOf(parameter)} in “{text}” is in</span>
-					<select
-						class="select"
-						value={mapping.units[unitKey(parameter, text)] ?? ''}
-						onchange={({ currentTarget }) =>
-							currentTarget.value !== '' &&
-							say(() => (mapping.units[unitKey(parameter, text)] = currentTarget.value as Unit))}
-					>
-						<option value="">not known: refuse its rows</option>
-						{#each unitsFor(parameter) as unit (unit)}<option value={unit}>{units[unit].symbol}</option>{/each}
-					</select>
-				</label>
-			{/each}
-			{#if asked.isDecimalAsked}
-				<label>
-					<span class="small">a comma in a figure parts</span>
-					<select
-						class="select"
-						value={mapping.decimals ?? ''}
-						onchange={({ currentTarget }) =>
-							currentTarget.value !== '' &&
-							say(() => (mapping.decimals = currentTarget.value as ReportMapping['decimals']))}
-					>
-						<option value="">not known: refuse such rows</option>
-						<option value="comma">decimals: 1,240 is a little over one</option>
-						<option value="point">thousands: 1,240 is over a thousand</option>
-					</select>
-				</label>
-			{/if}
-		</div>
-		{#if asked.missingFields.length}
-			<p class="why" role="alert">
-				Still to be found: {asked.missingFields.map((f) => reportFields[f]).join(', ')}. Say under which headings.
-			</p>
+	<Questions legend="What this lab’s words mean" hint="Said once: the lab’s next report is read so too.">
+		{#each asked.unknown as { heading, example } (heading)}
+			<label>
+				<span class="small">heading “{heading}”</span>
+				<select
+					class="select"
+					value={mapping.headings[heading] ?? ''}
+					onchange={({ currentTarget }) =>
+						say(() => (mapping.headings[heading] = currentTarget.value as keyof typeof reportFields | ''))}
+				>
+					<option value="">says nothing here</option>
+					{#each Object.entries(reportFields) as [field, name] (field)}<option value={field}>{name}</option>{/each}
+				</select>
+				<small>under it: {example || 'nothing'}</small>
+			</label>
+		{/each}
+		{#each words as { text } (text)}
+			<label>
+				<span class="small">“{text}” is</span>
+				<select
+					class="select"
+					value={mapping.parameters[text] ?? ''}
+					onchange={({ currentTarget }) =>
+						say(() => (mapping.parameters[text] = currentTarget.value as ParameterCode | ''))}
+				>
+					<option value="">nothing that is kept here</option>
+					{#each codes as code (code)}<option value={code}>{nameOf(code)}</option>{/each}
+				</select>
+			</label>
+		{/each}
+		{#each strangeUnits as { text, parameter } (parameter + text)}
+			<label>
+				<span class="small">{nameOf(parameter)} in “{text}” is in</span>
+				<select
+					class="select"
+					value={mapping.units[unitKey(parameter, text)] ?? ''}
+					onchange={({ currentTarget }) =>
+						currentTarget.value !== '' &&
+						say(() => (mapping.units[unitKey(parameter, text)] = currentTarget.value as Unit))}
+				>
+					<option value="">not known: refuse its rows</option>
+					{#each unitsFor(parameter) as unit (unit)}<option value={unit}>{units[unit].symbol}</option>{/each}
+				</select>
+			</label>
+		{/each}
+		{#if asked.isDecimalAsked}
+			<label>
+				<span class="small">a comma in a figure parts</span>
+				<select
+					class="select"
+					value={mapping.decimals ?? ''}
+					onchange={({ currentTarget }) =>
+						currentTarget.value !== '' &&
+						say(() => (mapping.decimals = currentTarget.value as ReportMapping['decimals']))}
+				>
+					<option value="">not known: refuse such rows</option>
+					<option value="comma">decimals: 1,240 is a little over one</option>
+					<option value="point">thousands: 1,240 is over a thousand</option>
+				</select>
+			</label>
 		{/if}
-	</fieldset>
+		{#snippet after()}
+			{#if asked.missingFields.length}
+				<p class="why" role="alert">
+					Still to be found: {asked.missingFields.map((f) => reportFields[f]).join(', ')}. Say under which headings.
+				</p>
+			{/if}
+		{/snippet}
+	</Questions>
 {/if}
 
 <style>
-	fieldset {
-		border-left: 4px solid var(--ochre-2);
-		background: var(--page);
-		padding: 0.5rem 0.75rem;
-		margin-bottom: 0.75rem;
-	}
-	legend {
-		font-weight: 600;
-		float: left;
-		width: 100%;
-	}
-	.questions {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.625rem 1.125rem;
-		clear: both;
-	}
-	small {
-		display: block;
-		max-width: 14rem;
-		overflow-wrap: anywhere;
-	}
 	.why {
 		color: var(--danger);
 		font-weight: 600;

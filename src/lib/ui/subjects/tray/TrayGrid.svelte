@@ -109,6 +109,7 @@
 		touch-action: manipulation;
 	}
 	button {
+		position: relative;
 		cursor: pointer;
 	}
 	button:active {
@@ -130,11 +131,16 @@
 	/* where there are keys and the tray has the focus */
 	kbd {
 		display: none;
-		margin-left: auto;
+		position: absolute;
+		top: 0.25rem;
+		right: 0.375rem;
+		font-size: 0.75rem;
+		line-height: 1.2;
+		color: var(--ink-2);
 	}
 	@media (pointer: fine) {
 		ul:focus-within kbd {
-			display: inline-block;
+			display: block;
 		}
 	}
 	.last > * {

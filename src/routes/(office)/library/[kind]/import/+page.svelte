@@ -4,6 +4,7 @@
 	import { kindNamed, lookupIn } from '$lib/core/library';
 	import { textOf } from '$lib/ui/kit/file-text';
 	import PickFile from '$lib/ui/kit/PickFile.svelte';
+	import Questions from '$lib/ui/kit/Questions.svelte';
 	import ImportLines from '$lib/ui/library/ImportLines.svelte';
 	import type { PageProps } from './$types';
 
@@ -103,61 +104,54 @@
 			bind:value={text}
 			placeholder={Object.keys(kind.fields).join(',')}></textarea>
 		{#if unsaid.length}
-			<fieldset>
-				<legend>Where the file says nothing</legend>
-				<div class="defaults">
-					{#each unsaid as name (name)}
-						{@const options = optionsOf(name)}
-						<label>
-							<span class="small"
-								>{kind.fields[name]?.label}{kind.fields[name]?.unit ? `, ${kind.fields[name]?.unit}` : ''}</span
+			<Questions legend="Where the file says nothing">
+				{#each unsaid as name (name)}
+					{@const options = optionsOf(name)}
+					<label>
+						<span class="small"
+							>{kind.fields[name]?.label}{kind.fields[name]?.unit ? `, ${kind.fields[name]?.unit}` : ''}</span
+						>
+						{#if options}
+							<select class="select" bind:value={defaults[name]}
+								><option value="">leave it, and refuse the row</option>{#each options as option (option)}<option
+										>{option}</option
+									>{/each}</select
 							>
-							{#if options}
-								<select class="select" bind:value={defaults[name]}
-									><option value="">leave it, and refuse the row</option>{#each options as option (option)}<option
-											>{option}</option
-										>{/each}</select
-								>
-							{:else}<input class="input" bind:value={defaults[name]} />{/if}
-						</label>
-					{/each}
-				</div>
-			</fieldset>
+						{:else}<input class="input" bind:value={defaults[name]} />{/if}
+					</label>
+				{/each}
+			</Questions>
 		{/if}
 		{#if foreign.headings.length || foreign.words.length}
-			<fieldset>
-				<legend>What the file’s words mean here</legend>
-				<p class="small">Said once: the next file of this kind is read so too.</p>
-				<div class="defaults">
-					{#each foreign.headings as heading (heading)}
-						<label>
-							<span class="small">heading “{heading}”</span>
-							<select
-								class="select"
-								value={mapping.headings[heading] ?? ''}
-								onchange={(e) => (mapping.headings[heading] = e.currentTarget.value)}
-							>
-								<option value="">says nothing here</option>
-								{#each Object.entries(kind.fields) as [name, field] (name)}<option value={name}>{field.label}</option
-									>{/each}
-							</select>
-						</label>
-					{/each}
-					{#each foreign.words as { field, text: word } (field + word)}
-						<label>
-							<span class="small">{kind.fields[field]?.label}: “{word}”</span>
-							<select
-								class="select"
-								value={mapping.values[field]?.[word] ?? ''}
-								onchange={(e) => means(field, word, e.currentTarget.value)}
-							>
-								<option value="">leave it, and refuse the row</option>
-								{#each optionsOf(field) ?? [] as option (option)}<option>{option}</option>{/each}
-							</select>
-						</label>
-					{/each}
-				</div>
-			</fieldset>
+			<Questions legend="What the file’s words mean here" hint="Said once: the next file of this kind is read so too.">
+				{#each foreign.headings as heading (heading)}
+					<label>
+						<span class="small">heading “{heading}”</span>
+						<select
+							class="select"
+							value={mapping.headings[heading] ?? ''}
+							onchange={(e) => (mapping.headings[heading] = e.currentTarget.value)}
+						>
+							<option value="">says nothing here</option>
+							{#each Object.entries(kind.fields) as [name, field] (name)}<option value={name}>{field.label}</option
+								>{/each}
+						</select>
+					</label>
+				{/each}
+				{#each foreign.words as { field, text: word } (field + word)}
+					<label>
+						<span class="small">{kind.fields[field]?.label}: “{word}”</span>
+						<select
+							class="select"
+							value={mapping.values[field]?.[word] ?? ''}
+							onchange={(e) => means(field, word, e.currentTarget.value)}
+						>
+							<option value="">leave it, and refuse the row</option>
+							{#each optionsOf(field) ?? [] as option (option)}<option>{option}</option>{/each}
+						</select>
+					</label>
+				{/each}
+			</Questions>
 		{/if}
 		<input type="hidden" name="mapping" value={JSON.stringify(mapping)} />
 		<input type="hidden" name="defaults" value={JSON.stringify(defaults)} />
@@ -203,22 +197,6 @@
 	}
 	textarea {
 		font-size: 0.8125rem;
-	}
-	fieldset {
-		border-left: 4px solid var(--ochre-2);
-		background: var(--page);
-		padding: 0.5rem 0.75rem;
-	}
-	legend {
-		font-weight: 600;
-		float: left;
-		width: 100%;
-	}
-	.defaults {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 0.625rem 1.125rem;
-		clear: both;
 	}
 	.deeds {
 		display: flex;
