@@ -4,7 +4,7 @@ import type { Folded } from '$lib/core/logbook';
 import type { Rest } from '$lib/core/quality';
 import type { ParameterCode } from '$lib/core/quantity';
 import type { Satchel } from '$lib/core/satchel';
-import type { SchemeSampling } from '$lib/core/score-schemes';
+import type { SchemeSampling, SchemeScore } from '$lib/core/score-schemes';
 import { isAwaited } from '$lib/core/subjects/determination';
 import type { Flag } from '$lib/core/subjects/flags';
 import { belongsTo, kindOf, type Step } from '$lib/core/subjects/steps';
@@ -34,7 +34,9 @@ export class VisitScreen<RestOfRound> {
 		readonly shown: () => Moment & { outcome: Outcome },
 		/** Codes of instruments, the one used last on this device first. */
 		readonly lastUsed: readonly string[],
-		readonly restOfRound: () => RestOfRound
+		readonly restOfRound: () => RestOfRound,
+		/** Scores a sampling off the page's thread. */
+		readonly scoreBeside: (asked: SchemeSampling, signal: AbortSignal) => Promise<SchemeScore[]>
 	) {
 		this.writer = writerIn(app, log);
 	}
@@ -141,10 +143,9 @@ export class VisitScreen<RestOfRound> {
 	keepPhoto = (file: Blob) => keepPhoto(file, this.visitId);
 	photoAddress = photoAddress;
 	mayCall = () => void mayCall();
-	scoreBySchemes = async (sampling: SchemeSampling['sampling'], signal: AbortSignal) => {
-		const { scoreBySchemes } = await import('$lib/workers/score-schemes.client');
+	scoreBySchemes = (sampling: SchemeSampling['sampling'], signal: AbortSignal) => {
 		const { schemes, checkedNames: checked } = this.satchel;
-		return scoreBySchemes({ schemes, sampling, checked }, signal);
+		return this.scoreBeside({ schemes, sampling, checked }, signal);
 	};
 
 	/** The slip that was recognised is struck, and the figure typed anew as it was meant. */

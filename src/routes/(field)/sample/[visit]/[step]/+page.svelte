@@ -18,6 +18,7 @@
 	import Doubts from '$lib/ui/logbook/Doubts.svelte';
 	import { meantFigure } from '$lib/ui/subjects/step-screen';
 	import { toolOf } from '$lib/ui/subjects/tools';
+	import type { scoreBySchemes } from '$lib/workers/score-schemes.client';
 	import { fieldApp } from '../../../field-context';
 	import FieldNote from '../../../FieldNote.svelte';
 	import Ringing from './Ringing.svelte';
@@ -71,8 +72,12 @@
 			step,
 			() => ({ ...moment, outcome: outcome! }),
 			lastUsed,
-			() => roundAhead(app, log, log.folded.sheet)
+			() => roundAhead(app, log, log.folded.sheet),
+			scoreBeside
 		);
+	/** Fetched when somebody first asks for scores: a tray is begun without it. */
+	const scoreBeside: typeof scoreBySchemes = async (asked, signal) =>
+		(await import('$lib/workers/score-schemes.client')).scoreBySchemes(asked, signal);
 	const frame = $derived(isReady ? screenFor(ordered!.step, []) : undefined);
 	/** A tool and the step that it is for come together: until the next one is there, the last one keeps its own. */
 	async function toolFor(step: Step) {
