@@ -9,6 +9,7 @@ const tray = (over: Partial<KnownTray> = {}): KnownTray => ({
 	site: 'TE2',
 	day: '2026-05-03',
 	kinds: {},
+	isEnded: false,
 	from: null,
 	...over
 });
@@ -139,17 +140,22 @@ describe('a file of counts made elsewhere', () => {
 			{ code: 'Perlidae', count: 1 }
 		];
 		const from = { from: 'May counts', at: '2026-05-14T11:20:00Z' };
-		expect(writesOf({ kinds, school: 'count' }, 'sort', from)).toEqual([
+		expect(writesOf({ kinds, school: 'count', isEnded: false }, 'sort', from)).toEqual([
 			{ path: 'trays/sort/countedElsewhere', op: 'set', value: 'May counts' },
 			{ path: 'tallies/sort/taxa/Baetidae', op: 'add', value: 12 },
 			{ path: 'tallies/sort/taxa/Perlidae', op: 'add', value: 1 },
 			{ path: 'trays/sort/endedAt', op: 'set', value: '2026-05-14T11:20:00Z' }
 		]);
-		expect(writesOf({ kinds, school: 'classes' }, 'sort', from).map((w) => w.value)).toContain('11-100');
-		expect(writesOf({ kinds, school: 'presence' }, 'sort', from)[1]).toEqual({
+		expect(writesOf({ kinds, school: 'classes', isEnded: false }, 'sort', from).map((w) => w.value)).toContain(
+			'11-100'
+		);
+		expect(writesOf({ kinds, school: 'presence', isEnded: false }, 'sort', from)[1]).toEqual({
 			path: 'trays/sort/present/Baetidae',
 			op: 'set',
 			value: true
 		});
+		// the moment at which a crew had sorted it stays
+		const ended = writesOf({ kinds, school: 'count', isEnded: true }, 'sort', from);
+		expect(ended.some((w) => w.path === 'trays/sort/endedAt')).toBe(false);
 	});
 });

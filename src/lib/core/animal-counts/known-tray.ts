@@ -13,6 +13,8 @@ export interface KnownTray {
 	day: string;
 	/** What stands in it by now, by kind. */
 	kinds: Readonly<Record<string, number>>;
+	/** Somebody said that all of it is sorted. */
+	isEnded: boolean;
 	/** Where its counts came from, where a file brought them. */
 	from: string | null;
 }

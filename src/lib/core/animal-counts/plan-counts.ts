@@ -14,6 +14,8 @@ export interface PlannedSample {
 	verdict: 'new' | 'opens' | 'same' | 'refused';
 	at: { visitId: string; step: string } | { site: string; day: string } | null;
 	school: TraySchool;
+	/** Its tray was said to be sorted before: that moment stays. */
+	isEnded: boolean;
 	kinds: { code: string; count: number }[];
 	animals: number;
 	/** Why it is not written. */
@@ -89,6 +91,7 @@ function sampleOf(name: string, rows: readonly CountRow[], options: PlanOptions)
 		verdict: 'refused',
 		at: null,
 		school: 'count',
+		isEnded: false,
 		kinds,
 		animals: kinds.reduce((sum, k) => sum + k.count, 0),
 		why,
@@ -99,7 +102,7 @@ function sampleOf(name: string, rows: readonly CountRow[], options: PlanOptions)
 		return why.length ? sample : { ...sample, verdict: 'opens', at: found.opens, school: options.opensAs ?? 'count' };
 	const { tray } = found;
 	const at = { visitId: tray.visitId, step: tray.step };
-	const here = { ...sample, at, school: tray.school };
+	const here = { ...sample, at, school: tray.school, isEnded: tray.isEnded };
 	if (why.length) return here;
 	if (isSame(kinds, tray)) return { ...here, verdict: 'same', doubts: [] };
 	const there = Object.values(tray.kinds).reduce((sum, n) => sum + n, 0);

@@ -10,7 +10,7 @@ export interface CountWrite {
 
 /** What a sample writes at its tray: each kind as the card sorts it, where it came from, and that it is all. */
 export function writesOf(
-	{ kinds, school }: Pick<PlannedSample, 'kinds' | 'school'>,
+	{ kinds, school, isEnded }: Pick<PlannedSample, 'kinds' | 'school' | 'isEnded'>,
 	step: string,
 	{ from, at }: { from: string; at: string }
 ): CountWrite[] {
@@ -20,7 +20,7 @@ export function writesOf(
 		if (school === 'classes') return set(`classes/${code}`, abundanceOf(count));
 		return { path: `tallies/${step}/taxa/${code}`, op: 'add', value: count };
 	};
-	return [set('countedElsewhere', from), ...kinds.map(one), set('endedAt', at)];
+	return [set('countedElsewhere', from), ...kinds.map(one), ...(isEnded ? [] : [set('endedAt', at)])];
 }
 
 function abundanceOf(count: number): Abundance {

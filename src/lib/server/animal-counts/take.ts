@@ -127,7 +127,8 @@ async function linesOf(
 		const opened: Opening = {
 			siteId: idOf.get(place.site)!,
 			cardVersionId: opensBy!,
-			startedAt: new Date(instantAt(dayOfDate(place.day), NOON_min, timeZone)).toISOString()
+			// nobody knows the hour; of today's samples none was taken later than now
+			startedAt: new Date(Math.min(now_ms, instantAt(dayOfDate(place.day), NOON_min, timeZone))).toISOString()
 		};
 		const step = stepsOf(card!, 'tray')[0]!.id;
 		return [

@@ -43,6 +43,7 @@ export async function traysOf(db: Db, { programId, program }: Membership): Promi
 			site,
 			day: isoDay(started_ms, program.timeZone),
 			kinds: kindsWritten(sheet, step.id),
+			isEnded: sheet.trays?.[step.id]?.endedAt !== undefined,
 			from: sheet.trays?.[step.id]?.countedElsewhere ?? null
 		}))
 	);

@@ -20,17 +20,20 @@
 	const REST_ms = 400;
 	let scores = $state.raw<SchemeScore[]>([]);
 	let isBehind = $state(true);
+	let hasFailed = $state(false);
 
 	$effect(() => {
 		const sampling = { kinds: [...kinds], knowsShares };
 		const work = new AbortController();
 		isBehind = true;
 		const rest = setTimeout(() => {
-			void screen.scoreBySchemes(sampling, work.signal).then((found) => {
-				if (work.signal.aborted) return;
-				scores = found;
-				isBehind = false;
-			});
+			void screen.scoreBySchemes(sampling, work.signal).then(
+				(found) => {
+					if (work.signal.aborted) return;
+					[scores, isBehind, hasFailed] = [found, false, false];
+				},
+				() => ([isBehind, hasFailed] = [false, true])
+			);
 		}, REST_ms);
 		return () => {
 			clearTimeout(rest);
@@ -40,6 +43,9 @@
 </script>
 
 <div aria-busy={isBehind}>
+	{#if hasFailed}<p role="alert">
+			The scores could not be worked out here. The office has them once this is sent.
+		</p>{/if}
 	{#if scores.length}
 		<SchemeScores {scores} checked={screen.satchel.checkedNames.length} hasLinks={false} />
 	{/if}
