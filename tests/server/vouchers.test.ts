@@ -47,7 +47,9 @@ describe('the shelf of kept animals', () => {
 		expect(Object.values((await lot()).loans!)).toEqual([
 			{ to: 'a school', lentOn: '2026-05-14', backOn: '2026-05-15' }
 		]);
-		expect(await keepVoucher(db, bench, at, { deed: 'take-back' }, now_ms)).toMatchObject({ why: expect.stringContaining('Nobody has it') as string });
+		expect(await keepVoucher(db, bench, at, { deed: 'take-back' }, now_ms)).toMatchObject({
+			why: expect.stringContaining('Nobody has it') as string
+		});
 	});
 
 	it('tops up nothing that lies in no ethanol, and keeps nothing that is not there', async () => {

@@ -73,7 +73,7 @@ export function planCounts(file: readonly FileRow[], options: PlanOptions): Coun
 
 const sayIso = (day: string): string => sayDay(Date.parse(day), 'UTC', true);
 const nameOf = ({ label, site, day }: CountRow): string =>
-	label || (site && day ? `${site}, ${sayIso(day)}` : `${site || 'no site'}, ${day ? sayIso(day) : 'no day'}`);
+	label || `${site || 'no site'}, ${day ? sayIso(day) : 'no day'}`;
 
 function sampleOf(name: string, rows: readonly CountRow[], options: PlanOptions): PlannedSample {
 	const found = placeOf(rows, options);
