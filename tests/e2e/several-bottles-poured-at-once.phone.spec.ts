@@ -21,7 +21,7 @@ test('bottles of several visits are poured in one go, as the card and their site
 	for (const line of (await bottles.all()).slice(2)) await line.getByRole('checkbox').uncheck();
 	await expect(pour).toHaveText('Poured now: 4 plates of 2 bottles');
 	const labels = await bottles.locator('b').allTextContents();
-	await expect(bottles.first()).toContainText(/-1 [\d.]+ mL and -2 [\d.]+ mL/);
+	await expect(bottles.first()).toContainText(/[\d.]+ mL on -1 and [\d.]+ mL on -2/);
 	await pour.click();
 
 	const growing = page.getByRole('region', { name: 'Growing' });

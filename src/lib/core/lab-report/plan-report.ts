@@ -18,6 +18,7 @@ import {
 	type Unit
 } from '../quantity';
 import type { LabFigure, Preservative } from '../subjects/bottle/branch';
+import { isUnderLabsLimit } from '../subjects/bottle/found';
 import { decimalMarkOf, isEither } from './decimals';
 import { fieldOfHeading, neededFields, type ReportField, type ReportMapping } from './mapping';
 import { cellsOf, readReportRow, type ReportRow, type StrangeWord } from './read-row';
@@ -199,7 +200,7 @@ function isSameFigure(a: Figure, b: Figure, unit: Unit): boolean {
 function doubtsOf({ parameter, said }: ReportRow, bottle: KnownBottle, own: OwnParameters): string[] {
 	const known = parameterOf(parameter, own);
 	const { figure, limit, analysedOn } = said;
-	const { number, qualifier } = amount(figure);
+	const { qualifier } = amount(figure);
 	const because = whyNotFrom(parameter, bottle.preserved);
 	const rule = ruleFor(parameter);
 	const late = rule ? heldBeforeAnalysis(rule, bottle.filledAt, analysedOn) : null;
@@ -207,10 +208,8 @@ function doubtsOf({ parameter, said }: ReportRow, bottle: KnownBottle, own: OwnP
 		...(isImplausible(known, figure)
 			? [`${writeFigure(figure)} is unusual for a stream (${plausibleRange(known)}): is the unit right?`]
 			: []),
-		...(limit !== undefined && qualifier === null && number < limit
-			? [`The figure lies under the lab’s own reporting limit of ${limit}.`]
-			: []),
-		...(bottle.role === 'blank' && qualifier !== 'below' && number >= (limit ?? 0)
+		...(isUnderLabsLimit(said) ? [`The figure lies under the lab’s own reporting limit of ${limit}.`] : []),
+		...(bottle.role === 'blank' && qualifier !== 'below' && !isUnderLabsLimit(said)
 			? ['It is a blank: nothing should be in it.']
 			: []),
 		...(because === null ? [] : [`It cannot come from this bottle: ${because}.`]),

@@ -7,7 +7,8 @@ import type { Opening } from '../../core/subjects/whole-visit/branch';
 import type { Db } from '../db/connect';
 import { cardBodies } from '../db/queries/card-bodies';
 import type { Membership } from '../db/queries/members';
-import { program, site } from '../db/schema';
+import { changeSettings, settingsOf } from '../db/queries/program-settings';
+import { site } from '../db/schema';
 import { todayOf } from '../library/keep';
 import { dayOfDate, instantAt } from '../plan/local-day';
 import { officeEntries, type OfficeLine } from '../sync/office-lines';
@@ -100,7 +101,7 @@ async function takeIn(
 	// what nobody gave a meaning is not asked about again
 	const unsaid = Object.fromEntries(looked.unknown.map(({ heading }) => [heading, '' as const]));
 	const headings = { ...unsaid, ...brought.mapping.headings };
-	await rememberMapping(tx, who.programId, { ...brought.mapping, headings });
+	await changeSettings(tx, who.programId, () => ({ countMapping: { ...brought.mapping, headings } }));
 	return { written: samples.length, animals: samples.reduce((sum, s) => sum + s.animals, 0) };
 }
 
@@ -140,15 +141,5 @@ async function linesOf(
 
 /** What the words of such files were said to mean before. */
 export async function countMappingOf(db: Db, programId: string): Promise<CountMapping> {
-	const [there] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
-	return CountMapping.parse(there?.settings.countMapping ?? {});
-}
-
-async function rememberMapping(tx: Db, programId: string, countMapping: CountMapping): Promise<void> {
-	const mine = eq(program.id, programId);
-	const [there] = await tx.select({ settings: program.settings }).from(program).where(mine).for('update');
-	await tx
-		.update(program)
-		.set({ settings: { ...there!.settings, countMapping } })
-		.where(mine);
+	return CountMapping.parse((await settingsOf(db, programId)).countMapping ?? {});
 }

@@ -4,7 +4,8 @@ import { ReportMapping, type ReportLine, type RowCorrection } from '../../core/l
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { knownParameters } from '../db/queries/own-parameters';
-import { labReport, program } from '../db/schema';
+import { changeSettings, settingsOf } from '../db/queries/program-settings';
+import { labReport } from '../db/schema';
 import { officeEntries, type OfficeLine } from '../sync/office-lines';
 import { receiveEntries } from '../sync/receive';
 import { rememberedBeside } from '../threads/remembered';
@@ -97,7 +98,9 @@ async function takeIn(
 	// what nobody gave a meaning is not asked about again
 	const unsaid = Object.fromEntries(looked.unknown.map(({ heading }) => [heading, '' as const]));
 	const headings = { ...unsaid, ...said.mapping.headings };
-	await rememberMapping(tx, member.programId, report.labId, { ...said.mapping, headings });
+	await changeSettings(tx, member.programId, ({ reportMappings }) => ({
+		reportMappings: { ...reportMappings, [report.labId]: { ...said.mapping, headings } }
+	}));
 	await tx
 		.update(labReport)
 		.set({ takenAt: new Date(now_ms), takenBy: member.id, figures: entries.length, corrections: said.corrections })
@@ -113,21 +116,7 @@ const linesOf = (lines: readonly ReportLine[]): OfficeLine[] =>
 		return { visitId, path: `bottles/${bottle}/reports/${parameter}`, value, isCorrection };
 	});
 
-async function rememberMapping(tx: Db, programId: string, labId: string, mapping: ReportMapping): Promise<void> {
-	const [there] = await tx
-		.select({ settings: program.settings })
-		.from(program)
-		.where(eq(program.id, programId))
-		.for('update');
-	const reportMappings = { ...there!.settings.reportMappings, [labId]: mapping };
-	await tx
-		.update(program)
-		.set({ settings: { ...there!.settings, reportMappings } })
-		.where(eq(program.id, programId));
-}
-
 /** What this lab's words were said to mean before. */
 export async function reportMappingOf(db: Db, programId: string, labId: string): Promise<ReportMapping> {
-	const [there] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
-	return ReportMapping.parse(there?.settings.reportMappings?.[labId] ?? {});
+	return ReportMapping.parse((await settingsOf(db, programId)).reportMappings?.[labId] ?? {});
 }

@@ -21,7 +21,8 @@ import {
 import type { Db } from '../db/connect';
 import { instant, rowsOf, written } from '../db/rows';
 import type { Membership } from '../db/queries/members';
-import { audit, program } from '../db/schema';
+import { changeSettings, settingsOf } from '../db/queries/program-settings';
+import { audit } from '../db/schema';
 import { dateOfDay, dayNumber } from '../plan/local-day';
 import { loadLibrary } from './load';
 import { keepPerson } from './people';
@@ -157,7 +158,11 @@ export function importFile(
 			const why = await write(tx, who, kind, library[kind.name].find((r) => r.id === line.id) ?? null, line, now_ms);
 			if (why !== null) throw new RangeError(`${kind.nameOf(line, lookupIn(library))}: ${why.why}`);
 		}
-		if (file.mapping) await rememberMapping(tx, who.programId, kind.name, file.mapping);
+		const { mapping } = file;
+		if (mapping)
+			await changeSettings(tx, who.programId, ({ importMappings }) => ({
+				importMappings: { ...importMappings, [kind.name]: mapping }
+			}));
 		return { plan, fingerprint, written: toWrite.length, why: null };
 	});
 }
@@ -198,24 +203,9 @@ export async function changeSeveral(
 	return { changed: done.written, same: rows.length - done.written };
 }
 
-/** What the headings and words of this program's files were said to mean. */
-async function rememberMapping(tx: Db, programId: string, kind: KindName, mapping: ImportMapping): Promise<void> {
-	const [there] = await tx
-		.select({ settings: program.settings })
-		.from(program)
-		.where(eq(program.id, programId))
-		.for('update');
-	const importMappings = { ...there!.settings.importMappings, [kind]: mapping };
-	await tx
-		.update(program)
-		.set({ settings: { ...there!.settings, importMappings } })
-		.where(eq(program.id, programId));
-}
-
 /** What was said of files of this kind before. */
 export async function mappingOf(db: Db, programId: string, kind: KindName): Promise<ImportMapping> {
-	const [there] = await db.select({ settings: program.settings }).from(program).where(eq(program.id, programId));
-	return there?.settings.importMappings?.[kind] ?? { headings: {}, values: {} };
+	return (await settingsOf(db, programId)).importMappings?.[kind] ?? { headings: {}, values: {} };
 }
 
 /** Rows that others of the same file name go in first. */

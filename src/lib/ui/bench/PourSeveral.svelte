@@ -20,7 +20,7 @@
 	const chosen = $derived(bottles.filter((b) => !left.includes(b.id)));
 	const plates = $derived(chosen.reduce((sum, b) => sum + b.plates.length, 0));
 	const say = ({ name, isBlank, volume_mL }: AdvisedPlate) =>
-		`${name.slice(name.lastIndexOf('-'))} ${isBlank ? 'blank, ' : ''}${volume_mL} mL`;
+		`${volume_mL} mL on ${isBlank ? 'the blank ' : ''}${name.slice(name.lastIndexOf('-'))}`;
 	function toggle(id: string, isIn: boolean) {
 		left = isIn ? left.filter((l) => l !== id) : [...left, id];
 	}

@@ -161,6 +161,29 @@
 	.code {
 		white-space: nowrap;
 	}
+	/* who stands at the shelf has a phone: each lot a block, nothing beside the screen */
+	@media (max-width: 40rem) {
+		thead {
+			display: none;
+		}
+		tr,
+		td {
+			display: block;
+		}
+		tr {
+			padding: 0.5rem 0;
+			border-bottom: 1px solid var(--rule);
+		}
+		td,
+		td.number {
+			border: 0;
+			padding: 0.125rem 0;
+			text-align: left;
+		}
+		td.number:not(:empty)::before {
+			content: 'animals: ';
+		}
+	}
 	.nobody {
 		color: var(--ink-2);
 	}

@@ -1,6 +1,12 @@
 import type { Sheet } from '../../logbook';
-import type { Figure, ParameterCode } from '../../quantity';
+import { amount, type Figure, type ParameterCode } from '../../quantity';
 import type { LabFigure } from './branch';
+
+/** Under its own reporting limit a lab cannot tell a figure from nothing, though some labs write it all the same. */
+export function isUnderLabsLimit({ figure, limit }: Pick<LabFigure, 'figure' | 'limit'>): boolean {
+	const { number, qualifier } = amount(figure);
+	return limit !== undefined && qualifier === null && number < limit;
+}
 
 type BottleSheet = NonNullable<Sheet['bottles']>[string];
 

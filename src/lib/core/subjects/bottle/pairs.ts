@@ -5,8 +5,7 @@ import { duplicateLimit, ENOUGH_PAIRS } from '../../quality';
 import { amount, figureOf, parameterOf, type Figure, type ParameterCode } from '../../quantity';
 import type { Context } from '../context';
 import { doubt, type Flag } from '../flags';
-import type { LabFigure } from './branch';
-import { figuresIn } from './found';
+import { figuresIn, isUnderLabsLimit } from './found';
 
 type Before = Context['duplicatesBefore'];
 type Amount = ReturnType<typeof amount>;
@@ -19,7 +18,7 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 		const results = Object.entries(figuresIn(bottle)) as [ParameterCode, Figure][];
 		if (bottle.role === 'blank')
 			return results
-				.filter(([parameter, figure]) => !isUnderLabsLimit(bottle.reports?.[parameter], figure))
+				.filter(([parameter, figure]) => !isUnderLabsLimit({ ...bottle.reports?.[parameter], figure }))
 				.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
 		if (bottle.role !== 'duplicate') return [];
 		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
@@ -31,10 +30,6 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 		});
 	});
 }
-
-/** Under its own reporting limit a lab cannot tell a figure from nothing, though some labs write it all the same. */
-const isUnderLabsLimit = (report: LabFigure | undefined, figure: Figure): boolean =>
-	report?.limit !== undefined && report.figure.unit === figure.unit && amount(figure).number < report.limit;
 
 function notClean(path: string, label: string, parameter: ParameterCode, figure: Figure): Flag[] {
 	const { number, qualifier } = amount(figure);
