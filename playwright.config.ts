@@ -1,4 +1,5 @@
 import { defineConfig, devices } from '@playwright/test';
+import { chromiumOptions } from './scripts/chromium';
 
 const phone = { ...devices['Pixel 7'], viewport: { width: 390, height: 844 } };
 const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 } };
@@ -18,17 +19,7 @@ export default defineConfig({
 		actionTimeout: 30_000,
 		navigationTimeout: 60_000,
 		trace: process.env['TRACE'] ? 'retain-on-failure' : 'off', // recording every test costs a third of the time
-		launchOptions: {
-			executablePath: '/usr/bin/chromium',
-			args: [
-				'--no-sandbox',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-quic',
-				'--no-first-run',
-				'--disable-sync'
-			]
-		}
+		launchOptions: chromiumOptions
 	},
 	projects: [
 		{ name: 'sign-in', testMatch: /everyone-signs-in/ },

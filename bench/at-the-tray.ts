@@ -3,7 +3,8 @@ import { v7 } from 'uuid';
 import { tick, type Entry } from '../src/lib/core/logbook';
 import { bioticIndexInterval, taxa } from '../src/lib/core/macroinvertebrates';
 import { seeded } from '../src/lib/core/statistics';
-import { bestOf, chromiumOptions, median, type Bench } from './measure';
+import { chromiumOptions } from '../scripts/chromium';
+import { bestOf, median, type Bench } from './measure';
 import { signIn } from './sign-in';
 
 const KINDS = 40;

@@ -2,7 +2,8 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { chromium, type BrowserContext } from '@playwright/test';
-import { chromiumOptions, median, type Bench } from './measure';
+import { chromiumOptions } from '../scripts/chromium';
+import { median, type Bench } from './measure';
 import { signIn } from './sign-in';
 
 const RUNS = 9;

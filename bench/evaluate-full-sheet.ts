@@ -1,7 +1,8 @@
 import { resolve } from 'node:path';
 import { chromium } from '@playwright/test';
 import { build, type Rolldown } from 'vite';
-import { chromiumOptions, median, type Bench } from './measure';
+import { chromiumOptions } from '../scripts/chromium';
+import { median, type Bench } from './measure';
 
 const FRAME_ms = 16;
 const SLOWER = 6;

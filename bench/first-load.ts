@@ -1,6 +1,7 @@
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
-import { chromiumOptions, type Bench } from './measure';
+import { chromiumOptions } from '../scripts/chromium';
+import { type Bench } from './measure';
 import { signIn } from './sign-in';
 
 /** Scripts that a field screen needs before it can be used, gzipped. */

@@ -45,16 +45,3 @@ export function bestOf(runs: number, work: () => void): number {
 	}
 	return best;
 }
-
-/** How Chromium is started everywhere here. */
-export const chromiumOptions = {
-	executablePath: '/usr/bin/chromium',
-	args: [
-		'--no-sandbox',
-		'--disable-background-networking',
-		'--disable-component-update',
-		'--disable-quic',
-		'--no-first-run',
-		'--disable-sync'
-	]
-};

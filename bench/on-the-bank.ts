@@ -1,5 +1,6 @@
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { chromiumOptions, median, type Bench } from './measure';
+import { chromiumOptions } from '../scripts/chromium';
+import { median, type Bench } from './measure';
 import { signIn } from './sign-in';
 
 const VERTICALS = 40;

@@ -2,7 +2,8 @@ import { chromium } from '@playwright/test';
 import { decode, encode, Image } from 'image-js';
 import { sameMarks, simulatedPlate, type SimulatedPlate } from '../src/lib/core/bacteria';
 import { suggestMarks } from '../src/lib/workers/colonies/suggest-marks';
-import { chromiumOptions, type Bench } from './measure';
+import { chromiumOptions } from '../scripts/chromium';
+import { type Bench } from './measure';
 import { signIn } from './sign-in';
 
 const PLATES = 40;

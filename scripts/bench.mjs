@@ -22,7 +22,7 @@ const scratch = mkdtempSync(join(tmpdir(), 'keen-riffle-bench-'));
 
 try {
 	toStderr(); // with --json, standard output carries figures only
-	await readyMachine({ also: ['chromium', 'fonts-liberation'] });
+	await readyMachine({ also: ['chromium-headless-shell', 'fonts-liberation'] });
 	const database = await readyDatabase({ folderName: '.data/bench', database: `bench_${Date.now().toString(36)}` });
 	release = database.release;
 	await readyBuild();

@@ -23,9 +23,9 @@ const stampOf = (project) => join(project, 'build', '.sources');
 export const isBuilt = (project) =>
 	existsSync(stampOf(project)) && readFileSync(stampOf(project), 'utf8') === fingerprint(project);
 
-export async function buildIfStale(project) {
+export async function buildIfStale(project, told = step) {
 	if (isBuilt(project)) return;
-	await step('Building the application', async () => {
+	await told('Building the application', async () => {
 		const bin = (name) => join(project, 'node_modules', '.bin', name);
 		await run(bin('svelte-kit'), ['sync'], { cwd: project, failing: 'svelte-kit sync' });
 		await run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: project, failing: 'vite build' });

@@ -54,7 +54,7 @@ export async function databaseAsItIs() {
 	return readyDatabase();
 }
 
-export const readyBuild = () => buildIfStale(project);
+export const readyBuild = (told) => buildIfStale(project, told);
 
 /** The environment in which the application runs. */
 export function serverEnvironment({ url, folder, port, origin = `http://127.0.0.1:${port}` }) {

@@ -17,10 +17,13 @@ const provided = {
 	postgresql: () =>
 		existsSync('/usr/lib/postgresql') &&
 		readdirSync('/usr/lib/postgresql').some((v) => existsSync(`/usr/lib/postgresql/${v}/bin/initdb`)),
-	chromium: () => existsSync('/usr/bin/chromium'),
+	'chromium-headless-shell': () => existsSync('/usr/bin/chromium-headless-shell'),
 	'poppler-utils': () => existsSync('/usr/bin/pdftoppm'),
 	'fonts-liberation': () => existsSync('/usr/share/fonts/truetype/liberation')
 };
+
+/** What can be used in place of a package that cannot be had. */
+const canDoWithout = { 'chromium-headless-shell': () => existsSync('/usr/bin/chromium') };
 
 /**
  * Installs the named Debian packages that are not there: as root, or with sudo; with neither, says which to ask for
@@ -42,8 +45,13 @@ export async function debianPackages(names) {
 			failing: `Installing ${missing.join(' ')}`
 		});
 	await step(`Debian packages: ${missing.join(' ')}`, async () => {
-		await apt('update');
-		await apt('install', '-y', '--no-install-recommends', ...missing);
+		try {
+			await apt('update');
+			await apt('install', '-y', '--no-install-recommends', ...missing);
+		} catch (error) {
+			if (!missing.every((name) => canDoWithout[name]?.())) throw error;
+			return 'not to be had; there is another';
+		}
 	});
 }
 

@@ -19,7 +19,7 @@ let release = async () => undefined;
 let child;
 
 try {
-	await readyMachine({ also: ['chromium', 'fonts-liberation'] });
+	await readyMachine({ also: ['chromium-headless-shell', 'fonts-liberation'] });
 	const database = await readyDatabase({
 		folderName: '.data/screenshots',
 		database: `shots_${Date.now().toString(36)}`

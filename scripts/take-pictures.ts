@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test';
+import { chromiumOptions } from './chromium';
 import { DEMO_PASSWORD, demoSignIns } from '../src/lib/server/demo/people';
 import type { Role } from '../src/lib/core/library';
 
@@ -7,10 +8,7 @@ import type { Role } from '../src/lib/core/library';
 const base = process.env['ORIGIN']!;
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
-const browser = await chromium.launch({
-	executablePath: '/usr/bin/chromium',
-	args: ['--no-sandbox', '--disable-background-networking', '--disable-sync']
-});
+const browser = await chromium.launch(chromiumOptions);
 
 const take = async (page: Page, name: string) => {
 	await page.evaluate(() => document.fonts.ready);

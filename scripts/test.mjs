@@ -80,9 +80,17 @@ const vitest = (name, projectName, env) =>
 		env
 	);
 
+/** Does two things at once, each mostly on one processor; waits for both, also where one of them breaks off. */
+async function together(...works) {
+	const ended = await Promise.allSettled(works);
+	const broken = ended.find(({ status }) => status === 'rejected');
+	if (broken) throw broken.reason;
+	return ended.map(({ value }) => value);
+}
+
 try {
 	mkdirSync(results, { recursive: true });
-	await readyMachine({ also: ['chromium', 'fonts-liberation', 'poppler-utils'] });
+	await readyMachine({ also: ['chromium-headless-shell', 'fonts-liberation', 'poppler-utils'] });
 	await step('Generated types', async () => void (await run(bin('svelte-kit'), ['sync'], { cwd: project })));
 	if (wanted('lint')) {
 		// eslint reads types and takes as long as all the others together
@@ -97,21 +105,30 @@ try {
 			})()
 		]);
 	}
-	if (wanted('unit')) await vitest('Units and reference figures', 'unit');
+	await together(
+		wanted('unit') && vitest('Units and reference figures', 'unit'),
+		wanted('browser') && readyBuild(stepBeside)
+	);
 	if (wanted('server') || wanted('browser')) {
 		const run_ = Date.now().toString(36);
-		const database = await readyDatabase({ folderName: '.data/test', database: `server_${run_}` });
+		const folderName = '.data/test';
+		const database = await readyDatabase({ folderName, database: `server_${run_}` });
 		release = database.release;
 		const port = await freePort();
 		const env = { ...serverEnvironment({ ...database, port }), KEEN_RIFFLE_NOW: NOW, KEEN_RIFFLE_LOG: 'error' };
-		if (wanted('server')) await vitest('Server, on a database of its own', 'server', env);
-		if (wanted('browser')) {
-			await readyBuild();
-			await checkThat('A production install starts', () => productionStarts(project));
-			const demo = await readyDatabase({ folderName: '.data/test', database: `browser_${run_}`, quiet: true });
-			const browserEnv = { ...env, DATABASE_URL: demo.url };
-			await step('Demo for the browser', async () => void (await prepareDatabase(browserEnv, ['--demo'])));
-			const { child, ready } = serve(browserEnv);
+		const browserEnv = async () => {
+			await checkThat('A production install starts', () => productionStarts(project), stepBeside);
+			const { url } = await readyDatabase({ folderName, database: `browser_${run_}`, quiet: true });
+			const withDemo = { ...env, DATABASE_URL: url };
+			await stepBeside('Demo for the browser', () => prepareDatabase(withDemo, ['--demo']));
+			return withDemo;
+		};
+		const [, inBrowser] = await together(
+			wanted('server') && vitest('Server, on a database of its own', 'server', env),
+			wanted('browser') && browserEnv()
+		);
+		if (inBrowser) {
+			const { child, ready } = serve(inBrowser);
 			await ready;
 			await runner(
 				'Browser',
@@ -120,7 +137,7 @@ try {
 				'browser.json',
 				({ stats }) => [stats.expected, stats.unexpected + stats.flaky],
 				{
-					...browserEnv,
+					...inBrowser,
 					BASE_URL: env.ORIGIN
 				}
 			);
