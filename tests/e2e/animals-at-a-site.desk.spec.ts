@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { taxonOf } from '../../src/lib/core/macroinvertebrates';
+import { shippedAnimals } from '../../src/lib/core/macroinvertebrates';
 import { signedIn } from './application';
 
 test.use({ storageState: signedIn('coordinator') });
@@ -27,7 +27,7 @@ test('the animals of a site stand beside each other through the years, and the i
 			}))
 		);
 	const rated = rows.flatMap(({ code, count }) => {
-		const tolerance = taxonOf(code)?.tolerance;
+		const tolerance = shippedAnimals.of(code)?.tolerance;
 		return tolerance == null ? [] : [{ tolerance, count }];
 	});
 	const animals = rated.reduce((all, { count }) => all + count, 0);

@@ -42,10 +42,16 @@ test('a kick is taken and its animals are counted, with no network', async ({ pa
 	// one that nobody can name gets its name later, and carries its count with it
 	await page.getByRole('button', { name: 'Unknown', exact: true }).click();
 	await page.getByRole('button', { name: 'unknown IQ 1, unknown-IQ-1: 1' }).click();
+	await page.getByLabel('Photo of unknown IQ 1').setInputFiles('static/icon-192.png');
+	await expect(page.getByRole('img', { name: 'Photo of unknown IQ 1' })).toBeVisible();
 	await page.getByRole('button', { name: 'unknown IQ 1: what is it?' }).click();
 	await page.getByRole('searchbox', { name: 'unknown IQ 1: what is it?' }).fill('water louse');
 	await page.getByRole('button', { name: /^water louse Asellidae/ }).click();
 	await expect(page.getByRole('button', { name: 'water louse, Asellidae: 2' })).toBeVisible();
+	// so does its photo
+	await page.getByRole('button', { name: 'water louse, Asellidae: 2' }).click();
+	await page.getByRole('button', { name: 'Undo last tap' }).click();
+	await expect(page.getByRole('img', { name: 'Photo of water louse' })).toBeVisible();
 	await expect(page.getByText(/30 animals|32 animals/).first()).toBeVisible();
 
 	// the phone dies: nothing is lost

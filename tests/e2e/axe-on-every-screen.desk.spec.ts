@@ -30,6 +30,7 @@ const officeScreens = [
 		'/shipments',
 		'/apart/blanks',
 		'/library/schemes',
+		'/library/animals/all',
 		'/library/schemes/example-score',
 		'/apart',
 		'/sites',

@@ -52,6 +52,7 @@ const addresses: Record<string, string> = {
 	'/(office)/library/schemes': '/library/schemes',
 	'/(office)/library/schemes/[code]': '/library/schemes/example-score',
 	'/(office)/library/schemes/[code]/scheme.csv': '/library/schemes/example-score/scheme.csv',
+	'/(office)/library/animals/all': '/library/animals/all',
 	'/(office)/library/[kind]': '/library/sites',
 	'/(office)/library/[kind]/[id]': '/library/streams/01890000-0000-7000-8000-000000000000',
 	'/(office)/library/[kind]/import': '/library/sites/import',

@@ -81,7 +81,13 @@ describe('drawings for those without a phone', () => {
 });
 
 describe('labels for vials', () => {
-	const lot = { site: 'TE3', at_ms: Date.UTC(2026, 3, 14, 9), taxon: 'Hydropsychidae', keptIn: 'ethanol' as const };
+	const lot = {
+		site: 'TE3',
+		at_ms: Date.UTC(2026, 3, 14, 9),
+		taxon: 'Hydropsychidae',
+		called: 'net-spinning caddisfly',
+		keptIn: 'ethanol' as const
+	};
 	const print = (n: number) =>
 		printVialLabels(
 			Array.from({ length: n }, (_, i) => ({

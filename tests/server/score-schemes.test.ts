@@ -1,3 +1,4 @@
+import { shippedAnimals } from '../../src/lib/core/macroinvertebrates';
 import { describe, expect, it } from 'vitest';
 import { exampleSchemes, type ScoreScheme } from '../../src/lib/core/score-schemes';
 import { database } from '../../src/lib/server/db/connect';
@@ -10,7 +11,7 @@ const own: ScoreScheme = { ...exampleSchemes[0]!, code: 'valley-index', name: 'V
 describe('score schemes of a program', () => {
 	it('go out as a file and come back the same; each change is a version, the same file is none', async () => {
 		const { programId, members } = await aProgram();
-		const read = readScheme(fileOfScheme(own));
+		const read = readScheme(fileOfScheme(own), shippedAnimals);
 		expect(read).toEqual({ scheme: own });
 		expect(await keepScheme(db, members.coordinator, own, now_ms)).toEqual({ isNew: true });
 		expect(await keepScheme(db, members.coordinator, own, now_ms + 1)).toEqual({ isNew: false });
@@ -30,10 +31,10 @@ describe('score schemes of a program', () => {
 	});
 
 	it('cannot take an example’s code, nor be half a file', () => {
-		expect(readScheme(fileOfScheme(exampleSchemes[0]!))).toEqual({
+		expect(readScheme(fileOfScheme(exampleSchemes[0]!), shippedAnimals)).toEqual({
 			why: ['This is the code of an example. Give your own scheme a code of its own.']
 		});
-		expect(readScheme('says,name,number,to\nvalue,Baetidae,4')).toHaveProperty('why');
-		expect(readScheme('says,name,number,to\nclass,"good,1')).toHaveProperty('why');
+		expect(readScheme('says,name,number,to\nvalue,Baetidae,4', shippedAnimals)).toHaveProperty('why');
+		expect(readScheme('says,name,number,to\nclass,"good,1', shippedAnimals)).toHaveProperty('why');
 	});
 });

@@ -144,8 +144,8 @@ export class VisitScreen<RestOfRound> {
 	photoAddress = photoAddress;
 	mayCall = () => void mayCall();
 	scoreBySchemes = (sampling: SchemeSampling['sampling'], signal: AbortSignal) => {
-		const { schemes, checkedNames: checked } = this.satchel;
-		return this.scoreBeside({ schemes, sampling, checked }, signal);
+		const { schemes, checkedNames: checked, animals } = this.satchel;
+		return this.scoreBeside({ schemes, sampling, checked, animals }, signal);
 	};
 
 	/** The slip that was recognised is struck, and the figure typed anew as it was meant. */

@@ -210,6 +210,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/library/schemes': 'see-library',
 	'/(office)/library/schemes/[code]': 'see-library',
 	'/(office)/library/schemes/[code]/scheme.csv': 'see-library',
+	'/(office)/library/animals/all': 'see-library',
 	'/(office)/library/[kind]': 'see-library',
 	'/(office)/library/[kind]/[id]': 'see-library',
 	'/(office)/library/[kind]/import': 'keep-library',

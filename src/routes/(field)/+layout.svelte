@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { browser } from '$app/environment';
+	import { animalList } from '$lib/core/macroinvertebrates';
 	import { writeDatesBy } from '$lib/core/wording';
 	import { FieldApp } from '$lib/field/field-app.svelte';
 	import { dropLastSeen } from '$lib/field/last-seen';
+	import { setKnownAnimals } from '$lib/ui/animals/known-animals';
 	import { setFieldApp } from './field-context';
 	import type { LayoutProps } from './$types';
 
@@ -11,6 +13,11 @@
 
 	const app = new FieldApp();
 	setFieldApp(app);
+	setKnownAnimals({
+		get list() {
+			return animalList(app.packed?.satchel.animals);
+		}
+	});
 	if (browser) writeDatesBy(() => app.packed?.satchel.program.dates);
 
 	$effect(() => {

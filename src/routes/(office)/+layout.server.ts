@@ -1,6 +1,7 @@
 import { can, rolesOf } from '$lib/server/access';
 import { untoldAccess } from '$lib/server/auth/access-events';
 import { database } from '$lib/server/db/connect';
+import { ownAnimalsOf } from '$lib/server/db/queries/own-animals';
 import { serverNow_ms } from '$lib/server/settings';
 import type { LayoutServerLoad } from './$types';
 
@@ -27,6 +28,7 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 			isDemo: member.program.isDemo,
 			dates: member.program.dates
 		},
+		animals: await ownAnimalsOf(database(), member.programId),
 		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))
 	};
 };

@@ -1,15 +1,22 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
+	import { animalList } from '$lib/core/macroinvertebrates';
 	import { writeDatesBy } from '$lib/core/wording';
 	import Notebook from '$lib/ui/kit/Notebook.svelte';
 	import Toasts from '$lib/ui/kit/Toasts.svelte';
 	import type { LayoutProps } from './$types';
 
 	import { sayAccess } from '$lib/ui/account/say-access';
+	import { setKnownAnimals } from '$lib/ui/animals/known-animals';
 
 	let { data, children }: LayoutProps = $props();
 
+	setKnownAnimals({
+		get list() {
+			return animalList(data.animals);
+		}
+	});
 	// the server looks it up by request instead
 	if (browser) writeDatesBy(() => data.program.dates);
 </script>

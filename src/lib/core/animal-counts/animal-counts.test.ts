@@ -17,6 +17,7 @@ const tray = (over: Partial<KnownTray> = {}): KnownTray => ({
 type Options = Parameters<typeof planCounts>[1];
 const options = (over: Partial<Options> = {}): Options => ({
 	mapping: CountMapping.parse({}),
+	animals: [],
 	trays: [tray()],
 	sites: ['TE2', 'EB1'],
 	today: '2026-05-14',

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { taxa } from '../macroinvertebrates';
 
 /** What a row can say, in the order in which it is asked for. */
 export const countFields = {
@@ -12,14 +11,10 @@ export const countFields = {
 export type CountField = keyof typeof countFields;
 const fieldNames = Object.keys(countFields) as [CountField, ...CountField[]];
 
-const isTaxon = (code: string): boolean => taxa.some((t) => t.code === code);
-
 /** What the words of such files mean here: said once, and remembered. `''`: says nothing here, is not counted here. */
 export const CountMapping = z.object({
 	headings: z.record(z.string().max(200), z.enum([...fieldNames, ''])).default({}),
-	animals: z
-		.record(z.string().max(200), z.union([z.literal(''), z.string().refine(isTaxon, 'an animal that is known here')]))
-		.default({})
+	animals: z.record(z.string().max(200), z.string().max(80)).default({})
 });
 export type CountMapping = z.infer<typeof CountMapping>;
 

@@ -1,4 +1,5 @@
 import type { FileRow } from '../library';
+import { animalList, type OwnAnimal } from '../macroinvertebrates';
 import type { TraySchool } from '../subjects/tray/step';
 import { schoolWords } from '../subjects/tray/words';
 import { counted, listed, sayDay } from '../wording';
@@ -36,6 +37,8 @@ export interface CountPlan {
 
 interface PlanOptions {
 	mapping: CountMapping;
+	/** What the program says of its own animals. */
+	animals: readonly OwnAnimal[];
 	trays: readonly KnownTray[];
 	/** Codes of the program's sites. */
 	sites: readonly string[];
@@ -48,10 +51,11 @@ interface PlanOptions {
 /** What a file of counts would write, sample by sample. Nothing is written here. */
 export function planCounts(file: readonly FileRow[], options: PlanOptions): CountPlan {
 	const { mapping } = options;
+	const animals = animalList(options.animals);
 	const headings = [...new Set(file.flatMap((r) => Object.keys(r.cells)))];
 	const meant = new Map(headings.map((h) => [h, countFieldOf(h, mapping)]));
 	const missingFields = missingCountFields(new Set(meant.values()));
-	const rows = missingFields.length ? [] : file.map((row) => readCountRow(row, mapping));
+	const rows = missingFields.length ? [] : file.map((row) => readCountRow(row, mapping, animals));
 	const bySample = new Map<string, CountRow[]>();
 	for (const row of rows) {
 		const there = bySample.get(nameOf(row));

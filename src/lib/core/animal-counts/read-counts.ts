@@ -1,5 +1,5 @@
 import { readDay, type FileRow } from '../library';
-import { taxonNamed } from '../macroinvertebrates';
+import type { AnimalList } from '../macroinvertebrates';
 import { countFieldOf, type CountField, type CountMapping } from './mapping';
 
 /** One row that could be read; `code` is null where its animal is not counted here, or not known yet. */
@@ -24,7 +24,7 @@ export interface CountRow {
 const MOST_OF_A_KIND = 100_000;
 
 /** What a row says. All of its sample waits where `why` stands, except where its animal was said to be left out. */
-export function readCountRow(given: FileRow, mapping: CountMapping): CountRow {
+export function readCountRow(given: FileRow, mapping: CountMapping, animals: AnimalList): CountRow {
 	const cells = cellsOf(given, mapping);
 	const word = cells.animal ?? '';
 	const day = cells.day ? readDay(cells.day.replace(/[T ]\d\d:\d\d.*$/, '')) : null;
@@ -45,7 +45,7 @@ export function readCountRow(given: FileRow, mapping: CountMapping): CountRow {
 	if (word === '') return { ...row, why: 'It names no animal.' };
 	const count = readCount(cells.count ?? '');
 	if ('why' in count) return { ...row, why: count.why };
-	const named = kindMeant(word, mapping);
+	const named = kindMeant(word, mapping, animals);
 	if (named === null) return { ...row, ...count, isStrange: true, why: `“${word}” is no animal known here.` };
 	return { ...row, ...count, ...named };
 }
@@ -61,10 +61,16 @@ function cellsOf({ cells }: FileRow, mapping: CountMapping): Partial<Record<Coun
 }
 
 /** The kind that a word means; its code is null where it was said that it is not counted here. */
-function kindMeant(word: string, { animals }: CountMapping): Pick<CountRow, 'code' | 'isOther'> | null {
-	const said = Object.hasOwn(animals, word) ? animals[word]! : null;
-	if (said !== null) return { code: said || null, isOther: said !== '' };
-	const named = taxonNamed(word);
+function kindMeant(
+	word: string,
+	{ animals: remembered }: CountMapping,
+	animals: AnimalList
+): Pick<CountRow, 'code' | 'isOther'> | null {
+	const said = Object.hasOwn(remembered, word) ? remembered[word]! : null;
+	if (said === '') return { code: null, isOther: false };
+	const meant = said === null ? null : animals.of(said);
+	if (meant) return { code: meant.code, isOther: true };
+	const named = animals.named(word);
 	return named && { code: named.taxon.code, isOther: named.isOther };
 }
 

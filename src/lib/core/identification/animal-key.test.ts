@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { seeded, type Chance } from '../statistics';
-import { taxonOf } from '../macroinvertebrates';
+import { shippedAnimals } from '../macroinvertebrates';
 import { coarserNames, describedAs, nameBy, questions, type Question } from './animal-key';
 import data from './animals.json' with { type: 'json' };
 import type { Answer } from '.';
@@ -31,7 +31,7 @@ function named(code: string, chance: Chance): { likeliest: string[]; asked: numb
 
 describe('the key to the animals', () => {
 	it('describes kinds that a tray knows', () => {
-		for (const { code } of data.taxa) expect(taxonOf(code), code).not.toBeNull();
+		for (const { code } of data.taxa) expect(shippedAnimals.of(code), code).not.toBeNull();
 		expect(describedAs('Baetidae')!.tell).not.toBe('');
 	});
 	it('has the right one among its first three for most animals, in a dozen questions', () => {
@@ -55,7 +55,7 @@ describe('the key to the animals', () => {
 		const chances = (a: Answer[]) => nameBy(a).likeliest.map((l) => [l.code, Number(l.chance.toFixed(9))]);
 		expect(chances([...answers].reverse())).toEqual(chances(answers));
 		expect(chances([...answers, { character: 'colour', state: null }])).toEqual(chances(answers));
-		expect(taxonOf(nameBy(answers).likeliest[0]!.code)!.order).toBe('Ephemeroptera');
+		expect(shippedAnimals.of(nameBy(answers).likeliest[0]!.code)!.order).toBe('Ephemeroptera');
 	});
 	it('is not locked by a wrong answer', () => {
 		const right: Answer[] = [
@@ -98,6 +98,7 @@ describe('the key to the animals', () => {
 		expect(nameBy(strange.slice(0, 1)).none).toBeLessThan(0.2);
 	});
 	it('has a coarser name for the tray, whatever it is called in words', () => {
-		for (const { name, order, code } of coarserNames) expect(taxonOf(code), `${name}, ${order}`).not.toBeNull();
+		for (const { name, order, code } of coarserNames)
+			expect(shippedAnimals.of(code), `${name}, ${order}`).not.toBeNull();
 	});
 });

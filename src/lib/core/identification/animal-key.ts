@@ -1,4 +1,4 @@
-import { taxonOf } from '../macroinvertebrates';
+import { shippedAnimals } from '../macroinvertebrates';
 import data from './animals.json' with { type: 'json' };
 import { readyKey, type Answer, type Character, type CheckedKey } from './key';
 import { chanceOfNone, nextQuestions, posterior } from './posterior';
@@ -63,7 +63,7 @@ const described = new Map(describedAnimals.map((t) => [t.code, t]));
 export const describedAs = (code: string): Described | undefined => described.get(code);
 
 /** What a tray calls it: the group itself where it is one, else its order. */
-const trayName = (name: string, order: string) => (taxonOf(name) ? name : order);
+const trayName = (name: string, order: string) => (shippedAnimals.of(name) ? name : order);
 export const coarserNames = shipped.coarser.map((c) => ({ ...c, code: trayName(c.name, c.order) }));
 
 /** A row of the key for each form of each kind. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { taxonOf } from '../macroinvertebrates';
+import { shippedAnimals } from '../macroinvertebrates';
 import { archiveTables, type SampledEvent } from '.';
 
 const event: SampledEvent = {
@@ -13,10 +13,10 @@ const event: SampledEvent = {
 	isCounted: true,
 	classes: {},
 	kinds: [
-		{ code: 'Baetidae', taxon: taxonOf('Baetidae'), count: 30 },
-		{ code: 'Chironomidae-red', taxon: taxonOf('Chironomidae-red'), count: 4 },
+		{ code: 'Baetidae', taxon: shippedAnimals.of('Baetidae'), count: 30 },
+		{ code: 'Chironomidae-red', taxon: shippedAnimals.of('Chironomidae-red'), count: 4 },
 		{ code: 'unknown-IQ-1', taxon: null, count: 2 },
-		{ code: 'Perlidae', taxon: taxonOf('Perlidae'), count: 0 }
+		{ code: 'Perlidae', taxon: shippedAnimals.of('Perlidae'), count: 0 }
 	],
 	measured: [{ name: 'Water temperature', value: '11.2', unit: '°C', accuracy: '0.2', way: 'a meter' }]
 };

@@ -149,6 +149,17 @@ export function oneOf<const Word extends string>({
 	};
 }
 
+/** One of some words, or none. */
+export function maybeOneOf<const Word extends string>(asked: Asked & { options: readonly Word[] }): Field<Word | null> {
+	const inner = oneOf(asked);
+	return {
+		...inner,
+		isRequired: false,
+		read: (text, lookup) => (text.trim() === '' ? { value: null } : inner.read(text, lookup)),
+		write: (value) => value ?? ''
+	};
+}
+
 export function someOf<const Word extends string>({
 	label,
 	help,

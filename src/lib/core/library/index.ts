@@ -7,6 +7,7 @@ export {
 	exampleThresholds,
 	isTimeZone,
 	kindNamed,
+	ownAnimalsIn,
 	kinds,
 	ownCodeOf,
 	permissionMissing,

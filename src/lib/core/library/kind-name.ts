@@ -16,6 +16,7 @@ export const kindNames = [
 	'flumes',
 	'parameters',
 	'thresholds',
+	'animals',
 	'cards'
 ] as const;
 export type KindName = (typeof kindNames)[number];

@@ -1,11 +1,26 @@
 import { describe, expect, it } from 'vitest';
-import { taxa, taxonNamed, taxonWords } from '.';
+import { animalList, communityOf, kindsThatCount, OwnAnimal, shippedAnimals, type AnimalList } from '.';
 
-describe('names of animals', () => {
-	it('each kind is found by its own name, and no other name means two kinds', () => {
-		for (const taxon of taxa) expect(taxonNamed(taxon.code)).toEqual({ taxon, isOther: false });
-		for (const { word, code } of taxonWords) expect(taxonNamed(word)?.taxon.code, word).toBe(code);
-		expect(new Set(taxonWords.map((w) => w.word)).size).toBe(taxonWords.length);
+/** What a program says of one animal. */
+const own = (over: Partial<OwnAnimal> & Pick<OwnAnimal, 'code' | 'rank'>): OwnAnimal => ({
+	name: over.code.toLowerCase(),
+	partOf: null,
+	otherNames: [],
+	tolerance: null,
+	score: null,
+	group: null,
+	countsAs: null,
+	...over
+});
+const kindsOf = (counts: Record<string, number>, animals: AnimalList) =>
+	Object.entries(counts).map(([code, count]) => ({ code, taxon: animals.of(code), count }));
+
+describe('animals that are shipped', () => {
+	it('are found each by its own name, and no other name means two kinds', () => {
+		const { taxa, words, named } = shippedAnimals;
+		for (const taxon of taxa) expect(named(taxon.code)).toEqual({ taxon, isOther: false });
+		for (const { word, code } of words) expect(named(word)?.taxon.code, word).toBe(code);
+		expect(new Set(words.map((w) => w.word)).size).toBe(words.length);
 	});
 
 	it.each([
@@ -17,10 +32,89 @@ describe('names of animals', () => {
 		['Elmidae adults', 'Elmidae', false],
 		['Gammarus spp.', 'Gammaridae', true]
 	])('%s is %s', (word, code, isOther) => {
-		expect(taxonNamed(word)).toMatchObject({ taxon: { code }, isOther });
+		expect(shippedAnimals.named(word)).toMatchObject({ taxon: { code }, isOther });
 	});
 
-	it('asks for what several kinds are called, and for what is none', () => {
-		for (const word of ['stonefly', 'Betidae', '', 'larva', 'constructor']) expect(taxonNamed(word)).toBeNull();
+	it('are asked for where several kinds are called so, or none', () => {
+		for (const word of ['stonefly', 'Betidae', '', 'larva', 'constructor'])
+			expect(shippedAnimals.named(word)).toBeNull();
+	});
+
+	it('know the larger groups that they belong to', () => {
+		expect(shippedAnimals.isWithin('Baetidae', 'Ephemeroptera')).toBe(true);
+		expect(shippedAnimals.isWithin('Planariidae', 'Turbellaria')).toBe(true);
+		expect(shippedAnimals.isWithin('Ephemeroptera', 'Baetidae')).toBe(false);
+		expect(shippedAnimals.isWithin('Baetidae', 'Plecoptera')).toBe(false);
+	});
+});
+
+describe('animals of a program’s own', () => {
+	const split = animalList([
+		own({ code: 'Baetis-rhodani', rank: 'species', partOf: 'Baetis', name: 'large dark mayfly', score: 5 }),
+		own({ code: 'Baetis', rank: 'genus', partOf: 'Baetidae', otherNames: ['Alainites', 'Labiobaetis'] })
+	]);
+
+	it('stand beside their family, with its order, and its values where they have none of their own', () => {
+		expect(split.of('Baetis-rhodani')).toMatchObject({
+			order: 'Ephemeroptera',
+			tolerance: 4,
+			score: 5,
+			group: 'sensitive',
+			scoresAs: 'Baetidae',
+			within: ['Baetis', 'Baetidae', 'Ephemeroptera']
+		});
+		const codes = split.taxa.map((t) => t.code);
+		expect(codes.indexOf('Baetis')).toBeLessThan(codes.indexOf('Odonata'));
+		expect(split.nameOf('Baetis-rhodani')).toBe('large dark mayfly');
+	});
+
+	it('are found by their names before a list that is shipped says otherwise', () => {
+		expect(split.named('Baetis sp.')).toMatchObject({ taxon: { code: 'Baetis' }, isOther: false });
+		expect(split.named('Baetis rhodani')).toMatchObject({ taxon: { code: 'Baetis-rhodani' } });
+		expect(split.named('Labiobaetis')).toMatchObject({ taxon: { code: 'Baetis' }, isOther: true });
+		expect(split.named('Cloeon')).toMatchObject({ taxon: { code: 'Baetidae' } });
+	});
+
+	it('are one kind with their family, which they were perhaps called, and score once', () => {
+		const kinds = kindsOf({ Baetidae: 3, Baetis: 2, 'Baetis-rhodani': 4, Perlidae: 1 }, split);
+		expect(kindsThatCount(kinds).map((k) => k.code)).toEqual(['Baetis-rhodani', 'Perlidae']);
+		const said = communityOf(kinds, 5);
+		expect(said).toMatchObject({ animals: 10, richness: 2, ept: 2, score: { kinds: 2 } });
+		// two species of one family have one score between them
+		const two = animalList([
+			own({ code: 'Baetis', rank: 'genus', partOf: 'Baetidae' }),
+			own({ code: 'Cloeon', rank: 'genus', partOf: 'Baetidae' })
+		]);
+		expect(communityOf(kindsOf({ Baetis: 2, Cloeon: 4 }, two), 5)).toMatchObject({ richness: 2, score: { kinds: 1 } });
+	});
+
+	it('that were joined to another count as it, by whichever of the names they were counted', () => {
+		const joined = animalList([
+			own({ code: 'Ancylidae', rank: 'family', countsAs: 'Planorbidae' }),
+			own({ code: 'Bulinus', rank: 'genus', partOf: 'Planorbidae', countsAs: 'Ancylidae' })
+		]);
+		for (const word of ['Ancylidae', 'Ancylus', 'Bulinus', 'Planorbis'])
+			expect(joined.named(word)?.taxon.code, word).toBe('Planorbidae');
+		expect(joined.of('Ancylidae')?.code).toBe('Planorbidae');
+		expect(joined.nameOf('Ancylidae')).toBe('lunged snail');
+		expect(joined.taxa.some((t) => t.code === 'Ancylidae' || t.code === 'Bulinus')).toBe(false);
+		expect(joined.isWithin('Ancylidae', 'Planorbidae')).toBe(true);
+	});
+
+	it('override what is shipped in name and values, and leave the rest', () => {
+		const called = animalList([own({ code: 'Gammaridae', rank: 'family', name: 'river shrimp', tolerance: 5 })]);
+		expect(called.of('Gammaridae')).toMatchObject({ name: 'river shrimp', tolerance: 5, score: 6, order: 'Amphipoda' });
+		expect(called.taxa).toHaveLength(shippedAnimals.taxa.length);
+	});
+
+	it('that were joined in a circle, or to nothing, still stop somewhere', () => {
+		const circle = animalList([
+			own({ code: 'Baetis', rank: 'genus', partOf: 'Baetidae', countsAs: 'Cloeon' }),
+			own({ code: 'Cloeon', rank: 'genus', partOf: 'Baetidae', countsAs: 'Baetis' }),
+			own({ code: 'Drunella', rank: 'genus', partOf: 'Ephemerellidae', countsAs: 'Nothing' })
+		]);
+		expect(['Baetis', 'Cloeon']).toContain(circle.current('Baetis'));
+		expect(circle.current('Drunella')).toBe('Drunella');
+		expect(circle.of('Unheard')).toBeNull();
 	});
 });

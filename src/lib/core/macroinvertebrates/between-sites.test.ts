@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../statistics';
-import { betweenSites, differs, taxonOf, type Kind } from '.';
+import { betweenSites, differs, shippedAnimals, type Kind } from '.';
 
 const kinds = (counts: Record<string, number>): Kind[] =>
-	Object.entries(counts).map(([code, count]) => ({ code, taxon: taxonOf(code), count }));
+	Object.entries(counts).map(([code, count]) => ({ code, taxon: shippedAnimals.of(code), count }));
 const sampling = (counts: Record<string, number>, knowsShares = true) => ({ kinds: kinds(counts), knowsShares });
 
 describe('samplings of several sites beside each other', () => {

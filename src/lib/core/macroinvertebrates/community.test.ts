@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { animalsToTell, classChances, communityOf, kindsThatCount, taxa, taxonOf, type Kind } from '.';
+import { animalsToTell, classChances, communityOf, kindsThatCount, taxa, shippedAnimals, type Kind } from '.';
 
 const of = (counts: Record<string, number>): Kind[] =>
-	Object.entries(counts).map(([code, count]) => ({ code, taxon: taxonOf(code), count }));
+	Object.entries(counts).map(([code, count]) => ({ code, taxon: shippedAnimals.of(code), count }));
 
 describe('the taxa that are shipped', () => {
 	it('have codes that a logbook takes, each once, and values within their lists', () => {

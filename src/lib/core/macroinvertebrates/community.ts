@@ -1,6 +1,5 @@
 import { averageScorePerTaxon, eptRichness, familyBioticIndex } from './scores';
 import { rarefy } from './rarefaction';
-import { taxa } from './taxa';
 import type { Taxon } from './taxon';
 
 /** How many of a kind there were; `taxon` null: nobody has named it yet. */
@@ -10,23 +9,18 @@ export interface Kind {
 	count: number;
 }
 
-const byCode = new Map(taxa.map((t) => [t.code, t]));
-export const taxonOf = (code: string): Taxon | null => byCode.get(code) ?? null;
-/** What people call a kind; one that has no name yet by what its compartment is called. */
-export const kindName = (code: string): string => taxonOf(code)?.name ?? code.replaceAll('-', ' ');
-
 /**
- * The kinds that count: a larger group only where none of its families was named, for the same animal would count
+ * The kinds that count: a larger group only where nothing that belongs to it was named, for the same animal would count
  * twice. Its animals count all the same.
  */
 export function kindsThatCount<K extends Kind>(kinds: readonly K[]): K[] {
 	const there = kinds.filter((k) => k.count > 0);
-	const named = new Set(there.flatMap(({ taxon }) => (taxon?.rank === 'family' ? [taxon.order] : [])));
-	return there.filter(({ taxon }) => taxon === null || taxon.rank === 'family' || !named.has(taxon.order));
+	const told = new Set(there.flatMap(({ taxon }) => taxon?.within ?? []));
+	return there.filter(({ taxon }) => taxon === null || !told.has(taxon.code));
 }
 
-/** One family under two names (red midges and the others) has one score. */
-export const scoringFamily = (code: string): string => code.split('-')[0]!;
+/** The name under which a kind is scored: red midges and the others are one family, a genus has its family's score. */
+export const scoredAs = ({ code, taxon }: Pick<Kind, 'code' | 'taxon'>): string => taxon?.scoresAs ?? code;
 
 export interface Community {
 	animals: number;
@@ -53,9 +47,7 @@ export function communityOf(kinds: readonly Kind[], commonCount: number): Commun
 	const all = kinds.filter((k) => k.count > 0);
 	const rated = all.map(({ count, taxon }) => ({ count, tolerance: taxon?.tolerance ?? null }));
 	const { index, individualsUsed, taxaUsed } = familyBioticIndex({ taxa: rated });
-	const scored = new Map(
-		there.map(({ code, count, taxon }) => [scoringFamily(code), { count, score: taxon?.score ?? null }])
-	);
+	const scored = new Map(there.map((k) => [scoredAs(k), { count: k.count, score: k.taxon?.score ?? null }]));
 	const { averageScore, scoringTaxa } = averageScorePerTaxon({ taxa: [...scored.values()] });
 	const counts = there.map((k) => k.count);
 	const animals = all.reduce((sum, k) => sum + k.count, 0);

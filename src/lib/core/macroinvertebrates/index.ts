@@ -1,8 +1,9 @@
 // kinds of animal, and what a sample of them says
 export { taxa } from './taxa';
-export { taxonNamed, taxonWords, type NamedTaxon } from './taxon-names';
-export { sensitivityGroups, type SensitivityGroup, type Taxon } from './taxon';
-export { communityOf, kindName, kindsThatCount, scoringFamily, taxonOf, type Community, type Kind } from './community';
+export { animalList, shippedAnimals, type AnimalList } from './animal-list';
+export { OwnAnimal } from './own-animal';
+export { isLargerGroup, sensitivityGroups, taxonRanks, type SensitivityGroup, type Taxon } from './taxon';
+export { communityOf, kindsThatCount, scoredAs, type Community, type Kind } from './community';
 export { animalsToTell, classChances, exampleClasses, type QualityClass } from './quality-classes';
 // how many kinds, how even
 export { brayCurtis, chao1, jaccard, percentDominant, pielou, shannon, simpson } from './diversity';

@@ -1,12 +1,9 @@
-import { taxa } from './taxa';
-import type { Taxon } from './taxon';
-
 /*
  * What other lists call the animals of ours: genera by their family, families that were split from one or joined to
- * it since the score lists were published, subfamilies. Only what belongs to one kind alone stands here; the rest is
- * asked.
+ * it since the score lists were published (counted as those lists count them, Armitage et al. 1983), subfamilies. Only
+ * what belongs to one kind alone stands here; the rest is asked.
  */
-const others: Readonly<Record<string, string>> = {
+export const otherNames: Readonly<Record<string, string>> = {
 	Acariformes: 'Acari, Hydracarina, Hydrachnidia, Trombidiformes',
 	Aeshnidae: 'Aeshna, Anax, Boyeria',
 	Ancylidae: 'Acroloxidae, Acroloxus, Ancylus',
@@ -83,44 +80,3 @@ const others: Readonly<Record<string, string>> = {
 	Valvatidae: 'Valvata',
 	Viviparidae: 'Viviparus'
 };
-
-/** Letters alone, small: `Chironomidae (red)` and `chironomidae-red` are one word. */
-const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}]/gu, '');
-/** What stands beside a name and is none: how old the animal is, and that nobody could tell further. */
-const BESIDE = /\b(larvae?|nymphs?|pupae?|adults?|family|genus|spp?|indet|undet|juv)\b\.?/giu;
-
-const byName = new Map<string, Taxon>(taxa.map((taxon) => [bare(taxon.code), taxon]));
-const byOther = new Map<string, Taxon>(
-	Object.entries(others).flatMap(([code, names]) =>
-		names.split(', ').map((name) => [bare(name), byName.get(bare(code))!] as const)
-	)
-);
-// what people call an animal, where one kind alone is called so
-const isShared = (taxon: Taxon) => taxa.some((other) => other !== taxon && other.name === taxon.name);
-for (const taxon of taxa) if (!isShared(taxon)) byOther.set(bare(taxon.name), taxon);
-
-/** An animal as a list names it: the same name as ours, or another one for it. */
-export interface NamedTaxon {
-	taxon: Taxon;
-	/** It is called otherwise here, or told no further. */
-	isOther: boolean;
-}
-
-/**
- * The kind that a list's word means; null where it could be several, or none. A species is found by its genus. Genera
- * and families as in the score lists' own counting of what was split since (Armitage et al. 1983).
- */
-export function taxonNamed(word: string): NamedTaxon | null {
-	const text = word.replaceAll(BESIDE, ' ').trim();
-	const whole = bare(text);
-	const same = byName.get(whole);
-	if (same) return { taxon: same, isOther: false };
-	const other = byOther.get(whole) ?? byOther.get(bare(text.split(/\s+/)[0] ?? ''));
-	return other ? { taxon: other, isOther: true } : null;
-}
-
-/** All words by which a kind is found, as they are written: to offer those that are nearly the one that was asked. */
-export const taxonWords: readonly { word: string; code: string }[] = [
-	...taxa.map(({ code }) => ({ word: code, code })),
-	...Object.entries(others).flatMap(([code, names]) => names.split(', ').map((word) => ({ word, code })))
-];

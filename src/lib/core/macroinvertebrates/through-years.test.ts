@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { indexChange, kindsThroughYears, samplingSaid, taxonOf, type Kind } from '.';
+import { indexChange, kindsThroughYears, samplingSaid, shippedAnimals, type Kind } from '.';
 
-const kind = (code: string, count: number): Kind => ({ code, taxon: taxonOf(code), count });
+const kind = (code: string, count: number): Kind => ({ code, taxon: shippedAnimals.of(code), count });
 const counted = (...kinds: Kind[]) => ({ kinds, knowsShares: true, commonCount: 100 });
 
 describe('the animals of a site through the years', () => {

@@ -5,6 +5,7 @@ import { remembered } from '../subjects/remember';
 import type { Context, InstrumentFacts } from '../subjects/context';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
+import { OwnAnimal } from '../macroinvertebrates';
 import { MethodCard } from '../method';
 import type { Answers } from '../observations';
 import { ParameterCode } from '../quantity';
@@ -76,6 +77,8 @@ export const Satchel = z.object({
 	cards: z.array(z.object({ id: z.string(), inUse: z.boolean(), card: MethodCard })),
 	thresholds: z.array(Threshold),
 	flumes: z.array(FlumeRating).default([]),
+	/** What the program says of its own animals. */
+	animals: z.array(OwnAnimal).default([]),
 	/** By what the animals of a tray are scored, and how often names turned out to be wrong. */
 	schemes: z.array(z.custom<ScoreScheme>((v) => typeof v === 'object' && v !== null)).default([]),
 	checkedNames: z.array(z.custom<Checked>((v) => typeof v === 'object' && v !== null)).default([]),
@@ -149,6 +152,7 @@ export function contextFrom(
 		site: siteFacts(site),
 		instruments: instrumentsOf(satchel),
 		reportTo: satchel.program.reportTo || undefined,
+		animals: satchel.animals,
 		duplicatesBefore: satchel.duplicatesBefore,
 		...around
 	};

@@ -1,4 +1,4 @@
-import { taxa, taxonOf, type Kind } from '../macroinvertebrates';
+import { isLargerGroup, type AnimalList, type Kind } from '../macroinvertebrates';
 import { gammaQuantile, seeded, type Chance } from '../statistics';
 import { classOf, scoreBy, type ScoreScheme } from './scheme';
 
@@ -26,15 +26,20 @@ const WEIGHT_OF_ALL = 4;
  * together (a beta prior of that mean, worth four checks). Instead it is what was found before in its place, else one
  * of the other families of its order. Empty while nothing was checked.
  */
-export function confusionOf(codes: readonly string[], checked: readonly Checked[]): Confusion {
-	if (checked.length === 0) return new Map();
+export function confusionOf(
+	codes: readonly string[],
+	checkedBefore: readonly Checked[],
+	animals: AnimalList
+): Confusion {
+	if (checkedBefore.length === 0) return new Map();
+	const checked = checkedBefore.map((c) => ({ counted: animals.current(c.counted), is: animals.current(c.is) }));
 	const wrong = checked.filter((c) => c.counted !== c.is).length;
 	const errs = (wrong + 0.5) / (checked.length + 1);
 	return new Map(
 		[...new Set(codes)].flatMap((code): [string, NameKnown][] => {
 			const own = checked.filter((c) => c.counted === code);
 			const others = own.filter((c) => c.is !== code);
-			const instead = others.length ? others.map((c) => c.is) : likeliestInstead(code);
+			const instead = others.length ? others.map((c) => c.is) : likeliestInstead(code, animals);
 			if (instead.length === 0) return [];
 			const known = {
 				right: own.length - others.length + WEIGHT_OF_ALL * (1 - errs),
@@ -47,10 +52,12 @@ export function confusionOf(codes: readonly string[], checked: readonly Checked[
 	);
 }
 
-const likeliestInstead = (code: string): string[] => {
-	const taxon = taxonOf(code);
-	if (taxon?.rank !== 'family') return [];
-	return taxa.filter((t) => t.rank === 'family' && t.order === taxon.order && t.code !== code).map((t) => t.code);
+const likeliestInstead = (code: string, animals: AnimalList): string[] => {
+	const taxon = animals.of(code);
+	if (taxon === null || isLargerGroup(taxon)) return [];
+	return animals.taxa
+		.filter((t) => t.rank === taxon.rank && t.order === taxon.order && t.code !== code)
+		.map((t) => t.code);
 };
 
 /** In one world that may be the true one: how often each name is wrong, and what it is then. */
@@ -93,24 +100,25 @@ export function schemeInterval(
 	scheme: ScoreScheme,
 	kinds: readonly Kind[],
 	confusion: Confusion,
+	animals: AnimalList,
 	{ draws, seed }: { draws: number; seed: number }
 ): SchemeInterval | null {
 	const there = kinds.filter((k) => k.count > 0);
 	if (scoreBy(scheme, there) === null) return null;
 	const chance = seeded(seed);
-	const animals = there.flatMap((k) => Array.from({ length: Math.round(k.count) }, () => k.code));
+	const drawn = there.flatMap((k) => Array.from({ length: Math.round(k.count) }, () => k.code));
 	const worlds = Array.from({ length: confusion.size ? WORLDS : 1 }, () => drawWorld(confusion, chance));
 	const found: number[] = [];
 	for (let d = 0; d < draws; d++) {
 		const world = worlds[d % worlds.length]!;
 		const counts = new Map<string, number>();
-		for (let i = 0; i < animals.length; i++) {
-			const code = renamed(animals[Math.floor(chance.uniform() * animals.length)]!, world, chance);
+		for (let i = 0; i < drawn.length; i++) {
+			const code = renamed(drawn[Math.floor(chance.uniform() * drawn.length)]!, world, chance);
 			counts.set(code, (counts.get(code) ?? 0) + 1);
 		}
 		const scored = scoreBy(
 			scheme,
-			[...counts].map(([code, count]) => ({ code, taxon: taxonOf(code), count }))
+			[...counts].map(([code, count]) => ({ code, taxon: animals.of(code), count }))
 		);
 		if (scored !== null) found.push(scored.figure);
 	}

@@ -1,4 +1,5 @@
 import { readTyped } from '../quantity';
+import type { AnimalList } from '../macroinvertebrates';
 import { addings, objectionsToScheme, ScoreScheme } from './scheme';
 
 /*
@@ -30,7 +31,10 @@ export const rowsOfScheme = (scheme: ScoreScheme): SchemeRow[] => [
 export type SchemeRead = { scheme: ScoreScheme } | { why: string[] };
 
 /** A scheme from the rows of a file, or all that is wrong with it, each with its line. */
-export function schemeFromRows(rows: readonly { line: number; cells: Record<string, string> }[]): SchemeRead {
+export function schemeFromRows(
+	rows: readonly { line: number; cells: Record<string, string> }[],
+	animals: AnimalList
+): SchemeRead {
 	const why: string[] = [];
 	const said: Record<string, string> = {};
 	const values: Record<string, number> = {};
@@ -56,7 +60,7 @@ export function schemeFromRows(rows: readonly { line: number; cells: Record<stri
 	const { code, title, source, adding } = said;
 	const read = ScoreScheme.safeParse({ code, name: title, source, adding, values, classes, isExample: false });
 	if (!read.success) return { why: [...why, ...read.error.issues.map((i) => `${sayPlace(i.path)}: ${i.message}.`)] };
-	const all = [...why, ...objectionsToScheme(read.data)];
+	const all = [...why, ...objectionsToScheme(read.data, animals)];
 	return all.length ? { why: all } : { scheme: read.data };
 }
 

@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { exampleClasses, kindsThatCount, scoringFamily, taxa, taxonOf, type Kind } from '../macroinvertebrates';
+import {
+	exampleClasses,
+	kindsThatCount,
+	scoredAs,
+	shippedAnimals,
+	type AnimalList,
+	type Kind
+} from '../macroinvertebrates';
 
 /*
  * Score schemes are data: which animals with which values, how these are added up, and which classes the figure falls
@@ -61,15 +68,18 @@ export const exampleSchemes: readonly ScoreScheme[] = [
 ];
 
 function valuesOf(what: 'tolerance' | 'score'): Record<string, number> {
-	return Object.fromEntries(taxa.flatMap((t) => (t[what] === null ? [] : [[t.code, t[what]]])));
+	return Object.fromEntries(shippedAnimals.taxa.flatMap((t) => (t[what] === null ? [] : [[t.code, t[what]]])));
 }
 
 /**
  * What forbids a scheme: a gap between classes or an overlap of two, a class that ends before it begins, a value for an
  * animal that nobody here can name. Nothing where it can be used.
  */
-export function objectionsToScheme({ values, classes }: Pick<ScoreScheme, 'values' | 'classes'>): string[] {
-	const strange = Object.keys(values).filter((code) => taxonOf(code) === null);
+export function objectionsToScheme(
+	{ values, classes }: Pick<ScoreScheme, 'values' | 'classes'>,
+	animals: AnimalList
+): string[] {
+	const strange = Object.keys(values).filter((code) => animals.of(code) === null);
 	return [
 		...(Object.keys(values).length === 0 ? ['It gives no animal a value.'] : []),
 		...(strange.length
@@ -116,10 +126,9 @@ export interface Scored {
 }
 
 /** The value of a kind, or of the family that it is one name of; null where the scheme has none. */
-function valueOf(code: string, values: ScoreScheme['values']): number | null {
-	if (Object.hasOwn(values, code)) return values[code]!;
-	const family = scoringFamily(code);
-	return Object.hasOwn(values, family) ? values[family]! : null;
+function valueOf(kind: Kind, values: ScoreScheme['values']): number | null {
+	const code = [kind.code, scoredAs(kind)].find((one) => Object.hasOwn(values, one));
+	return code === undefined ? null : values[code]!;
 }
 
 /** What a sample scores by a scheme; null where none of its kinds has a value. */
@@ -129,8 +138,8 @@ export function scoreBy(
 ): Scored | null {
 	const there = adding === 'animals' ? kinds.filter((k) => k.count > 0) : kindsThatCount(kinds);
 	const valued = there.flatMap((k) => {
-		const value = valueOf(k.code, values);
-		return value === null ? [] : [{ family: scoringFamily(k.code), count: k.count, value }];
+		const value = valueOf(k, values);
+		return value === null ? [] : [{ family: scoredAs(k), count: k.count, value }];
 	});
 	if (valued.length === 0) return null;
 	const animals = valued.reduce((sum, v) => sum + v.count, 0);
@@ -145,7 +154,7 @@ export function scoreBy(
 		figure: figures[adding],
 		kinds: families.length,
 		animals,
-		without: there.filter((k) => valueOf(k.code, values) === null).map((k) => k.code)
+		without: there.filter((k) => valueOf(k, values) === null).map((k) => k.code)
 	};
 }
 

@@ -1,4 +1,4 @@
-import type { Kind } from '../macroinvertebrates';
+import { animalList, type Kind, type OwnAnimal } from '../macroinvertebrates';
 import { confusionOf, schemeInterval, type Checked, type SchemeInterval } from './naming';
 import { scoreBy, type Scored, type ScoreScheme } from './scheme';
 
@@ -22,6 +22,8 @@ export interface SchemeSampling {
 	/** `knowsShares`: its animals were counted. */
 	sampling: { kinds: readonly Kind[]; knowsShares: boolean };
 	checked: readonly Checked[];
+	/** What the program says of its own animals. */
+	animals: readonly OwnAnimal[];
 }
 
 /** As many as settle the ends of an interval to two figures, the same each time they are drawn. */
@@ -33,14 +35,14 @@ const DRAWS = { draws: 1_000, seed: 12 };
  */
 export function scoreSampling(
 	scheme: ScoreScheme,
-	{ kinds, knowsShares }: SchemeSampling['sampling'],
-	checked: readonly Checked[]
+	{ sampling: { kinds, knowsShares }, checked, animals: own }: Omit<SchemeSampling, 'schemes'>
 ): SchemeScore {
 	const { code, name, isExample } = scheme;
 	const needsShares = scheme.adding === 'animals' && !knowsShares;
 	const scored = needsShares ? null : scoreBy(scheme, kinds);
+	const animals = animalList(own);
 	const codes = kinds.map((k) => k.code);
-	const confusion = confusionOf(codes, checked);
+	const confusion = confusionOf(codes, checked, animals);
 	const isCounted = scored !== null && knowsShares;
 	return {
 		code,
@@ -48,7 +50,7 @@ export function scoreSampling(
 		isExample,
 		needsShares,
 		scored,
-		counting: isCounted ? schemeInterval(scheme, kinds, new Map(), DRAWS) : null,
-		both: isCounted && confusion.size > 0 ? schemeInterval(scheme, kinds, confusion, DRAWS) : null
+		counting: isCounted ? schemeInterval(scheme, kinds, new Map(), animals, DRAWS) : null,
+		both: isCounted && confusion.size > 0 ? schemeInterval(scheme, kinds, confusion, animals, DRAWS) : null
 	};
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { communityOf, taxa, taxonOf, type Kind } from '../macroinvertebrates';
+import { communityOf, taxa, shippedAnimals, type Kind } from '../macroinvertebrates';
 import { seeded } from '../statistics';
 import {
 	confusionOf,
@@ -15,7 +15,7 @@ import {
 
 const [tolerance, score] = exampleSchemes as [(typeof exampleSchemes)[0], (typeof exampleSchemes)[0]];
 const kindsOf = (counts: Record<string, number>): Kind[] =>
-	Object.entries(counts).map(([code, count]) => ({ code, count, taxon: taxonOf(code) }));
+	Object.entries(counts).map(([code, count]) => ({ code, count, taxon: shippedAnimals.of(code) }));
 const asFile = (scheme = tolerance) => rowsOfScheme(scheme).map((cells, i) => ({ line: i + 2, cells }));
 
 const families = taxa.filter((t) => t.rank === 'family').map((t) => t.code);
@@ -56,7 +56,7 @@ describe('a scheme', () => {
 
 	it('comes back from its file as it went', () => {
 		for (const scheme of exampleSchemes)
-			expect(schemeFromRows(asFile(scheme))).toEqual({ scheme: { ...scheme, isExample: false } });
+			expect(schemeFromRows(asFile(scheme), shippedAnimals)).toEqual({ scheme: { ...scheme, isExample: false } });
 	});
 
 	it.each([
@@ -65,19 +65,19 @@ describe('a scheme', () => {
 		['an end', { from: 6.25, to: null }, { from: 6.25, to: 10 }, 'Nothing is said of figures over 10, where poor ends.']
 	])('with %s in its classes is refused with the place', (_, was, is, why) => {
 		const classes = tolerance.classes.map((c) => (c.from === was.from && c.to === was.to ? { ...c, ...is } : c));
-		expect(objectionsToScheme({ ...tolerance, classes })).toContain(why);
+		expect(objectionsToScheme({ ...tolerance, classes }, shippedAnimals)).toContain(why);
 	});
 
 	it('with an animal nobody knows, a word for a number, a row too many is refused, each with its line', () => {
 		const broken = asFile().map((r) =>
 			r.cells.name === 'Baetidae' ? { ...r, cells: { ...r.cells, name: 'Bluebottle', number: 'four' } } : r
 		);
-		const read = schemeFromRows([...broken, { line: 99, cells: { says: 'hint', name: 'x' } }]);
+		const read = schemeFromRows([...broken, { line: 99, cells: { says: 'hint', name: 'x' } }], shippedAnimals);
 		const why = 'why' in read ? read.why.join(' ') : '';
 		expect(why).toContain('“four” is no number');
 		expect(why).toContain('Line 99: “hint” says nothing here');
-		expect(schemeFromRows([])).toHaveProperty('why');
-		expect(objectionsToScheme({ ...tolerance, values: { Bluebottle: 4 } })[0]).toContain('Bluebottle');
+		expect(schemeFromRows([], shippedAnimals)).toHaveProperty('why');
+		expect(objectionsToScheme({ ...tolerance, values: { Bluebottle: 4 } }, shippedAnimals)[0]).toContain('Bluebottle');
 	});
 });
 
@@ -88,7 +88,7 @@ describe('how sure a score is', () => {
 			{ counted: 'Baetidae', is: 'Leptophlebiidae' },
 			{ counted: 'Nemouridae', is: 'Leuctridae' }
 		];
-		const confusion = confusionOf(['Baetidae', 'Nemouridae', 'Gammaridae'], checked);
+		const confusion = confusionOf(['Baetidae', 'Nemouridae', 'Gammaridae'], checked, shippedAnimals);
 		const errs = 2.5 / 11;
 		expect(confusion.get('Baetidae')).toEqual({
 			right: expect.closeTo(8 + 4 * (1 - errs), 9) as number,
@@ -99,15 +99,27 @@ describe('how sure a score is', () => {
 		// never checked: the errors of all names, and the other families of its order
 		const gammaridae = confusion.get('Gammaridae');
 		expect(gammaridae?.isSeen ?? false).toBe(false);
-		expect(confusionOf(['Baetidae'], []).size).toBe(0);
+		expect(confusionOf(['Baetidae'], [], shippedAnimals).size).toBe(0);
 	});
 
 	it('is not told of a sample whose animals nobody counted', () => {
 		const kinds = kindsOf({ Baetidae: 1, Asellidae: 1 });
 		const present = { kinds, knowsShares: false };
-		expect(scoreSampling(tolerance, present, [])).toMatchObject({ needsShares: true, scored: null, counting: null });
-		expect(scoreSampling(score, present, [])).toMatchObject({ needsShares: false, counting: null, both: null });
-		const counted = scoreSampling(score, { kinds, knowsShares: true }, [{ counted: 'Baetidae', is: 'Baetidae' }]);
+		expect(scoreSampling(tolerance, { sampling: present, checked: [], animals: [] })).toMatchObject({
+			needsShares: true,
+			scored: null,
+			counting: null
+		});
+		expect(scoreSampling(score, { sampling: present, checked: [], animals: [] })).toMatchObject({
+			needsShares: false,
+			counting: null,
+			both: null
+		});
+		const counted = scoreSampling(score, {
+			sampling: { kinds, knowsShares: true },
+			checked: [{ counted: 'Baetidae', is: 'Baetidae' }],
+			animals: []
+		});
 		expect(counted.scored!.figure).toBe((score.values['Baetidae']! + score.values['Asellidae']!) / 2);
 		expect(counted.counting).not.toBeNull();
 		expect(counted.both).not.toBeNull();
@@ -120,11 +132,17 @@ describe('how sure a score is', () => {
 			is: i % 2 ? 'Caenidae' : 'Leptophlebiidae'
 		}));
 		const draws = { draws: 800, seed: 3 };
-		const counting = schemeInterval(tolerance, kinds, new Map(), draws)!;
-		const both = schemeInterval(tolerance, kinds, confusionOf(['Leptophlebiidae'], checked), draws)!;
+		const counting = schemeInterval(tolerance, kinds, new Map(), shippedAnimals, draws)!;
+		const both = schemeInterval(
+			tolerance,
+			kinds,
+			confusionOf(['Leptophlebiidae'], checked, shippedAnimals),
+			shippedAnimals,
+			draws
+		)!;
 		expect(both.upper - both.lower).toBeGreaterThan(counting.upper - counting.lower);
 		expect(both.chances.reduce((sum, c) => sum + c.chance, 0)).toBeCloseTo(1, 9);
-		expect(schemeInterval(tolerance, kindsOf({ 'unknown-IQ-1': 3 }), new Map(), draws)).toBeNull();
+		expect(schemeInterval(tolerance, kindsOf({ 'unknown-IQ-1': 3 }), new Map(), shippedAnimals, draws)).toBeNull();
 	});
 
 	it('covers a model’s truth in 95 of 100 samples, give or take 3', () => {
@@ -145,7 +163,10 @@ describe('how sure a score is', () => {
 				const [code] = shares.find(([, share]) => (left -= share) < 0) ?? shares[0];
 				counts[code] = (counts[code] ?? 0) + 1;
 			}
-			const { lower, upper } = schemeInterval(tolerance, kindsOf(counts), new Map(), { draws: 400, seed: s + 1 })!;
+			const { lower, upper } = schemeInterval(tolerance, kindsOf(counts), new Map(), shippedAnimals, {
+				draws: 400,
+				seed: s + 1
+			})!;
 			if (lower <= truth && truth <= upper) covered++;
 		}
 		expect(covered / SAMPLES).toBeGreaterThanOrEqual(0.92);

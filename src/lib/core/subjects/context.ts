@@ -1,4 +1,5 @@
 import type { Trip } from '../custody';
+import type { OwnAnimal } from '../macroinvertebrates';
 import type { ParameterCode } from '../quantity';
 
 /** What is known of an instrument when a figure is judged. Numbers in the parameter's own unit. */
@@ -49,6 +50,8 @@ export interface Context {
 	labelsElsewhere?: Readonly<Record<string, string>> | undefined;
 	/** Earlier duplicates of this program, from which their usual scatter is known. */
 	duplicatesBefore?: Partial<Record<ParameterCode, readonly (readonly [number, number])[]>> | undefined;
+	/** What the program says of its own animals; left out: only those that are shipped. */
+	animals?: readonly OwnAnimal[] | undefined;
 	/** Whom the program tells of what cannot wait. */
 	reportTo?: string | undefined;
 }

@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein';
 import { planCounts, type CountPlan } from '../../core/animal-counts';
-import { taxonWords } from '../../core/macroinvertebrates';
+import { animalList, type AnimalList } from '../../core/macroinvertebrates';
 import { readCsv } from '../library/read-file';
 
 /** A large program's samples of ten years; a file with more is brought in in parts. */
@@ -24,16 +24,17 @@ export function readCounts(text: string, options: Parameters<typeof planCounts>[
 	if (read.rows.length > MOST_ROWS)
 		return { why: `${read.rows.length} rows; at most ${MOST_ROWS} are taken at once. Bring it in in parts.` };
 	const plan = planCounts(read.rows, options);
+	const animals = animalList(options.animals);
 	if (plan.strange.length > MOST_ASKED)
 		return {
 			why: `${plan.strange.length} names in it are no animals known here, such as “${plan.strange[0]}”. Is the column of animals the right one?`
 		};
-	return { ...plan, near: Object.fromEntries(plan.strange.map((word) => [word, nearTo(word)])) };
+	return { ...plan, near: Object.fromEntries(plan.strange.map((word) => [word, nearTo(word, animals)])) };
 }
 
-function nearTo(word: string): string[] {
+function nearTo(word: string, animals: AnimalList): string[] {
 	const asked = word.toLowerCase();
-	const off = taxonWords
+	const off = animals.words
 		.map(({ word: known, code }) => ({ code, off: distance(asked, known.toLowerCase()) }))
 		.filter((one) => one.off <= FURTHEST)
 		.sort((a, b) => a.off - b.off);

@@ -5,6 +5,7 @@ import { CountMapping, writesOf, type PlannedSample } from '../../core/animal-co
 import { stepsOf } from '../../core/subjects/steps';
 import type { Opening } from '../../core/subjects/whole-visit/branch';
 import type { Db } from '../db/connect';
+import { ownAnimalsOf } from '../db/queries/own-animals';
 import { cardBodies } from '../db/queries/card-bodies';
 import type { Membership } from '../db/queries/members';
 import { changeSettings, settingsOf } from '../db/queries/program-settings';
@@ -47,6 +48,7 @@ export async function lookAtCounts(
 	if (opensBy !== null && !step) return { why: 'This card sorts no tray of animals. Choose another.' };
 	const read = await readBeside(text, {
 		mapping,
+		animals: await ownAnimalsOf(db, who.programId),
 		trays,
 		sites: sites.map((s) => s.code.toUpperCase()),
 		today: todayOf(who, now_ms),

@@ -1,7 +1,7 @@
 import { v7 } from 'uuid';
 import { voucherCode } from '../../core/custody';
 import type { Entry } from '../../core/logbook';
-import { taxonOf } from '../../core/macroinvertebrates';
+import { shippedAnimals } from '../../core/macroinvertebrates';
 import { shippedCards, type MethodCard } from '../../core/method';
 import { seeded, type Chance } from '../../core/statistics';
 import type { Db } from '../db/connect';
@@ -151,7 +151,7 @@ function visitTo(
 	const there = new Set<string>();
 	const harmed = harm(site, 1 - daysAgo / 1200);
 	Object.entries(unharmed).forEach(([code, usual], i) => {
-		const tolerance = taxonOf(code)?.tolerance ?? MIDDLING_TOLERANCE;
+		const tolerance = shippedAnimals.of(code)?.tolerance ?? MIDDLING_TOLERANCE;
 		const expected =
 			usual * Math.exp(SORTS * (tolerance - MIDDLING_TOLERANCE) * harmed * (tolerance > MIDDLING_TOLERANCE ? 1.6 : 1));
 		const count = drawn(expected, chance);

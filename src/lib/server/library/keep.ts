@@ -24,6 +24,7 @@ import type { Membership } from '../db/queries/members';
 import { changeSettings, settingsOf } from '../db/queries/program-settings';
 import { audit } from '../db/schema';
 import { dateOfDay, dayNumber } from '../plan/local-day';
+import { wasCounted, workAnimalsAgain } from './animals';
 import { loadLibrary } from './load';
 import { keepPerson } from './people';
 import { keepProgram } from './program';
@@ -59,6 +60,7 @@ export function keepTexts(
 		const all = objections.length ? objections : objectionsTo(kind, row, library, todayOf(who, now_ms));
 		if (all.length) return { ok: false, objections: all };
 		const why = await write(tx, who, kind, old, row, now_ms);
+		if (why === null && kind.name === 'animals') await workAnimalsAgain(tx, who.programId, library, now_ms);
 		return why === null ? { ok: true, id: row.id } : { ok: false, objections: [why] };
 	});
 }
@@ -98,7 +100,7 @@ export function removeRow(
 				ok: false,
 				why: `It is named by ${names.slice(0, 4).join(', ')}${names.length > 4 ? ` and ${names.length - 4} more` : ''}. Change those first.`
 			};
-		if (await hasPast(tx, who.programId, kind, id))
+		if (await hasPast(tx, who.programId, kind, row))
 			return {
 				ok: false,
 				why: `It has a past: visits, rounds or calibrations that stand in its name. ${kind.endedOn ? 'Say since when it is not used instead.' : 'It stays.'}`
@@ -106,12 +108,14 @@ export function removeRow(
 		const { table } = tables[kind.name as keyof typeof tables];
 		await tx.delete(table).where(and(eq(column(table, 'programId'), who.programId), eq(column(table, 'id'), id)));
 		await note(tx, who, kind, row, null, now_ms);
+		if (kind.name === 'animals') await workAnimalsAgain(tx, who.programId, library, now_ms);
 		return { ok: true };
 	});
 }
 
 /** What the database's own references and the lists of sites in rounds say. */
-async function hasPast(tx: Db, programId: string, kind: Kind, id: string): Promise<boolean> {
+async function hasPast(tx: Db, programId: string, kind: Kind, { id, code }: Row): Promise<boolean> {
+	if (kind.name === 'animals') return wasCounted(tx, programId, String(code));
 	const asked = {
 		sites: sql`select 1 from visit where program_id = ${programId} and site_id = ${id} union all select 1 from round where program_id = ${programId} and ${id} = any(site_ids)`,
 		circuits: sql`select 1 from round where program_id = ${programId} and circuit_id = ${id}`,
@@ -158,6 +162,7 @@ export function importFile(
 			const why = await write(tx, who, kind, library[kind.name].find((r) => r.id === line.id) ?? null, line, now_ms);
 			if (why !== null) throw new RangeError(`${kind.nameOf(line, lookupIn(library))}: ${why.why}`);
 		}
+		if (kind.name === 'animals') await workAnimalsAgain(tx, who.programId, library, now_ms);
 		const { mapping } = file;
 		if (mapping)
 			await changeSettings(tx, who.programId, ({ importMappings }) => ({

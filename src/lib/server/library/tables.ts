@@ -2,6 +2,7 @@ import { getTableColumns } from 'drizzle-orm';
 import type { PgTable } from 'drizzle-orm/pg-core';
 import type { KindName, Row } from '../../core/library';
 import {
+	animal,
 	circuit,
 	consumable,
 	drive,
@@ -52,7 +53,8 @@ export const tables: Record<Exclude<KindName, 'program' | 'people' | 'cards'>, K
 	samplers: { table: sampler },
 	flumes: { table: flume },
 	parameters: { table: ownParameter },
-	thresholds: { table: threshold }
+	thresholds: { table: threshold },
+	animals: { table: animal }
 };
 
 /** A column of a kept table, by the name it has in the program. */

@@ -1,7 +1,7 @@
 import type { Column, Content } from 'pdfmake/interfaces';
 import { describedAnimals } from '../../core/identification/animal-key';
 import { drawingOf, isClosed, weights, type Drawing } from '../../core/identification/drawings';
-import { taxonOf } from '../../core/macroinvertebrates';
+import { shippedAnimals } from '../../core/macroinvertebrates';
 import { paperPage, print, type Letterhead } from './print';
 
 const COLUMNS = 6;
@@ -19,7 +19,7 @@ function svgOf({ strokes, bar }: Drawing): string {
 
 /** The animals of the key as drawings, for those without a phone: by group, what to look at below each. */
 export function printAnimals({ letterhead }: { letterhead: Letterhead }): Promise<Uint8Array> {
-	const orders = [...new Set(describedAnimals.map((t) => taxonOf(t.code)!.order))];
+	const orders = [...new Set(describedAnimals.map((t) => shippedAnimals.of(t.code)!.order))];
 	return print(
 		paperPage('Animals of the stream', letterhead, [
 			{ text: 'Animals of the stream', style: 'title' },
@@ -34,7 +34,7 @@ export function printAnimals({ letterhead }: { letterhead: Letterhead }): Promis
 
 /** Kinds that one drawing stands for share a cell. */
 function groupOnPaper(order: string): Content {
-	const kinds = describedAnimals.filter((t) => taxonOf(t.code)!.order === order);
+	const kinds = describedAnimals.filter((t) => shippedAnimals.of(t.code)!.order === order);
 	const drawn = [...new Set(kinds.map((t) => t.drawing))].map((name) => ({
 		name,
 		codes: kinds.filter((t) => t.drawing === name).map((t) => t.code)
@@ -43,7 +43,7 @@ function groupOnPaper(order: string): Content {
 		width: `${100 / COLUMNS}%`,
 		stack: [
 			{ svg: svgOf(drawingOf(name)), width: 64, alignment: 'center' },
-			{ text: [...new Set(codes.map((c) => taxonOf(c)!.name))].join(', '), style: 'strong', fontSize: 9 },
+			{ text: [...new Set(codes.map((c) => shippedAnimals.of(c)!.name))].join(', '), style: 'strong', fontSize: 9 },
 			{ text: codes.join(', '), fontSize: 7.5 },
 			{ text: drawingOf(name).tells, fontSize: 8 }
 		],
@@ -52,7 +52,7 @@ function groupOnPaper(order: string): Content {
 	const rows = Array.from({ length: Math.ceil(cells.length / COLUMNS) }, (_, r) =>
 		cells.slice(COLUMNS * r, COLUMNS * (r + 1))
 	);
-	const name = taxonOf(order)?.name ?? order;
+	const name = shippedAnimals.of(order)?.name ?? order;
 	const [first = [], ...others] = rows;
 	return [
 		// a heading never stands alone at the foot of a page

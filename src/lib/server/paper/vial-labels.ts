@@ -1,5 +1,4 @@
 import type { Content } from 'pdfmake/interfaces';
-import { kindName } from '../../core/macroinvertebrates';
 import type { KeptIn } from '../../core/subjects/voucher/branch';
 import { keptInWords } from '../../core/subjects/voucher/words';
 import { counted, sayDay } from '../../core/wording';
@@ -20,6 +19,8 @@ export interface VialLabel {
 	site: string;
 	at_ms: number;
 	taxon: string;
+	/** What people call it. */
+	called: string;
 	count: number | null;
 	keptIn: KeptIn | null;
 }
@@ -33,7 +34,7 @@ export function printVialLabels(
 		stack: [
 			{ text: label.code, bold: true, fontSize: 8 },
 			{ text: `${label.site}, ${sayDay(label.at_ms, timeZone, true)}`, fontSize: 6.5 },
-			{ text: [...new Set([label.taxon, kindName(label.taxon)])].join(', '), fontSize: 6.5 },
+			{ text: [...new Set([label.taxon, label.called])].join(', '), fontSize: 6.5 },
 			{
 				text: [
 					...(label.count === null ? [] : [counted(label.count, 'animal')]),

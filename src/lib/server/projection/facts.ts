@@ -6,6 +6,8 @@ import { Entry, type Sheet } from '../../core/logbook';
 import type { MethodCard } from '../../core/method';
 import type { ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
+import type { OwnAnimal } from '../../core/macroinvertebrates';
+import { ownAnimalsOf } from '../db/queries/own-animals';
 import { cardBodies } from '../db/queries/card-bodies';
 import { instant, rowsOf, written, writtenNumber } from '../db/rows';
 import { tripsOf } from '../plan/trip';
@@ -26,6 +28,7 @@ export interface VisitFacts {
 	entries: Entry[];
 	skew_ms: Record<string, number>;
 	instruments: Context['instruments'];
+	animals: OwnAnimal[];
 	trip: Context['trip'];
 	labelsElsewhere: NonNullable<Context['labelsElsewhere']>;
 	duplicatesBefore: NonNullable<Context['duplicatesBefore']>;
@@ -105,6 +108,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 		? await duplicatesOf(db, programId)
 		: {};
 	const instruments = await instrumentFacts(db, programId);
+	const animals = await ownAnimalsOf(db, programId);
 	const byVisit = new Map<string, EntryRow[]>(visits.map((v) => [v.id, []]));
 	for (const entry of entries) byVisit.get(entry.visit_id)?.push(entry);
 	return visits.map((v) => {
@@ -125,6 +129,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			entries: rows.map(entryOf),
 			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, r.skew_ms]]))),
 			instruments: instruments(startedAt),
+			animals,
 			trip: v.round_id === null ? null : (trips.get(v.round_id) ?? null),
 			labelsElsewhere: elsewhere.get(v.id) ?? {},
 			duplicatesBefore

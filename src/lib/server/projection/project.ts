@@ -113,6 +113,7 @@ export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], no
 			usual
 		},
 		instruments: visit.instruments,
+		animals: visit.animals,
 		trip: visit.trip,
 		labelsElsewhere: visit.labelsElsewhere,
 		duplicatesBefore: visit.duplicatesBefore,

@@ -9,9 +9,11 @@ import {
 	ScoreScheme,
 	type Checked
 } from '../../core/score-schemes';
+import type { AnimalList } from '../../core/macroinvertebrates';
 import { agreedName } from '../../core/subjects/voucher/agreed-name';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
+import { animalsKnown } from '../db/queries/own-animals';
 import { opinionsOf } from '../db/queries/vouchers';
 import { scoreScheme } from '../db/schema';
 import { safe } from '../library/cell';
@@ -44,12 +46,12 @@ export async function schemesOf(db: Db, programId: string): Promise<ScoreScheme[
 }
 
 /** A scheme as its file says it, or why it cannot be one. */
-export function readScheme(text: string): { scheme: ScoreScheme } | { why: string[] } {
+export function readScheme(text: string, animals: AnimalList): { scheme: ScoreScheme } | { why: string[] } {
 	const read = readCsv(text);
 	if ('why' in read) return { why: [read.why] };
 	const broken = read.rows.flatMap((r) => (r.broken === undefined ? [] : [`Line ${r.line}: ${r.broken}`]));
 	if (broken.length) return { why: broken };
-	const done = schemeFromRows(read.rows);
+	const done = schemeFromRows(read.rows, animals);
 	if ('why' in done) return done;
 	return exampleSchemes.some((e) => e.code === done.scheme.code)
 		? { why: ['This is the code of an example. Give your own scheme a code of its own.'] }
@@ -88,8 +90,9 @@ const MOST_CHECKED = 2_000;
 /** What those who looked at kept animals agree that they are, beside what they were counted as. */
 export async function checkedNames(db: Db, programId: string): Promise<Checked[]> {
 	const vouchers = await opinionsOf(db, programId, MOST_CHECKED);
+	const animals = await animalsKnown(db, programId);
 	return vouchers.flatMap(({ id, taxon, opinions }) => {
-		const { name } = agreedName({ opinions: { [id]: opinions ?? {} } }, id);
+		const { name } = agreedName({ opinions: { [id]: opinions ?? {} } }, id, animals);
 		return name === null ? [] : [{ counted: taxon, is: name }];
 	});
 }

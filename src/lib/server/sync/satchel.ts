@@ -8,6 +8,7 @@ import type { Db } from '../db/connect';
 import { instant, rowsOf, written } from '../db/rows';
 import { flume, program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
+import { ownAnimalsOf } from '../db/queries/own-animals';
 import { readable } from '../db/queries/visits';
 import { thresholdsOf } from '../db/queries/thresholds';
 import { peopleOf, teamMembers } from '../db/queries/members';
@@ -79,6 +80,7 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
 		thresholds: await thresholdsOf(db, programId),
 		flumes: await packFlumes(db, programId),
+		animals: await ownAnimalsOf(db, programId),
 		schemes: await schemesOf(db, programId),
 		checkedNames: await checkedNames(db, programId),
 		duplicatesBefore: await duplicatesOf(db, programId),

@@ -13,15 +13,16 @@
 
 <script lang="ts">
 	import { countFields } from '$lib/core/animal-counts';
-	import { taxa } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../animals/known-animals';
 	import Questions from '../kit/Questions.svelte';
 
 	let { asked, missing, mapping = $bindable(), onsaid }: Props = $props();
 
 	const NOT_SAID = '?';
 	const words = $derived(Object.keys(asked.near));
-	const inOrder = taxa.toSorted((a, b) => a.code.localeCompare(b.code, 'en'));
-	const named = (code: string) => `${code}, ${taxa.find((t) => t.code === code)?.name}`;
+	const known = knownAnimals();
+	const inOrder = known.list.taxa.toSorted((a, b) => a.code.localeCompare(b.code, 'en'));
+	const named = (code: string) => `${code}, ${known.list.nameOf(code)}`;
 
 	function mean(word: string, code: string) {
 		if (code === NOT_SAID) delete mapping.animals[word];

@@ -7,10 +7,11 @@
 </script>
 
 <script lang="ts">
-	import { kindName } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../animals/known-animals';
 	import { counted } from '$lib/core/wording';
 
 	let { plan }: Props = $props();
+	const known = knownAnimals();
 
 	const SHOWN = 200;
 	/** Of one sample: the rest is likely to be the same mistake. */
@@ -51,7 +52,7 @@
 					<details>
 						<summary>{counted(sample.kinds.length, 'kind')}</summary>
 						<ul class="kinds">
-							{#each sample.kinds as { code, count } (code)}<li>{code}, {kindName(code)}: {count}</li>{/each}
+							{#each sample.kinds as { code, count } (code)}<li>{code}, {known.list.nameOf(code)}: {count}</li>{/each}
 						</ul>
 					</details>
 				{/if}

@@ -11,10 +11,11 @@
 </script>
 
 <script lang="ts">
-	import { kindName } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from './known-animals';
 	import { counted, listed } from '$lib/core/wording';
 
 	let { scores, checked, hasLinks }: Props = $props();
+	const known = knownAnimals();
 
 	const WORTH_SAYING = 0.005;
 	const span = (i: SchemeInterval | null) => (i === null ? '' : `${i.lower.toFixed(2)} to ${i.upper.toFixed(2)}`);
@@ -50,7 +51,7 @@
 							>{s.isExample ? 'Example. ' : ''}{s.scored
 								? `${counted(s.scored.kinds, 'kind')} with a value`
 								: unsaid(s)}{s.scored?.without.length
-								? `, none for ${listed(s.scored.without.slice(0, 4).map(kindName))}${s.scored.without.length > 4 ? ' …' : ''}`
+								? `, none for ${listed(s.scored.without.slice(0, 4).map(known.list.nameOf))}${s.scored.without.length > 4 ? ' …' : ''}`
 								: ''}</small
 						>
 					</td>

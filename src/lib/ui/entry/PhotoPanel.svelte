@@ -14,7 +14,7 @@
 	import TakePicture from '../kit/TakePicture.svelte';
 	import SketchPad from './SketchPad.svelte';
 	import WordsField from './WordsField.svelte';
-	import { stamp } from './writer';
+	import { keepPicture } from './keep-picture';
 
 	let { of, also = [], screen }: Props = $props();
 	const { writer } = $derived(screen);
@@ -32,11 +32,8 @@
 	async function keep(picture: Blob) {
 		wrong = '';
 		isBusy = true;
-		const here = writer;
 		try {
-			const sha256 = await screen.keepPhoto(picture);
-			const base = `photos/${screen.newId()}`;
-			await here.setAll({ [`${base}/of`]: of, [`${base}/takenAt`]: stamp(here), [`${base}/sha256`]: sha256 });
+			await keepPicture(screen, picture, { of });
 			sketch = null;
 		} catch (trouble) {
 			wrong = trouble instanceof Error ? trouble.message : String(trouble);

@@ -13,6 +13,7 @@
 <script lang="ts">
 	import { sayDay, sayTime } from '$lib/core/wording';
 	import { dangerWords } from '$lib/core/subjects/arrival/words';
+	import { knownAnimals } from '../animals/known-animals';
 	import { chosen, forms, type FormName } from '$lib/core/observations';
 
 	let { sheet, roundId, titleOf, timeZone }: Props = $props();
@@ -27,6 +28,10 @@
 			sheet.arrival?.dangers?.[id as keyof typeof dangerWords] ? [word] : []
 		)
 	);
+	const known = knownAnimals();
+	/** What it shows: of an animal what its compartment was called, as people say it by now. */
+	const shows = ({ caption, compartment, of }: NonNullable<Sheet['photos']>[string]) =>
+		caption ?? (compartment === undefined ? of : known.list.nameOf(compartment)) ?? 'Photo';
 	/** By the line that took it: the same picture may have been chosen twice. */
 	const photos = $derived(Object.entries(sheet.photos ?? {}).filter(([, p]) => p.sha256 !== undefined));
 	const hands = $derived(Object.values(sheet.custody ?? {}).filter((c) => c.at !== undefined));
@@ -63,8 +68,8 @@
 	<div class="photos">
 		{#each photos as [id, photo] (id)}
 			<figure>
-				<img src="/api/photos/{photo.sha256}" alt={photo.caption ?? photo.of ?? 'Photo'} loading="lazy" />
-				<figcaption class="small">{photo.caption ?? photo.of ?? ''}, {at(photo.takenAt)}</figcaption>
+				<img src="/api/photos/{photo.sha256}" alt={shows(photo)} loading="lazy" />
+				<figcaption class="small">{shows(photo)}, {at(photo.takenAt)}</figcaption>
 			</figure>
 		{/each}
 	</div>

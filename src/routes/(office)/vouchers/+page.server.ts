@@ -2,10 +2,10 @@ import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { SheetId } from '$lib/core/leaf';
 import { keepingOf } from '$lib/core/subjects/voucher/keeping';
-import { taxonOf } from '$lib/core/macroinvertebrates';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { peopleOf } from '$lib/server/db/queries/members';
+import { animalsKnown } from '$lib/server/db/queries/own-animals';
 import { MOST_VOUCHERS, vouchersOf } from '$lib/server/db/queries/vouchers';
 import { todayOf } from '$lib/server/library/keep';
 import { nameVoucher } from '$lib/server/reviews/judge';
@@ -17,7 +17,7 @@ const NO_NAME = 'Choose one of the names in the list.';
 const Said = z.object({
 	visit: z.uuid('Say which visit it is of.').toLowerCase(),
 	voucher: SheetId,
-	taxon: z.string(NO_NAME).refine((code) => taxonOf(code) !== null, NO_NAME)
+	taxon: z.string(NO_NAME)
 });
 
 export const load: PageServerLoad = async ({ locals }) => {
@@ -68,6 +68,8 @@ export const actions: Actions = {
 		const said = Said.safeParse(given);
 		const at = typeof given['voucher'] === 'string' ? given['voucher'] : '';
 		if (!said.success) return fail(400, { at, why: said.error.issues.map((i) => i.message).join(' ') });
+		const animals = await animalsKnown(database(), member.programId);
+		if (animals.of(said.data.taxon) === null) return fail(400, { at, why: NO_NAME });
 		const done = await nameVoucher(database(), member, said.data.visit, said.data, serverNow_ms());
 		return done.ok ? { done: true } : fail(400, { at, why: done.why });
 	}

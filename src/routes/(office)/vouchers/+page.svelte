@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { kindName, taxa } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '$lib/ui/animals/known-animals';
 	import { voucherStandings } from '$lib/core/subjects/voucher/agreed-name';
 	import { needsVialLabel } from '$lib/core/subjects/voucher/branch';
 	import { counted, sayDay } from '$lib/core/wording';
@@ -10,8 +10,9 @@
 	import type { PageProps } from './$types';
 
 	let { data, form }: PageProps = $props();
+	const known = knownAnimals();
 
-	const choices = taxa.map((t) => ({ value: t.code, text: `${t.name}, ${t.code}` }));
+	const choices = known.list.taxa.map((t) => ({ value: t.code, text: `${t.name}, ${t.code}` }));
 	const stateWords = {
 		all: 'all',
 		disputed: 'names differ',
@@ -75,7 +76,7 @@
 						<tr id="voucher-{v.id}">
 							<td class="code"><b>{v.label ?? '?'}</b></td>
 							<td><a href="/visits/{v.visitId}">{v.site}, {sayDay(v.started_ms, data.program.timeZone, true)}</a></td>
-							<td>{kindName(v.taxon)} <small>{v.taxon}</small></td>
+							<td>{known.list.nameOf(v.taxon)} <small>{v.taxon}</small></td>
 							<td class="number">{v.count ?? ''}</td>
 							<td
 								><VialOnShelf
@@ -85,7 +86,8 @@
 								/></td
 							>
 							<td class={v.standing}>
-								{#each v.said as one (one.by)}<span>{one.by}: {kindName(one.taxon)} <small>{one.taxon}</small></span
+								{#each v.said as one (one.by)}<span
+										>{one.by}: {known.list.nameOf(one.taxon)} <small>{one.taxon}</small></span
 									>{:else}
 									<span class="nobody">nobody yet</span>{/each}
 								{#if v.standing === 'disputed'}<b>names differ</b>{/if}

@@ -1,4 +1,5 @@
 import type { Kind } from '../kind';
+import { animals } from './animals';
 import { sites, streams } from './catchment';
 import { circuits } from './circuits';
 import { consumables, gear, instruments, samplers } from './gear';
@@ -24,6 +25,7 @@ export const kinds: readonly Kind[] = [
 	circuits,
 	ownParameters,
 	thresholds,
+	animals,
 	instruments,
 	consumables,
 	gear,
@@ -34,6 +36,7 @@ export const kinds: readonly Kind[] = [
 export const kindNamed = (name: string): Kind | null => kinds.find((k) => k.name === name) ?? null;
 
 export { definitionOf, ownCodeOf } from './parameters';
+export { ownAnimalsIn } from './animals';
 export { exampleThresholds } from './example-thresholds';
 export { thresholdOf } from './thresholds';
 export { type ThresholdRow } from './threshold-fields';

@@ -10,7 +10,10 @@ export const photos = z
 			takenAt: leaf(Instant),
 			/** What it shows: the site board, a sign, the paper sheet. */
 			of: leaf(Word),
-			caption: leaf(Text)
+			caption: leaf(Text),
+			/** Of an animal in a tray: the step of the tray, and the compartment that it lay in then. */
+			tray: leaf(SheetId),
+			compartment: leaf(SheetId)
 		})
 	)
 	.optional();

@@ -1,5 +1,5 @@
 import { instantOf, type Entry, type Folded, type Sheet } from '../../logbook';
-import { taxonOf, type Kind, type Picked } from '../../macroinvertebrates';
+import type { AnimalList, Kind, Picked } from '../../macroinvertebrates';
 import { isQualitative } from '../sampler/step';
 import type { StepBase } from '../step-kind';
 import { nameByVoucher } from '../voucher/agreed-name';
@@ -20,28 +20,45 @@ export function nextUnnamed({ tallies }: Pick<Sheet, 'tallies'>, step: string, i
 
 export const tallyPath = (step: string, code: string): string => `tallies/${step}/taxa/${code}`;
 
-/** What a compartment is called by now. */
-function namedIn(sheet: Named, step: string, code: string): string {
+/** What a compartment is called by now: named later, renamed by its voucher, joined to another kind by the program. */
+function namedIn(sheet: Named, step: string, code: string, animals: AnimalList): string {
 	const name = sheet.trays?.[step]?.names?.[code] ?? code;
-	return nameByVoucher(sheet, step, code) ?? nameByVoucher(sheet, step, name) ?? name;
+	const byVoucher = nameByVoucher(sheet, step, code, animals) ?? nameByVoucher(sheet, step, name, animals);
+	return animals.current(byVoucher ?? name);
 }
 type Named = Pick<Sheet, 'trays' | 'vouchers' | 'opinions'>;
+
+/** Photos of a compartment's animals, also those that were taken before it had its name; by the line that took them. */
+export const photosIn = (
+	sheet: Named & Pick<Sheet, 'photos'>,
+	step: string,
+	code: string,
+	animals: AnimalList
+): { id: string; sha256: string }[] =>
+	Object.entries(sheet.photos ?? {}).flatMap(([id, { sha256, tray, compartment }]) =>
+		sha256 !== undefined &&
+		tray === step &&
+		compartment !== undefined &&
+		namedIn(sheet, step, compartment, animals) === namedIn(sheet, step, code, animals)
+			? [{ id, sha256 }]
+			: []
+	);
 
 /**
  * The kinds of a tray and how many of each, in the order in which they first came. One that got its name later counts
  * under that name, with those that were named at once. A kind that is only there, or in a class, counts once.
  */
-export function kindsIn(sheet: Named & Pick<Sheet, 'tallies'>, step: string): Kind[] {
+export function kindsIn(sheet: Named & Pick<Sheet, 'tallies'>, step: string, animals: AnimalList): Kind[] {
 	const tray = sheet.trays?.[step];
 	const counts = new Map<string, number>();
 	const add = (code: string, n: number) => {
-		const name = namedIn(sheet, step, code);
+		const name = namedIn(sheet, step, code, animals);
 		if (n > 0) counts.set(name, (counts.get(name) ?? 0) + n);
 	};
 	for (const [code, n] of Object.entries(sheet.tallies?.[step]?.taxa ?? {})) add(code, n ?? 0);
 	for (const code of Object.keys(tray?.classes ?? {})) if (!counts.has(code)) add(code, 1);
 	for (const [code, is] of Object.entries(tray?.present ?? {})) if (is && !counts.has(code)) add(code, 1);
-	return [...counts].map(([code, count]) => ({ code, taxon: taxonOf(code), count }));
+	return [...counts].map(([code, count]) => ({ code, taxon: animals.of(code), count }));
 }
 
 /**
@@ -88,11 +105,11 @@ export const openPause = (sheet: Pick<Sheet, 'trays'>, step: string): string | n
 	null;
 
 /** What was picked at which minute of the pick. */
-export const pickedIn = (sheet: Named, lines: Folded['lines'], step: string): Picked[] =>
+export const pickedIn = (sheet: Named, lines: Folded['lines'], step: string, animals: AnimalList): Picked[] =>
 	tapsIn(lines, step)
 		.filter(({ entry }) => Number(entry.value) > 0)
 		.map(({ code, entry }) => ({
-			taxon: namedIn(sheet, step, code),
+			taxon: namedIn(sheet, step, code, animals),
 			minute: minutesOfPick(sheet, step, instantOf(entry.at)),
 			count: Number(entry.value)
 		}));

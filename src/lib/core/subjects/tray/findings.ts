@@ -1,4 +1,5 @@
 import {
+	animalList,
 	communityOf,
 	kindsThatCount,
 	animalsToTell,
@@ -26,11 +27,12 @@ const MANY_UNNAMED = 0.2;
 /** The animals of a tray: what they say together, and how far so few can say it. */
 export const tray = defineSubject({
 	branches: ['trays', 'tallies', 'vouchers', 'opinions', 'samplers'],
-	knows: [],
-	observe({ sheet, lines, card }) {
+	knows: ['animals'],
+	observe({ sheet, lines, card, context }) {
+		const animals = animalList(context.animals);
 		const steps = card.steps.filter((s) => isTool(s, 'tray'));
 		const all = steps.map((step) =>
-			trayFigures(step, kindsIn(sheet, step.id), {
+			trayFigures(step, kindsIn(sheet, step.id, animals), {
 				hasShares: sharesKnown(step, card.steps, sheet),
 				isQualitative: isQualitative(card.steps, sheet),
 				isOver: sheet.trays?.[step.id]?.endedAt !== undefined,

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { aLine } from '../../../../../tests/a-line';
 import { fold, type Entry } from '../../logbook';
-import { pickAdvice } from '../../macroinvertebrates';
+import { pickAdvice, shippedAnimals } from '../../macroinvertebrates';
 import { limitsOf, shippedCards, type MethodCard } from '../../method';
 import { evaluate } from '../../visit';
 import type { Context } from '../context';
 import { flagSentence } from '../flags';
 import { isTool } from '../steps';
 import { drawnOrder, sortedSquares } from './grid';
-import { kindsIn, minutesOfPick, nextUnnamed, pickedIn, tapsIn } from './compartments';
+import { kindsIn, minutesOfPick, nextUnnamed, photosIn, pickedIn, tapsIn } from './compartments';
 
 const card = shippedCards.find((c) => c.code === 'animals')!;
 const now_ms = Date.UTC(2026, 4, 14, 10);
@@ -51,7 +51,7 @@ describe('a tray that is counted', () => {
 	it('is as before when a tap is struck', () => {
 		const slip = tap('Perlidae');
 		const { sheet } = fold([...entries, slip, strike(slip)]);
-		expect(kindsIn(sheet, 'sort').map((k) => [k.code, k.count])).toEqual([
+		expect(kindsIn(sheet, 'sort', shippedAnimals).map((k) => [k.code, k.count])).toEqual([
 			['Asellidae', 40],
 			['Baetidae', 30],
 			['Heptageniidae', 10],
@@ -61,7 +61,31 @@ describe('a tray that is counted', () => {
 	});
 	it('counts one that got its name later under that name', () => {
 		const { sheet } = fold([tap('Baetidae', 2), tap('unknown-1', 3), set('trays/sort/names/unknown-1', 'Baetidae')]);
-		expect(kindsIn(sheet, 'sort')).toMatchObject([{ code: 'Baetidae', count: 5 }]);
+		expect(kindsIn(sheet, 'sort', shippedAnimals)).toMatchObject([{ code: 'Baetidae', count: 5 }]);
+	});
+	it('has photos of a kind, also those that were taken before it had its name', () => {
+		const photo = (id: string, compartment: string, more = '') => [
+			set(`photos/${id}/tray`, 'sort'),
+			set(`photos/${id}/compartment`, compartment),
+			set(`photos/${id}/sha256`, id.repeat(64) + more)
+		];
+		const struck = set(`photos/c/sha256`, 'c'.repeat(64));
+		const { sheet } = fold([
+			...photo('a', 'unknown-1'),
+			...photo('b', 'Asellidae'),
+			...photo('c', 'unknown-1').slice(0, 2),
+			struck,
+			strike(struck),
+			set('trays/sort/names/unknown-1', 'Baetidae')
+		]);
+		const seen = (code: string) => photosIn(sheet, 'sort', code, shippedAnimals).map((p) => p.id);
+		expect([seen('Baetidae'), seen('unknown-1'), seen('Asellidae'), seen('Perlidae')]).toEqual([
+			['a'],
+			['a'],
+			['b'],
+			[]
+		]);
+		expect(photosIn(sheet, 'other', 'Baetidae', shippedAnimals)).toEqual([]);
 	});
 	it('with few animals is no poor stream, and says how many more would tell', () => {
 		const few = [tap('Asellidae', 12), tap('Baetidae', 8), set('trays/sort/endedAt', new Date(now_ms).toISOString())];
@@ -92,7 +116,7 @@ describe('what two hands cannot name', () => {
 		const { sheet } = fold([tap('unknown-IQ-1', 2), tap('unknown-SO-1', 1)]);
 		expect(nextUnnamed(sheet, 'sort', 'IQ')).toBe('unknown-IQ-2');
 		expect(nextUnnamed(sheet, 'sort', 'OT')).toBe('unknown-OT-1');
-		expect(kindsIn(sheet, 'sort').map((k) => [k.code, k.count])).toEqual([
+		expect(kindsIn(sheet, 'sort', shippedAnimals).map((k) => [k.code, k.count])).toEqual([
 			['unknown-IQ-1', 2],
 			['unknown-SO-1', 1]
 		]);
@@ -166,7 +190,7 @@ describe('a live pick', () => {
 		const { sheet, lines } = fold(entries);
 		expect(minutesOfPick(sheet, 'sort', minute(24))).toBe(20);
 		expect(minutesOfPick(sheet, 'sort', now_ms)).toBe(42);
-		const picked = pickedIn(sheet, lines, 'sort');
+		const picked = pickedIn(sheet, lines, 'sort', shippedAnimals);
 		expect(picked.map((p) => [p.taxon, p.minute])).toEqual([
 			['Baetidae', 3],
 			['Perlidae', 12],

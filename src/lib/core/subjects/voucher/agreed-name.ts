@@ -1,5 +1,5 @@
 import type { Sheet } from '../../logbook';
-import { taxonOf } from '../../macroinvertebrates';
+import type { AnimalList } from '../../macroinvertebrates';
 
 export interface Opinion {
 	/** What all who looked call it; null where nobody has, or they differ. */
@@ -7,23 +7,23 @@ export interface Opinion {
 	isDisputed: boolean;
 }
 
-/** A wider name is no other opinion: "a mayfly" does not speak against one of its families. */
-const isWithin = (narrow: string, wide: string): boolean => narrow === wide || taxonOf(narrow)?.order === wide;
-
-/** What those who looked at a voucher call it together: the narrowest name that all of theirs allow. */
-export function agreedName({ opinions }: Pick<Sheet, 'opinions'>, voucherId: string): Opinion {
+/**
+ * What those who looked at a voucher call it together: the narrowest name that all of theirs allow. A wider name is no
+ * other opinion: "a mayfly" does not speak against one of its families.
+ */
+export function agreedName({ opinions }: Pick<Sheet, 'opinions'>, voucherId: string, animals: AnimalList): Opinion {
 	const names = Object.values(opinions?.[voucherId] ?? {}).filter((n) => n !== undefined);
-	const narrowest = names.find((name) => names.every((other) => isWithin(name, other)));
+	const narrowest = names.find((name) => names.every((other) => animals.isWithin(name, other)));
 	return { name: narrowest ?? null, isDisputed: names.length > 0 && narrowest === undefined };
 }
 
 /** How a voucher stands: nobody looked, those who looked differ, they agree on another name, or on the counted one. */
 export const voucherStandings = ['new', 'disputed', 'renamed', 'agreed'] as const;
 export type VoucherStanding = (typeof voucherStandings)[number];
-export function standingOf({ name, isDisputed }: Opinion, counted: string): VoucherStanding {
+export function standingOf({ name, isDisputed }: Opinion, counted: string, animals: AnimalList): VoucherStanding {
 	if (isDisputed) return 'disputed';
 	if (name === null) return 'new';
-	return isWithin(counted, name) ? 'agreed' : 'renamed';
+	return animals.isWithin(counted, name) ? 'agreed' : 'renamed';
 }
 
 /**
@@ -33,12 +33,13 @@ export function standingOf({ name, isDisputed }: Opinion, counted: string): Vouc
 export function nameByVoucher(
 	sheet: Pick<Sheet, 'vouchers' | 'opinions'>,
 	tray: string,
-	compartment: string
+	compartment: string,
+	animals: AnimalList
 ): string | null {
 	for (const [id, voucher] of Object.entries(sheet.vouchers ?? {})) {
 		if (voucher.tray !== tray || voucher.taxon !== compartment) continue;
-		const opinion = agreedName(sheet, id);
-		if (standingOf(opinion, compartment) === 'renamed') return opinion.name;
+		const opinion = agreedName(sheet, id, animals);
+		if (standingOf(opinion, compartment, animals) === 'renamed') return opinion.name;
 	}
 	return null;
 }

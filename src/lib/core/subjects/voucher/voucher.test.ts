@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { aLine } from '../../../../../tests/a-line';
 import { fold, type Entry } from '../../logbook';
+import { shippedAnimals } from '../../macroinvertebrates';
 import { shippedCards } from '../../method';
 import { evaluate } from '../../visit';
 import { flagSentence } from '../flags';
@@ -60,7 +61,7 @@ describe('a voucher that is looked at again', () => {
 	});
 	it('stands as new, disputed, renamed or agreed', () => {
 		const standing = (said: Record<string, string>) =>
-			standingOf(agreedName({ opinions: { v1: said } }, 'v1'), 'Baetidae');
+			standingOf(agreedName({ opinions: { v1: said } }, 'v1', shippedAnimals), 'Baetidae', shippedAnimals);
 		expect(standing({})).toBe('new');
 		expect(standing({ kes: 'Baetidae', ada: 'Ephemeroptera' })).toBe('agreed');
 		expect(standing({ kes: 'Siphlonuridae' })).toBe('renamed');

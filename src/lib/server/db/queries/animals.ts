@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
-import { samplingSaid, type Kind, type SamplingSaid } from '../../../core/macroinvertebrates';
+import { samplingSaid, type AnimalList, type Kind, type SamplingSaid } from '../../../core/macroinvertebrates';
 import { MethodCard } from '../../../core/method';
 import type { Sheet } from '../../../core/logbook';
 import { isTool, type StepOf } from '../../../core/subjects/steps';
@@ -8,6 +8,7 @@ import { kindsIn, sharesKnown } from '../../../core/subjects/tray/compartments';
 import { schoolWords } from '../../../core/subjects/tray/words';
 import type { Db } from '../connect';
 import { rowsOf } from '../rows';
+import { animalsKnown } from './own-animals';
 
 const Row = z.object({
 	visitId: z.string(),
@@ -60,13 +61,17 @@ export async function animalsOf(
 			and v.sheet ? 'trays' ${accepted}
 		order by v.started_at desc limit ${most}`
 	);
-	return rows.reverse().flatMap(samplingsIn);
+	const animals = await animalsKnown(db, programId);
+	return rows.reverse().flatMap((row) => samplingsIn(row, animals));
 }
 
-const samplingsIn = ({ visitId, started_ms, siteId, sheet, card }: z.output<typeof Row>): SiteSampling[] =>
+const samplingsIn = (
+	{ visitId, started_ms, siteId, sheet, card }: z.output<typeof Row>,
+	animals: AnimalList
+): SiteSampling[] =>
 	card.steps.flatMap((step) => {
 		if (!isTool(step, 'tray') || sheet.trays?.[step.id]?.endedAt === undefined) return [];
-		const kinds = kindsIn(sheet, step.id);
+		const kinds = kindsIn(sheet, step.id, animals);
 		if (kinds.length === 0) return [];
 		const knowsShares = sharesKnown(step, card.steps, sheet);
 		const said = samplingSaid({ kinds, knowsShares, commonCount: step.commonCount });

@@ -6,6 +6,7 @@ import type { Kept } from '../../../core/subjects/voucher/keeping';
 import type { Member } from '../../access';
 import type { Db } from '../connect';
 import { rowsOf, written } from '../rows';
+import { animalsKnown } from './own-animals';
 import { readable } from './visits';
 
 /** More than these are looked for by their visit. */
@@ -45,9 +46,14 @@ export async function vouchersOf(db: Db, member: Member, most: number): Promise<
 		where v.program_id = ${member.programId} and v.sheet ? 'vouchers' and p.value ? 'taxon' and ${readable(member)}
 		order by v.started_at desc, p.value ->> 'label' limit ${most}`
 	);
+	const animals = await animalsKnown(db, member.programId);
 	return rows.map((row) => ({
 		...row,
-		standing: standingOf(agreedName({ opinions: { [row.id]: row.opinions ?? {} } }, row.id), row.taxon)
+		standing: standingOf(
+			agreedName({ opinions: { [row.id]: row.opinions ?? {} } }, row.id, animals),
+			row.taxon,
+			animals
+		)
 	}));
 }
 

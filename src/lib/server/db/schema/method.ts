@@ -16,6 +16,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { InstrumentFacts } from '../../../core/subjects/context';
 import type { MethodCard } from '../../../core/method';
+import type { OwnAnimal } from '../../../core/macroinvertebrates';
 import type { Threshold } from '../../../core/interpret';
 import type { OwnParameter, ParameterCode, Unit } from '../../../core/quantity';
 import type { Purpose } from '../../../core/schedule';
@@ -145,6 +146,28 @@ export const ownParameter = pgTable(
 		plausibleHigh: doublePrecision('plausible_high').notNull(),
 		isNeverNought: boolean('is_never_nought').notNull().default(false),
 		ways: jsonb().$type<OwnParameter['ways']>().notNull()
+	},
+	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
+);
+
+/** A kind of animal that a program adds to those shipped, or one of these called, rated or joined otherwise. */
+export const animal = pgTable(
+	'animal',
+	{
+		programId: uuid('program_id')
+			.notNull()
+			.references(() => program.id),
+		id: uuid().notNull(),
+		code: text().notNull(),
+		name: text().notNull(),
+		rank: text().$type<OwnAnimal['rank']>().notNull(),
+		partOf: text('part_of'),
+		otherNames: jsonb('other_names').$type<string[]>().notNull().default([]),
+		tolerance: doublePrecision(),
+		score: doublePrecision(),
+		group: text().$type<OwnAnimal['group']>(),
+		countsAs: text('counts_as'),
+		because: text().notNull().default('')
 	},
 	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]
 );

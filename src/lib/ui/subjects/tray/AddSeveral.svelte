@@ -7,9 +7,10 @@
 
 <script lang="ts">
 	import { readWhole } from '$lib/core/quantity';
-	import { kindName } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 
 	let { code, onadd }: Props = $props();
+	const known = knownAnimals();
 
 	const MOST = 2000;
 	let text = $state('');
@@ -27,7 +28,7 @@
 </script>
 
 <form onsubmit={add}>
-	<label for="several">A lump of {kindName(code)} <small>{code}</small></label>
+	<label for="several">A lump of {known.list.nameOf(code)} <small>{code}</small></label>
 	<input
 		id="several"
 		class="input"

@@ -10,13 +10,14 @@
 
 <script lang="ts">
 	import { describedAs } from '$lib/core/identification/animal-key';
-	import { taxonOf } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 	import AnimalDrawing from './AnimalDrawing.svelte';
 
 	let { code, chance, onchoose, onclose }: Props = $props();
+	const known = knownAnimals();
 
 	const kind = $derived(describedAs(code));
-	const nameOf = (of: string) => taxonOf(of)?.name ?? of;
+	const nameOf = (of: string) => known.list.nameOf(of);
 </script>
 
 {#if kind}

@@ -6,16 +6,17 @@
 
 <script lang="ts">
 	import { describedAnimals } from '$lib/core/identification/animal-key';
-	import { taxonOf } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 	import AnimalDrawing from './AnimalDrawing.svelte';
 	import KindCard from './KindCard.svelte';
 
 	let { onchoose }: Props = $props();
+	const known = knownAnimals();
 
-	const groups = [...new Set(describedAnimals.map((t) => taxonOf(t.code)!.order))].map((order) => ({
+	const groups = [...new Set(describedAnimals.map((t) => known.list.of(t.code)!.order))].map((order) => ({
 		order,
-		name: taxonOf(order)?.name ?? order,
-		kinds: describedAnimals.filter((t) => taxonOf(t.code)!.order === order)
+		name: known.list.nameOf(order),
+		kinds: describedAnimals.filter((t) => known.list.of(t.code)!.order === order)
 	}));
 	let open = $state<string | null>(null);
 </script>
@@ -32,7 +33,7 @@
 					onclick={() => (open = open === code ? null : code)}
 				>
 					<AnimalDrawing name={drawing} isBesideWords />
-					<span>{taxonOf(code)?.name}</span><small>{code}</small>
+					<span>{known.list.nameOf(code)}</span><small>{code}</small>
 				</button>
 			</li>
 		{/each}

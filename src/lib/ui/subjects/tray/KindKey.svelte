@@ -14,11 +14,12 @@
 
 <script lang="ts">
 	import { describedAs, nameBy, questions } from '$lib/core/identification/animal-key';
-	import { taxonOf } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 	import AnimalDrawing from './AnimalDrawing.svelte';
 	import KindCard from './KindCard.svelte';
 
 	let { answers, onanswer, onstrike, onchoose, onnone }: Props = $props();
+	const known = knownAnimals();
 
 	const said = $derived(nameBy(answers));
 	/** The kind whose card is open. */
@@ -50,7 +51,7 @@
 <div class="key" bind:this={top}>
 	<p class="visually-hidden" role="status">
 		{answers.length
-			? `Likeliest: ${said.likeliest.map((l) => `${taxonOf(l.code)?.name ?? l.code} ${percent(l.chance)}`).join(', ')}`
+			? `Likeliest: ${said.likeliest.map((l) => `${known.list.nameOf(l.code)} ${percent(l.chance)}`).join(', ')}`
 			: ''}
 	</p>
 	<section aria-label="What it may be">
@@ -67,7 +68,7 @@
 					<li>
 						<button type="button" aria-expanded={open === code} onclick={() => (open = open === code ? null : code)}>
 							<AnimalDrawing name={describedAs(code)!.drawing} pointed={question?.id ?? null} isBesideWords />
-							<b>{taxonOf(code)?.name ?? code}</b><small>{code}</small><span>{percent(chance)}</span>
+							<b>{known.list.nameOf(code)}</b><small>{code}</small><span>{percent(chance)}</span>
 						</button>
 					</li>
 				{/each}

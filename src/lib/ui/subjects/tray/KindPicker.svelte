@@ -15,9 +15,10 @@
 </script>
 
 <script lang="ts">
-	import { taxa } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 
 	let { title = 'Which kind?', isFolded = false, naming, onchoose, onnone, onclose }: Props = $props();
+	const known = knownAnimals();
 
 	const id = $props.id();
 	let words = $state('');
@@ -27,10 +28,16 @@
 	let way = $state<'name' | 'key' | 'drawings'>();
 	const shownWay = $derived(way ?? (naming.answers.length ? 'key' : 'name'));
 	const ways = { name: 'By name', key: 'By what you see', drawings: 'By drawings' } as const;
+	/** All by which each kind is looked for: what other lists call it too. */
+	const texts = $derived.by(() => {
+		const texts = new Map(known.list.taxa.map(({ code, name, order }) => [code, `${name} ${order}`]));
+		for (const { word, code } of known.list.words) texts.set(code, `${texts.get(code) ?? ''} ${word}`);
+		return texts;
+	});
 	const found = $derived.by(() => {
 		const asked = words.trim().toLowerCase().split(/\s+/);
-		return taxa.filter(({ code, name, order }) => {
-			const text = `${code} ${name} ${order}`.toLowerCase();
+		return known.list.taxa.filter(({ code }) => {
+			const text = texts.get(code)!.toLowerCase();
 			return asked.every((w) => text.includes(w));
 		});
 	});

@@ -10,11 +10,12 @@
 </script>
 
 <script lang="ts">
-	import { kindName } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 	import KindPicker from './KindPicker.svelte';
 	import { namingOf } from './naming.svelte';
 
 	let { stepId, code, screen }: Props = $props();
+	const known = knownAnimals();
 
 	const naming = namingOf(
 		() => screen,
@@ -25,7 +26,7 @@
 
 <KindPicker
 	isFolded
-	title="{kindName(code)}: what is it?"
+	title="{known.list.nameOf(code)}: what is it?"
 	{naming}
 	onchoose={(name) => void screen.writer.set(`trays/${stepId}/names/${code}`, name)}
 />

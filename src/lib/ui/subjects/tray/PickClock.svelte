@@ -4,10 +4,12 @@
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import { minutesOfPick, openPause, pickedIn } from '$lib/core/subjects/tray/compartments';
 	import { stamp } from '../../entry/writer';
+	import { knownAnimals } from '../../animals/known-animals';
 	import type { StepScreen } from '../step-screen';
 	import PickCurve from './PickCurve.svelte';
 
 	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
+	const known = knownAnimals();
 
 	const { writer } = $derived(screen);
 	const at = (place: string) => `trays/${step.id}/${place}`;
@@ -15,7 +17,7 @@
 	const limits = $derived(limitsOf(screen.card));
 	const now_min = $derived(minutesOfPick(screen.sheet, step.id, screen.now_ms));
 	const pause = $derived(openPause(screen.sheet, step.id));
-	const picked = $derived(pickedIn(screen.sheet, screen.lines, step.id));
+	const picked = $derived(pickedIn(screen.sheet, screen.lines, step.id, known.list));
 	const advice = $derived(pickAdvice({ picked, now_min, ...limits }));
 	const left_min = $derived(Math.max(0, Math.ceil(advice.until_min - now_min)));
 	const says = $derived.by(() => {

@@ -22,12 +22,13 @@
 </script>
 
 <script lang="ts">
-	import { kindName } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 	import { abundances } from '$lib/core/subjects/tray/branch';
 	import { keyOf, meantBy } from './tray-keys';
 	import { abundanceWords } from '$lib/core/subjects/tray/words';
 
 	let { kinds, classes, isCounted, last, ontap, onclass, onstrike, onother, onundo, onunknown }: Props = $props();
+	const known = knownAnimals();
 
 	const act = ({ code }: Kind) => (isCounted ? ontap(code) : onstrike(code));
 	let list = $state<HTMLElement>();
@@ -54,7 +55,7 @@
 		<li class:last={kind.code === last}>
 			{#if classes}
 				<label
-					>{kindName(kind.code)}<small>{kind.code}</small>
+					>{known.list.nameOf(kind.code)}<small>{kind.code}</small>
 					<select
 						class="select"
 						value={classes[kind.code] ?? '1'}
@@ -67,10 +68,12 @@
 					type="button"
 					onclick={() => act(kind)}
 					aria-keyshortcuts={isCounted ? keyOf(i) : null}
-					aria-label="{kindName(kind.code)}, {kind.code}: {isCounted ? kind.count : 'there; tap to take it back'}"
+					aria-label="{known.list.nameOf(kind.code)}, {kind.code}: {isCounted
+						? kind.count
+						: 'there; tap to take it back'}"
 				>
 					<span
-						>{kindName(kind.code)}{#if kind.taxon}<small>{kind.code}</small>{/if}</span
+						>{known.list.nameOf(kind.code)}{#if kind.taxon}<small>{kind.code}</small>{/if}</span
 					>
 					{#if isCounted && keyOf(i)}<kbd aria-hidden="true">{keyOf(i)}</kbd>{/if}
 					<b>{isCounted ? kind.count : '✓'}</b>

@@ -6,8 +6,10 @@
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
 	import { DOUBLE_TAP_ms } from '../../frame/Foot.svelte';
 	import StepDoubts from '../../frame/StepDoubts.svelte';
+	import { knownAnimals } from '../../animals/known-animals';
 	import type { StepScreen } from '../step-screen';
 	import AddSeveral from './AddSeveral.svelte';
+	import CompartmentPhotos from './CompartmentPhotos.svelte';
 	import KindPicker from './KindPicker.svelte';
 	import NameUnknown from './NameUnknown.svelte';
 	import { namingOf } from './naming.svelte';
@@ -18,11 +20,12 @@
 	import Vouchers from './Vouchers.svelte';
 
 	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
+	const known = knownAnimals();
 
 	const { writer } = $derived(screen);
 	const at = (place: string) => `trays/${step.id}/${place}`;
 	const tray = $derived(screen.sheet.trays?.[step.id]);
-	const kinds = $derived(kindsIn(screen.sheet, step.id));
+	const kinds = $derived(kindsIn(screen.sheet, step.id, known.list));
 	const isCounted = $derived(step.school !== 'classes' && step.school !== 'presence');
 	const taps = $derived(isCounted ? tapsIn(screen.lines, step.id) : []);
 	/** The last tap of this hand that stands: what Undo strikes. */
@@ -155,8 +158,10 @@
 	</p>
 	{#if last}<AddSeveral code={last} onadd={(n) => void tap(last!, n)} />{/if}
 {/if}
+{#if last && !isUnnamed(last)}<CompartmentPhotos {step} code={last} {screen} />{/if}
 {#each unnamed as { code } (code)}
 	<NameUnknown stepId={step.id} {code} {screen} />
+	<CompartmentPhotos {step} {code} {screen} />
 {/each}
 {#if tray?.endedAt !== undefined && tray.countedElsewhere === undefined}
 	<p class="say ask">

@@ -12,7 +12,7 @@
 <script lang="ts">
 	import { voucherCode } from '$lib/core/custody';
 	import { readWhole } from '$lib/core/quantity';
-	import { kindName } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '../../animals/known-animals';
 	import { agreedName } from '$lib/core/subjects/voucher/agreed-name';
 	import { notKept } from '$lib/core/subjects/voucher/keeping';
 	import { keptIn, type KeptIn } from '$lib/core/subjects/voucher/branch';
@@ -21,6 +21,7 @@
 	import { stamp } from '../../entry/writer';
 
 	let { stepId, screen, kinds }: Props = $props();
+	const known = knownAnimals();
 
 	const id = $props.id();
 	const { writer } = $derived(screen);
@@ -53,7 +54,7 @@
 	const wanted = $derived(
 		notKept(
 			kinds.filter((k) => k.taxon).map((k) => k.code),
-			[...(screen.site?.keptKinds ?? []), ...mine.flatMap(([, v]) => v.taxon ?? [])]
+			[...(screen.site?.keptKinds ?? []), ...mine.flatMap(([, v]) => v.taxon ?? [])].map(known.list.current)
 		)
 	);
 	const MOST_NAMED = 3;
@@ -86,12 +87,13 @@
 	{#if mine.length}
 		<ul>
 			{#each mine as [voucher, v] (voucher)}
-				{@const said = agreedName(screen.sheet, voucher)}
+				{@const said = agreedName(screen.sheet, voucher, known.list)}
 				<li>
 					<b>{v.label}</b>
 					<span
-						>{v.count} × {kindName(v.taxon ?? '')} <small>{v.taxon}, {keptInWords[v.keptIn ?? 'ethanol']}</small>
-						{#if said.name}<b>looked at again: {kindName(said.name)}</b>{/if}</span
+						>{v.count} × {known.list.nameOf(v.taxon ?? '')}
+						<small>{v.taxon}, {keptInWords[v.keptIn ?? 'ethanol']}</small>
+						{#if said.name}<b>looked at again: {known.list.nameOf(said.name)}</b>{/if}</span
 					>
 					<button type="button" class="btn preset-outlined-surface-500" onclick={() => strike(voucher)}
 						>Not kept<span class="visually-hidden">: {v.label}</span></button
@@ -107,11 +109,12 @@
 				<option value="">choose a compartment</option>
 				{#if wanted.length}
 					<optgroup label="No voucher from this stream yet">
-						{#each wanted as kind (kind)}<option value={kind}>{kindName(kind)} {kind}</option>{/each}
+						{#each wanted as kind (kind)}<option value={kind}>{known.list.nameOf(kind)} {kind}</option>{/each}
 					</optgroup>
 				{/if}
 				<optgroup label="Others of this tray">
-					{#each others as k (k.code)}<option value={k.code}>{kindName(k.code)} {k.taxon ? k.code : ''}</option>{/each}
+					{#each others as k (k.code)}<option value={k.code}>{known.list.nameOf(k.code)} {k.taxon ? k.code : ''}</option
+						>{/each}
 				</optgroup>
 			</select>
 			<label for="{id}-count">How many</label>
@@ -143,7 +146,7 @@
 		{#if wanted.length}
 			<p class="small">
 				No voucher from this stream yet: {listed([
-					...wanted.slice(0, MOST_NAMED).map((kind) => `${kindName(kind)} ${kind}`),
+					...wanted.slice(0, MOST_NAMED).map((kind) => `${known.list.nameOf(kind)} ${kind}`),
 					...(wanted.length > MOST_NAMED ? [`${counted(wanted.length - MOST_NAMED, 'kind')} more`] : [])
 				])}.
 			</p>

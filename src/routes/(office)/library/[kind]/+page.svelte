@@ -26,6 +26,9 @@
 				>
 				<a class="btn preset-outlined-surface-500" href="/library/{kind.name}/import">Bring a file in</a>
 			{/if}
+			{#if kind.name === 'animals'}
+				<a class="btn preset-outlined-surface-500" href="/library/animals/all">All kinds of animals</a>
+			{/if}
 			{#if data.rows.length}
 				<span class="small">
 					save as

@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { z } from 'zod';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
+import { animalsKnown } from '$lib/server/db/queries/own-animals';
 import { keepScheme, readScheme, schemesOf } from '$lib/server/schemes/keep';
 import { serverNow_ms } from '$lib/server/settings';
 import type { Actions, PageServerLoad } from './$types';
@@ -25,7 +26,7 @@ export const actions: Actions = {
 		if (!can(member, 'keep-library')) error(403, 'Schemes are brought in by the coordinator.');
 		const brought = Brought.safeParse(Object.fromEntries(await request.formData()));
 		if (!brought.success) return fail(400, { why: [brought.error.issues[0]!.message] });
-		const read = readScheme(brought.data.text);
+		const read = readScheme(brought.data.text, await animalsKnown(database(), member.programId));
 		if ('why' in read) return fail(400, read);
 		if (brought.data.isConfirmed === undefined) return { looked: read.scheme };
 		await keepScheme(database(), member, read.scheme, serverNow_ms());

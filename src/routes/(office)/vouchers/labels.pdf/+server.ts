@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { voucherStandings } from '$lib/core/subjects/voucher/agreed-name';
 import { needsVialLabel } from '$lib/core/subjects/voucher/branch';
 import { database } from '$lib/server/db/connect';
+import { animalsKnown } from '$lib/server/db/queries/own-animals';
 import { MOST_VOUCHERS, vouchersOf } from '$lib/server/db/queries/vouchers';
 import { letterheadOf } from '$lib/server/paper/letterhead';
 import { beside } from '$lib/server/threads/beside';
@@ -14,6 +15,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 	const shown = z.enum(voucherStandings).nullable().safeParse(url.searchParams.get('shown'));
 	if (!shown.success) error(400, `Which are shown is one of ${voucherStandings.join(', ')}, or left out for all.`);
 	const all = await vouchersOf(database(), member, MOST_VOUCHERS);
+	const animals = await animalsKnown(database(), member.programId);
 	const labels = all
 		.filter((v) => shown.data === null || v.standing === shown.data)
 		.filter(needsVialLabel)
@@ -22,6 +24,7 @@ export const GET: RequestHandler = async ({ locals, url }) => {
 			site,
 			at_ms: started_ms,
 			taxon,
+			called: animals.nameOf(taxon),
 			count,
 			keptIn
 		}));

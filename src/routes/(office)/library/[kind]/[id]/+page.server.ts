@@ -27,7 +27,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 	const asked = Id.safeParse(url.searchParams.get('before'));
 	const before =
 		row && mayKeep && asked.success ? await textsBefore(database(), member, kind, row.id, asked.data, library) : null;
-	const texts = row ? writeRow(kind, row, lookup) : {};
+	const like = isNew ? (kind.startFrom?.(url.searchParams.get('like') ?? '') ?? null) : null;
+	const shown = row ?? (like && { id: '', ...like });
+	const texts = shown ? writeRow(kind, shown, lookup) : {};
 	if (!mayKeep) delete texts['email'];
 	return {
 		kindName: kind.name,

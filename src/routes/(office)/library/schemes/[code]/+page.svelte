@@ -1,10 +1,11 @@
 <script lang="ts">
-	import { kindName, taxonOf } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '$lib/ui/animals/known-animals';
 	import { addingWords } from '$lib/core/score-schemes';
 	import { counted, sayDay } from '$lib/core/wording';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const known = knownAnimals();
 
 	const { scheme } = $derived(data);
 	const span = ({ from, to }: (typeof scheme.classes)[number]) => {
@@ -13,7 +14,7 @@
 	};
 	const rows = $derived(
 		Object.entries(scheme.values)
-			.map(([code, value]) => ({ code, value, order: taxonOf(code)?.order ?? '' }))
+			.map(([code, value]) => ({ code, value, order: known.list.of(code)?.order ?? '' }))
 			.sort((a, b) => a.order.localeCompare(b.order, 'en') || a.code.localeCompare(b.code, 'en'))
 	);
 </script>
@@ -57,7 +58,8 @@
 		<tbody>
 			{#each rows as row (row.code)}
 				<tr
-					><td>{kindName(row.code)} <small>{row.code}</small></td><td>{row.order}</td><td class="number">{row.value}</td
+					><td>{known.list.nameOf(row.code)} <small>{row.code}</small></td><td>{row.order}</td><td class="number"
+						>{row.value}</td
 					></tr
 				>
 			{/each}

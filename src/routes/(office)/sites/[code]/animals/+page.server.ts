@@ -4,6 +4,7 @@ import { scoreSampling } from '$lib/core/score-schemes';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { animalsOf } from '$lib/server/db/queries/animals';
+import { ownAnimalsOf } from '$lib/server/db/queries/own-animals';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { checkedNames, schemesOf } from '$lib/server/schemes/keep';
 import type { PageServerLoad } from './$types';
@@ -18,9 +19,10 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	if (!site) error(404, `There is no site ${params.code} in your program.`);
 	const samplings = await animalsOf(database(), member.programId, site.id, !can(member, 'see-unreviewed'), MOST);
 	const last = samplings.at(-1);
-	const [schemes, checked] = await Promise.all([
+	const [schemes, checked, animals] = await Promise.all([
 		schemesOf(database(), member.programId),
-		checkedNames(database(), member.programId)
+		checkedNames(database(), member.programId),
+		ownAnimalsOf(database(), member.programId)
 	]);
 	const withIndex = samplings.filter((s) => s.said.index !== null);
 	const [earliest, latest] = [withIndex[0], withIndex.at(-1)];
@@ -32,7 +34,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			.map(({ code, name }) => ({ code, name })),
 		samplings: samplings.map(({ visitId, started_ms, school, said }) => ({ visitId, started_ms, school, said })),
 		kinds: kindsThroughYears(samplings),
-		scores: last ? schemes.map((scheme) => scoreSampling(scheme, last, checked)) : [],
+		scores: last ? schemes.map((scheme) => scoreSampling(scheme, { sampling: last, checked, animals })) : [],
 		checked: checked.length,
 		change:
 			earliest && latest && earliest !== latest

@@ -1,11 +1,13 @@
 <script lang="ts">
 	import { sayIndexChange } from '$lib/core/interpret';
-	import { kindName, sensitivityGroups } from '$lib/core/macroinvertebrates';
+	import { sensitivityGroups } from '$lib/core/macroinvertebrates';
+	import { knownAnimals } from '$lib/ui/animals/known-animals';
 	import { counted, sayDay } from '$lib/core/wording';
 	import SchemeScores from '$lib/ui/animals/SchemeScores.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
+	const known = knownAnimals();
 
 	const { timeZone } = $derived(data.program);
 	const day = (ms: number) => sayDay(ms, timeZone, true);
@@ -102,7 +104,7 @@
 						{/if}
 						<tr>
 							<th scope="row"
-								>{kindName(k.code)}
+								>{known.list.nameOf(k.code)}
 								<small
 									>{k.code}{k.first === last && last > 0 ? ', new' : ''}{k.last < last
 										? ', not seen last time'
