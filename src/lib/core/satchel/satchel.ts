@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Trip } from '../custody';
 import { FlumeRating } from '../discharge';
 import { remembered } from '../subjects/remember';
+import { samplerKinds } from '../subjects/sampler/step';
 import type { Context, InstrumentFacts } from '../subjects/context';
 import { Threshold } from '../interpret';
 import { Entry } from '../logbook';
@@ -56,6 +57,8 @@ export const Satchel = z.object({
 			barred: z.string().default(''),
 			/** Kinds of which an animal from its stream lies in a vial. */
 			keptKinds: z.array(z.string()).default([]),
+			/** Samplers that stand in the stream there, each with the day on which it was put out. */
+			samplers: z.array(z.object({ code: z.string(), kind: z.enum(samplerKinds), outOn: z.string() })).default([]),
 			isRetired: z.boolean().default(false),
 			/** For each question about the conditions what was answered here before, the commonest first. */
 			usualAnswers: z.record(z.string(), z.array(z.string())).default({}),

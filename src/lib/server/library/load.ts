@@ -6,6 +6,7 @@ import { dateStyles } from '../../core/wording';
 import type { Db } from '../db/connect';
 import { rowsOf } from '../db/rows';
 import { member, program, user } from '../db/schema';
+import { goneByVisits } from '../db/queries/samplers';
 import { USUAL_OVERDUE_h } from '../db/queries/program-facts';
 import { column, tables } from './tables';
 
@@ -36,6 +37,11 @@ export async function loadLibrary(db: Db, programId: string): Promise<Library> {
 			return { id: String(r['id']), ...Object.fromEntries(Object.keys(fields).map((f) => [f, all[f]])) };
 		});
 	}
+	const gone = await goneByVisits(db, programId);
+	library.samplers = library.samplers.map((row) => ({
+		...row,
+		liftedOn: row['liftedOn'] ?? gone.get(String(row['code'])) ?? null
+	}));
 	return library;
 }
 

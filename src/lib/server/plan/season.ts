@@ -15,7 +15,8 @@ import {
 import type { Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
 import { instant, rowsOf, written } from '../db/rows';
-import { member, sampler } from '../db/schema';
+import { member } from '../db/schema';
+import { samplersOut } from '../db/queries/samplers';
 import { bottlesASite, cardOf, readGrounds, worksOn, type Grounds, type Site } from './grounds';
 import { dateOfDay, dayNumber, dayOfDate } from './local-day';
 
@@ -218,10 +219,7 @@ function barredFrom(
 
 /** What the samplers that stand in the stream ask for. */
 export async function samplerTasksOf(db: Db, programId: string, storms: readonly number[]): Promise<SamplerTask[]> {
-	const rows = await db
-		.select()
-		.from(sampler)
-		.where(and(eq(sampler.programId, programId), isNull(sampler.liftedOn)));
+	const rows = await samplersOut(db, programId);
 	return rows.flatMap((s) =>
 		samplerTasks(
 			{

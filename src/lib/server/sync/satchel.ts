@@ -8,6 +8,7 @@ import type { Db } from '../db/connect';
 import { instant, rowsOf, written } from '../db/rows';
 import { flume, program, site } from '../db/schema';
 import type { Membership } from '../db/queries/members';
+import { samplersOut } from '../db/queries/samplers';
 import { ownAnimalsOf } from '../db/queries/own-animals';
 import { readable } from '../db/queries/visits';
 import { thresholdsOf } from '../db/queries/thresholds';
@@ -99,6 +100,7 @@ async function packSites(db: Db, member: Membership, now_ms: number): Promise<Sa
 	const today = dateOfDay(dayNumber(now_ms, member.program.timeZone));
 	const usual = await usualOfSites(db, programId);
 	const before = await seenBefore(db, member, now_ms);
+	const out = await samplersOut(db, programId);
 	return sites.map((s) => ({
 		id: s.id,
 		code: s.code,
@@ -120,6 +122,7 @@ async function packSites(db: Db, member: Membership, now_ms: number): Promise<Sa
 		usualAnswers: before.answers.get(s.id) ?? {},
 		lastVisit: before.last.get(s.id) ?? null,
 		photoPointPicture: before.pictures.get(s.id) ?? null,
+		samplers: out.filter(({ siteId }) => siteId === s.id).map(({ code, kind, outOn }) => ({ code, kind, outOn })),
 		keptKinds: before.kept.get(s.id) ?? [],
 		usual: usual.get(s.id) ?? {}
 	}));

@@ -12,6 +12,6 @@ export const samplerKindWords: Record<SamplerKind, string> = { 'plate stack': 'p
 /** How the places of a sheet that this subject owns are said in the logbook. */
 export const samplerPlaces: BranchWords = {
 	name: 'sampler',
-	keys: { setOn: 'set on', state: 'how it was found', liftedAt: 'lifted at' },
+	keys: { code: 'which', setOn: 'set on', state: 'how it was found', liftedAt: 'lifted at' },
 	values: { state: samplerStateWords }
 };

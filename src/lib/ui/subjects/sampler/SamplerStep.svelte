@@ -2,7 +2,7 @@
 	import { soaked_days } from '$lib/core/subjects/sampler/step';
 	import { samplerStateWords } from '$lib/core/subjects/sampler/words';
 	import type { StepOf } from '$lib/core/subjects/steps';
-	import { counted } from '$lib/core/wording';
+	import { counted, sayDay } from '$lib/core/wording';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
 	import { stamp } from '../../entry/writer';
 	import OneOf from '../../kit/OneOf.svelte';
@@ -16,6 +16,17 @@
 	const at = (place: string) => `samplers/${step.id}/${place}`;
 	const sampler = $derived(screen.sheet.samplers?.[step.id]);
 	const days = $derived(sampler ? soaked_days(sampler, screen.now_ms) : null);
+	/** Those of its kind that the library says stand here. */
+	const standing = $derived((screen.site?.samplers ?? []).filter((s) => s.kind === step.kind));
+	const standingWords = $derived(
+		Object.fromEntries(
+			standing.map(({ code, outOn }) => [code, `${code}, set ${sayDay(Date.parse(`${outOn}T12:00Z`), 'UTC')}`])
+		)
+	);
+	function choose(code: string) {
+		const { outOn } = standing.find((s) => s.code === code)!;
+		void writer.setAll({ [at('code')]: code, [at('setOn')]: outOn });
+	}
 	function isSet(day: string) {
 		if (day !== '') void writer.set(at('setOn'), day);
 	}
@@ -30,6 +41,11 @@
 	});
 </script>
 
+{#if standing.length}
+	<p class="which">Which {step.kind} is it? <small>Those that stand here by the library.</small></p>
+	<OneOf label="Which {step.kind}" words={standingWords} chosen={sampler?.code} onchoose={choose} />
+	<p class="which">How was it found?</p>
+{/if}
 <OneOf
 	label="How the {step.kind} was found"
 	words={samplerStateWords}
@@ -46,6 +62,13 @@
 <style>
 	.input {
 		min-height: 3.25rem;
+	}
+	.which {
+		margin: 0.625rem 0 0.25rem;
+		font-weight: 600;
+	}
+	.which small {
+		font-weight: 400;
 	}
 	label {
 		display: block;
