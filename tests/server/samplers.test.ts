@@ -37,7 +37,9 @@ async function withSamplers() {
 		out: async () => (await samplersOut(db, programId)).map((s) => s.code),
 		tasks: async () => [...new Set((await samplerTasksOf(db, programId, [])).map((t) => t.samplerId))],
 		liftedOn: async () =>
-			Object.fromEntries((await loadLibrary(db, programId)).samplers.map((r) => [r['code'], r['liftedOn']])),
+			Object.fromEntries(
+				(await loadLibrary(db, programId)).samplers.map((r): [string, unknown] => [String(r['code']), r['liftedOn']])
+			),
 		packed: async () => Satchel.parse(await packSatchel(db, who, { now_ms, isFixed: true })).sites[0]!.samplers
 	};
 }

@@ -25,6 +25,15 @@ export interface Usual {
 	visits: number;
 }
 
+/** Up to which figure a program's blanks usually go, by so many of them. */
+export interface BlanksBefore {
+	parameter: ParameterCode;
+	/** As the lab's reports name it; null for figures that somebody typed. */
+	lab: string | null;
+	limit: number;
+	n: number;
+}
+
 /** Everything `evaluate` may know beyond the sheet and the card. */
 export interface Context {
 	now_ms: number;
@@ -50,6 +59,8 @@ export interface Context {
 	labelsElsewhere?: Readonly<Record<string, string>> | undefined;
 	/** Earlier duplicates of this program, from which their usual scatter is known. */
 	duplicatesBefore?: Partial<Record<ParameterCode, readonly (readonly [number, number])[]>> | undefined;
+	/** What the program's blanks of a parameter usually hold at most, by who found it; in the parameter's own unit. */
+	blanksBefore?: readonly BlanksBefore[] | undefined;
 	/** What the program says of its own animals; left out: only those that are shipped. */
 	animals?: readonly OwnAnimal[] | undefined;
 	/** Whom the program tells of what cannot wait. */

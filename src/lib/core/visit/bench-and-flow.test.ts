@@ -220,6 +220,21 @@ describe('duplicates and blanks', () => {
 		expect(flagOf(reported(0.01), 'blank-not-clean')).toBeDefined();
 		// the lab wrote a figure that it cannot tell from nothing
 		expect(flagOf(reported(0.05), 'blank-not-clean')).toBeUndefined();
+		// no more than seven others of the program held, by the same hand
+		const usual = (limit: number, lab: string | null = null) =>
+			see(
+				{
+					'bottles/k/role': 'blank',
+					'bottles/k/label': 'K',
+					'bottles/k/results/nitrite': { value: 20, unit: 'ug_L_N' }
+				},
+				streamVisit,
+				{ blanksBefore: [{ parameter: 'nitrite', lab, limit, n: 8 }] }
+			);
+		expect(flagSentence(flagOf(usual(0.021), 'blank-as-usual')!)).toContain('up to 0.021 mg/L as N by 8 of them');
+		expect(flagOf(usual(0.021), 'blank-not-clean')).toBeUndefined();
+		expect(flagOf(usual(0.019), 'blank-not-clean')).toBeDefined();
+		expect(flagOf(usual(0.021, 'Millrace'), 'blank-not-clean')).toBeDefined();
 		expect(
 			see({ 'bottles/k/role': 'blank', 'bottles/k/results/nitrite': { below: 0.01, unit: 'mg_L_N' } }).flags
 		).toEqual([]);

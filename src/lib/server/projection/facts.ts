@@ -8,6 +8,8 @@ import type { ParameterCode } from '../../core/quantity';
 import type { Db } from '../db/connect';
 import type { OwnAnimal } from '../../core/macroinvertebrates';
 import { ownAnimalsOf } from '../db/queries/own-animals';
+import { blankFigures, usualOfBlanks } from '../db/queries/blank-figures';
+import { knownParameters } from '../db/queries/own-parameters';
 import { cardBodies } from '../db/queries/card-bodies';
 import { instant, rowsOf, written, writtenNumber } from '../db/rows';
 import { tripsOf } from '../plan/trip';
@@ -32,6 +34,7 @@ export interface VisitFacts {
 	trip: Context['trip'];
 	labelsElsewhere: NonNullable<Context['labelsElsewhere']>;
 	duplicatesBefore: NonNullable<Context['duplicatesBefore']>;
+	blanksBefore: NonNullable<Context['blanksBefore']>;
 }
 
 const DUPLICATES_KNOWN = 40;
@@ -107,6 +110,15 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 	const duplicatesBefore = entries.some((e) => e.path.endsWith('/duplicateOf'))
 		? await duplicatesOf(db, programId)
 		: {};
+	const hasBlank = entries.some((e) => e.path.endsWith('/role') && e.value === 'blank');
+	const blanks = hasBlank
+		? await blankFigures(
+				db,
+				programId,
+				await knownParameters(db, programId),
+				Math.max(...visits.map((v) => +v.started_at))
+			)
+		: [];
 	const instruments = await instrumentFacts(db, programId);
 	const animals = await ownAnimalsOf(db, programId);
 	const byVisit = new Map<string, EntryRow[]>(visits.map((v) => [v.id, []]));
@@ -132,7 +144,8 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 			animals,
 			trip: v.round_id === null ? null : (trips.get(v.round_id) ?? null),
 			labelsElsewhere: elsewhere.get(v.id) ?? {},
-			duplicatesBefore
+			duplicatesBefore,
+			blanksBefore: usualOfBlanks(blanks, v.id)
 		};
 	});
 }

@@ -117,6 +117,7 @@ export function outcomeOf(visit: VisitFacts, usual: Context['site']['usual'], no
 		trip: visit.trip,
 		labelsElsewhere: visit.labelsElsewhere,
 		duplicatesBefore: visit.duplicatesBefore,
+		blanksBefore: visit.blanksBefore,
 		reportTo: visit.reportTo
 	};
 	const outcome = evaluate(fold(visit.entries), visit.card, context);

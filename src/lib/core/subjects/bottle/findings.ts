@@ -14,7 +14,7 @@ import { stepOfBottle } from './step';
  */
 export const bottle = defineSubject({
 	branches: ['bottles', 'custody', 'plates', 'opening'],
-	knows: ['now_ms', 'trip', 'site', 'timeZone', 'labelsElsewhere', 'duplicatesBefore'],
+	knows: ['now_ms', 'trip', 'site', 'timeZone', 'labelsElsewhere', 'duplicatesBefore', 'blanksBefore'],
 	observe({ sheet, card, context }) {
 		const bottles = sheet.bottles ?? {};
 		const steps = stepsOf(card, 'bottle');
@@ -46,7 +46,7 @@ export const bottle = defineSubject({
 			flags: [
 				...all.flatMap((b) => b.flags),
 				...coolerFlags(sheet, limitsOf(card).cooler_C),
-				...pairFlags(sheet, card, context.duplicatesBefore)
+				...pairFlags(sheet, card, context)
 			]
 		};
 	}

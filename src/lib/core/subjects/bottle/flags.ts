@@ -76,6 +76,11 @@ export const bottleFlags = {
 		(e, said) =>
 			`The blank, bottle ${e.label}, holds ${writeFigure(e.seen)} of ${lower(nameOf(e.parameter, said))}: bottle, water or handling carried it in.`
 	),
+	'blank-as-usual': doubtKind<{ label: string; parameter: ParameterCode; seen: Figure; upTo: Figure; n: number }>(
+		'note',
+		(e, said) =>
+			`The blank, bottle ${e.label}, holds ${writeFigure(e.seen)} of ${lower(nameOf(e.parameter, said))}: no more than your blanks usually do, up to ${writeFigure(e.upTo)} by ${e.n} of them. Samples that hold as little cannot be told from nothing.`
+	),
 	'duplicates-apart': doubtKind<Pair & { apart_percent: number; limit_percent: number }>(
 		'ask',
 		(e, said) =>

@@ -3,7 +3,7 @@ import { limitsOf, type Limits, type MethodCard } from '../../method';
 import type { Sheet } from '../../logbook';
 import { duplicateLimit, ENOUGH_PAIRS } from '../../quality';
 import { amount, figureOf, parameterOf, type Figure, type ParameterCode } from '../../quantity';
-import type { Context } from '../context';
+import type { BlanksBefore, Context } from '../context';
 import { doubt, type Flag } from '../flags';
 import { figuresIn, isUnderLabsLimit } from './found';
 
@@ -11,15 +11,22 @@ type Before = Context['duplicatesBefore'];
 type Amount = ReturnType<typeof amount>;
 
 /** What duplicates and blanks among the bottles say about the others. */
-export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard, before: Before): Flag[] {
+export function pairFlags(
+	{ bottles }: Pick<Sheet, 'bottles'>,
+	card: MethodCard,
+	{ duplicatesBefore: before, blanksBefore = [] }: Pick<Context, 'duplicatesBefore' | 'blanksBefore'>
+): Flag[] {
 	return Object.entries(bottles ?? {}).flatMap(([id, bottle]): Flag[] => {
 		const label = bottle.label ?? id;
 		const path = `bottles/${id}`;
 		const results = Object.entries(figuresIn(bottle)) as [ParameterCode, Figure][];
 		if (bottle.role === 'blank')
-			return results
-				.filter(([parameter, figure]) => !isUnderLabsLimit({ ...bottle.reports?.[parameter], figure }))
-				.flatMap(([parameter, figure]) => notClean(path, label, parameter, figure));
+			return results.flatMap(([parameter, figure]) => {
+				const report = bottle.reports?.[parameter];
+				if (isUnderLabsLimit({ ...report, figure })) return [];
+				const usual = blanksBefore.find((b) => b.parameter === parameter && b.lab === (report?.lab ?? null));
+				return notClean(path, { label, parameter, seen: figure }, card, usual);
+			});
 		if (bottle.role !== 'duplicate') return [];
 		const partner = bottle.duplicateOf === undefined ? undefined : bottles?.[bottle.duplicateOf];
 		if (!partner) return [doubt('duplicate-alone', { path, parameter: null }, { label })];
@@ -31,10 +38,22 @@ export function pairFlags({ bottles }: Pick<Sheet, 'bottles'>, card: MethodCard,
 	});
 }
 
-function notClean(path: string, label: string, parameter: ParameterCode, figure: Figure): Flag[] {
-	const { number, qualifier } = amount(figure);
+/** A blank that holds something: no more than the program's blanks usually do, or something that was carried in. */
+function notClean(
+	path: string,
+	evidence: { label: string; parameter: ParameterCode; seen: Figure },
+	card: MethodCard,
+	usual: BlanksBefore | undefined
+): Flag[] {
+	const { parameter, seen } = evidence;
+	const { number, qualifier } = amount(seen);
 	if (qualifier === 'below' || number === 0) return [];
-	return [doubt('blank-not-clean', { path, parameter }, { label, parameter, seen: figure })];
+	const { unit } = parameterOf(parameter, card.own);
+	const held = figureOf(parameterOf(parameter, card.own), seen);
+	const isUsual = usual !== undefined && qualifier === null && held !== null && amount(held).number <= usual.limit;
+	return isUsual
+		? [doubt('blank-as-usual', { path, parameter }, { ...evidence, upTo: { value: usual.limit, unit }, n: usual.n })]
+		: [doubt('blank-not-clean', { path, parameter }, evidence)];
 }
 
 function apart(

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { amount, figureOf, parameterOf, type OwnParameters, type ParameterCode } from '../../../core/quantity';
+import { blanksSay, type BlanksSay } from '../../../core/quality';
+import type { BlanksBefore } from '../../../core/subjects/context';
 import { foundIn } from '../../../core/subjects/bottle/found';
 import type { Sheet } from '../../../core/logbook';
 import type { Db } from '../connect';
@@ -59,6 +61,33 @@ export async function blankFigures(
 		})
 	);
 }
+
+/** Figures of blanks of one parameter that one lab found, and what they say together. */
+export interface BlanksOfLab extends BlanksSay {
+	parameter: ParameterCode;
+	lab: string;
+	blanks: BlankFigure[];
+}
+
+/** The same by parameter and by who found them: what one lab can tell from nothing, another cannot. */
+export function blanksByLab(figures: readonly BlankFigure[]): BlanksOfLab[] {
+	const groups = new Map<string, BlankFigure[]>();
+	for (const figure of figures) {
+		const name = `${figure.parameter} ${figure.lab}`;
+		groups.set(name, [...(groups.get(name) ?? []), figure]);
+	}
+	return [...groups.values()].map((blanks) => {
+		const { parameter, lab } = blanks[0]!;
+		const values = blanks.flatMap((b) => (b.value === null ? [] : [b.value]));
+		return { parameter, lab, blanks, ...blanksSay(values, blanks.length - values.length) };
+	});
+}
+
+/** Up to which figure blanks usually go, by those of other visits than the one that is held against them. */
+export const usualOfBlanks = (figures: readonly BlankFigure[], visitId: string): BlanksBefore[] =>
+	blanksByLab(figures.filter((f) => f.visitId !== visitId)).flatMap(({ parameter, lab, limits, n }) =>
+		limits === null ? [] : [{ parameter, lab: lab === TYPED ? null : lab, limit: limits.blank, n }]
+	);
 
 /** How many figures that labs found in samples lie under a limit, of one parameter. */
 export async function figuresUnder(
