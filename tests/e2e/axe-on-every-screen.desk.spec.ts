@@ -31,6 +31,7 @@ const officeScreens = [
 		'/apart/blanks',
 		'/library/schemes',
 		'/library/animals/all',
+		'/vouchers/names',
 		'/library/schemes/example-score',
 		'/apart',
 		'/sites',

@@ -32,6 +32,7 @@ const addresses: Record<string, string> = {
 	'/(office)/visits': '/visits?state=waiting&from=2026-02-30&page=-1',
 	'/(office)/visits/[id]': '/visits/01890000-0000-7000-8000-000000000000',
 	'/(office)/vouchers': '/vouchers',
+	'/(office)/vouchers/names': '/vouchers/names',
 	'/(office)/vouchers/labels.pdf': '/vouchers/labels.pdf',
 	'/(office)/shipments': '/shipments',
 	'/(office)/shipments/[id]': '/shipments/01890000-0000-7000-8000-000000000000',

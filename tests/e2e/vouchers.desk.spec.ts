@@ -32,6 +32,13 @@ test.describe('kept animals', () => {
 		await expect(
 			page.getByText(`Voucher ${label} was counted as Hydropsychidae and is Philopotamidae by those who looked again`)
 		).toBeVisible();
+		// what was taken for what, how to tell the two apart, and by whom
+		await page.goto('/vouchers');
+		await page.getByRole('link', { name: 'How often names are right' }).click();
+		const pair = page.getByRole('listitem').filter({ hasText: 'was counted as net-spinning caddisfly Hydropsychidae' });
+		await expect(pair).toContainText(/caddisfly Philopotamidae was counted as .*, once\./);
+		await expect(pair).toContainText(/gills|brush|head/);
+		await expect(page.getByRole('row').filter({ hasText: 'taken for Hydropsychidae' })).toContainText(/right/);
 	});
 });
 

@@ -101,7 +101,16 @@ describe('kinds of animals of a program’s own', () => {
 		expect(await tray.figure('taxa-richness')).toBe(1);
 		expect((await tray.kinds())[0]!.taxon).toMatchObject({ name: 'swimming mayfly', scoresAs: 'Baetidae' });
 		const satchel = await packSatchel(db, tray.who, { now_ms, isFixed: true });
-		expect(Satchel.parse(satchel).animals.map((a) => a.code)).toEqual(['Baetis', 'Baetis-rhodani']);
+		expect(Satchel.parse(satchel).animals.map((a) => [a.code, a.partOf])).toEqual([
+			['Baetis', 'Baetidae'],
+			['Baetis-rhodani', 'Baetis']
+		]);
+		// a genus stays as long as a species is a part of it
+		const [genus] = (await loadLibrary(db, tray.programId)).animals.filter((a) => a['code'] === 'Baetis');
+		expect(await removeRow(db, tray.who, kind, genus!.id, now_ms)).toMatchObject({
+			ok: false,
+			why: expect.stringContaining('Baetis-rhodani') as string
+		});
 	});
 
 	it('that were counted stay on the shelf; those that were not, and what is said of one that is shipped, go', async () => {

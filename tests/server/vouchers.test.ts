@@ -4,6 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { database } from '../../src/lib/server/db/connect';
 import { vouchersOf } from '../../src/lib/server/db/queries/vouchers';
 import { program as programs } from '../../src/lib/server/db/schema';
+import { nameVoucher } from '../../src/lib/server/reviews/judge';
+import { checkedNames, checksOf } from '../../src/lib/server/vouchers/checked';
 import { keepVoucher } from '../../src/lib/server/vouchers/keep';
 import { aDevice, anOpening, aProgram, now_ms, send } from './a-program';
 
@@ -28,7 +30,7 @@ async function withLot(keptIn = 'ethanol') {
 	const as = (role: keyof typeof members) => ({ ...members[role], program: own! });
 	const at = { visitId, voucher: 'v1' };
 	const lot = async () => (await vouchersOf(db, members.coordinator, 9))[0]!;
-	return { at, as, lot };
+	return { at, as, lot, programId, sampler: members.monitor };
 }
 
 describe('the shelf of kept animals', () => {
@@ -60,6 +62,21 @@ describe('the shelf of kept animals', () => {
 		const gone = { why: 'This visit kept no such animals.' };
 		expect(await keepVoucher(db, as('bench'), { ...at, voucher: 'v2' }, { deed: 'top-up' }, now_ms)).toEqual(gone);
 		expect(await keepVoucher(db, as('bench'), { ...at, visitId: v7() }, { deed: 'top-up' }, now_ms)).toEqual(gone);
+	});
+
+	it('tells whose name was right and whose was not, and no phone carries whose', async () => {
+		const { at, as, programId, sampler } = await withLot();
+		expect(await checksOf(db, programId)).toEqual([]);
+		const named = { voucher: at.voucher, taxon: 'Nemouridae' };
+		expect(await nameVoucher(db, as('reviewer'), at.visitId, named, now_ms)).toEqual({ ok: true });
+		const checked = { counted: 'Baetidae', is: 'Nemouridae' };
+		expect(await checksOf(db, programId)).toEqual([{ ...checked, by: sampler.id }]);
+		expect(await checkedNames(db, programId)).toEqual([checked]);
+		// who differ settle nothing
+		expect((await nameVoucher(db, as('coordinator'), at.visitId, { ...named, taxon: 'Perlidae' }, now_ms)).ok).toBe(
+			true
+		);
+		expect(await checksOf(db, programId)).toEqual([]);
 	});
 
 	it('is another program’s: its lots cannot be moved, nor by a reviewer’s hand', async () => {

@@ -182,6 +182,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(office)/visits': 'see-visit',
 	'/(office)/visits/[id]': 'see-visit',
 	'/(office)/vouchers': 'see-visit',
+	'/(office)/vouchers/names': 'see-queue',
 	'/(office)/vouchers/labels.pdf': 'see-visit',
 	'/(office)/lab-reports': 'take-reports',
 	'/(office)/lab-reports/[id]': 'take-reports',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { shippedAnimals } from '../macroinvertebrates';
+import { animalList, shippedAnimals } from '../macroinvertebrates';
 import { archiveTables, type SampledEvent } from '.';
 
 const event: SampledEvent = {
@@ -40,6 +40,19 @@ describe('a sampling as Darwin Core', () => {
 		]);
 		expect(new Set([...occurrences, ...measurements].map((r) => r['eventID']))).toEqual(new Set(['v1/sort']));
 		expect(new Set(occurrences.map((o) => o['occurrenceID'])).size).toBe(3);
+	});
+
+	it('writes a species of the program’s own in two words, with the order of its family', () => {
+		const said = { otherNames: [], tolerance: null, score: null, group: null, countsAs: null };
+		const { of } = animalList([
+			{ ...said, code: 'Baetis-rhodani', name: 'large dark mayfly', rank: 'species', partOf: 'Baetidae' }
+		]);
+		const kinds = [{ code: 'Baetis-rhodani', taxon: of('Baetis-rhodani'), count: 2 }];
+		expect(tables({ ...event, kinds }).occurrences[0]).toMatchObject({
+			scientificName: 'Baetis rhodani',
+			taxonRank: 'species',
+			order: 'Ephemeroptera'
+		});
 	});
 
 	it('makes up neither absences nor numbers', () => {

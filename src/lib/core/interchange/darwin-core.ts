@@ -1,4 +1,4 @@
-import type { Kind } from '../macroinvertebrates';
+import type { Kind, Taxon } from '../macroinvertebrates';
 
 /*
  * Samples of animals as the tables of a Darwin Core Archive: an event for each sampling, the animals found in it, and
@@ -123,6 +123,10 @@ function eventRow(event: SampledEvent): string[] {
 	];
 }
 
+/** "Chironomidae-red" is one look of a family; "Baetis-rhodani" is a species of two words. */
+const scientificName = ({ code, rank }: Taxon): string =>
+	rank === 'species' ? code.replaceAll('-', ' ') : code.split('-')[0]!;
+
 const occurrenceRows = (event: SampledEvent): string[][] =>
 	event.kinds
 		.filter((k) => k.count > 0)
@@ -134,8 +138,7 @@ const occurrenceRows = (event: SampledEvent): string[][] =>
 				`${eventId(event)}/${code}`,
 				'HumanObservation',
 				'present',
-				// "Chironomidae-red" is one look of a family
-				taxon ? taxon.code.split('-')[0]! : 'Animalia',
+				taxon ? scientificName(taxon) : 'Animalia',
 				taxon ? taxon.rank : 'kingdom',
 				taxon && taxon.rank !== 'class' ? taxon.order : '',
 				taxon?.name ?? '',

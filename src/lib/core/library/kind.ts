@@ -40,6 +40,8 @@ export interface Kind {
 	nameOf(row: Row, lookup: Lookup): string;
 	/** Names by which a file or a form may mean it, case aside; the first is `nameOf`. */
 	aliases?(row: Row): string[];
+	/** Rows that name it otherwise than by a field that refers to its kind. */
+	namedBy?(row: Row, library: Library): string[];
 	/** What forbids it. */
 	objections(row: Row, library: Library, today: string): Objection[];
 	/** What is odd but may stand. */
@@ -50,7 +52,7 @@ export interface Kind {
 
 interface KindOf<F extends Fields> extends Omit<
 	Kind,
-	'fields' | 'key' | 'columns' | 'filter' | 'nameOf' | 'aliases' | 'objections' | 'doubts' | 'endedOn'
+	'fields' | 'key' | 'columns' | 'filter' | 'nameOf' | 'aliases' | 'namedBy' | 'objections' | 'doubts' | 'endedOn'
 > {
 	fields: F;
 	key: readonly (keyof F & string)[];
@@ -58,6 +60,7 @@ interface KindOf<F extends Fields> extends Omit<
 	filter?: keyof F & string;
 	nameOf(row: RowOf<F>, lookup: Lookup): string;
 	aliases?(row: RowOf<F>): string[];
+	namedBy?(row: RowOf<F>, library: Library): string[];
 	objections?(row: RowOf<F>, library: Library, today: string): { field: (keyof F & string) | ''; why: string }[];
 	doubts?(row: RowOf<F>, library: Library, today: string): { field: (keyof F & string) | ''; why: string }[];
 	endedOn?(row: RowOf<F>): string | null;

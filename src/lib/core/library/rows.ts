@@ -97,7 +97,9 @@ export const withRow = (library: Library, kind: Kind, row: Row): Library => ({
 export function namedBy(kind: Kind, id: string, library: Library): string[] {
 	const lookup = lookupIn(library);
 	const known = [id, lookup.nameOf([kind.name], id)];
-	return kinds.flatMap((k) =>
+	const row = library[kind.name].find((r) => r.id === id);
+	const otherwise = row ? (kind.namedBy?.(row, library) ?? []) : [];
+	const byFields = kinds.flatMap((k) =>
 		Object.entries(k.fields).flatMap(([name, field]) =>
 			field.refers?.includes(kind.name)
 				? library[k.name]
@@ -106,4 +108,5 @@ export function namedBy(kind: Kind, id: string, library: Library): string[] {
 				: []
 		)
 	);
+	return [...otherwise, ...byFields];
 }

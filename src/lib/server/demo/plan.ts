@@ -1,6 +1,6 @@
 import { v7 } from 'uuid';
 import type { Db } from '../db/connect';
-import { circuit, consumable, drive, gear, ownParameter, place, round, sampler } from '../db/schema';
+import { animal, circuit, consumable, drive, gear, ownParameter, place, round, sampler } from '../db/schema';
 import { teams, type Team } from './season';
 
 /*
@@ -118,6 +118,29 @@ export async function placesAndCircuits(
 		plausibleHigh: 60,
 		ways: ['meter']
 	});
+	// a snail that is told apart beyond its family, and a family that is not told from another any more
+	await tx.insert(animal).values([
+		{
+			programId,
+			id: v7(),
+			code: 'Potamopyrgus',
+			name: 'mud snail',
+			rank: 'genus',
+			partOf: 'Hydrobiidae',
+			otherNames: ['Tateidae'],
+			because: 'It comes with boots and nets: each find is worth knowing.'
+		},
+		{
+			programId,
+			id: v7(),
+			code: 'Acroloxidae',
+			name: 'lake limpet',
+			rank: 'family',
+			partOf: 'Gastropoda',
+			countsAs: 'Ancylidae',
+			because: 'Not told from the river limpet at a tray; one kind since spring 2025.'
+		}
+	]);
 	await tx.insert(gear).values([
 		{
 			programId,

@@ -1,20 +1,10 @@
 import { and, desc, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { stringify } from 'csv-stringify/sync';
-import {
-	exampleSchemes,
-	rowsOfScheme,
-	schemeColumns,
-	schemeFromRows,
-	ScoreScheme,
-	type Checked
-} from '../../core/score-schemes';
+import { exampleSchemes, rowsOfScheme, schemeColumns, schemeFromRows, ScoreScheme } from '../../core/score-schemes';
 import type { AnimalList } from '../../core/macroinvertebrates';
-import { agreedName } from '../../core/subjects/voucher/agreed-name';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
-import { animalsKnown } from '../db/queries/own-animals';
-import { opinionsOf } from '../db/queries/vouchers';
 import { scoreScheme } from '../db/schema';
 import { safe } from '../library/cell';
 import { readCsv } from '../library/read-file';
@@ -84,15 +74,3 @@ export const fileOfScheme = (scheme: ScoreScheme): string =>
 		rowsOfScheme(scheme).map((row) => schemeColumns.map((c) => safe(row[c]))),
 		{ header: true, columns: [...schemeColumns] }
 	);
-
-const MOST_CHECKED = 2_000;
-
-/** What those who looked at kept animals agree that they are, beside what they were counted as. */
-export async function checkedNames(db: Db, programId: string): Promise<Checked[]> {
-	const vouchers = await opinionsOf(db, programId, MOST_CHECKED);
-	const animals = await animalsKnown(db, programId);
-	return vouchers.flatMap(({ id, taxon, opinions }) => {
-		const { name } = agreedName({ opinions: { [id]: opinions ?? {} } }, id, animals);
-		return name === null ? [] : [{ counted: taxon, is: name }];
-	});
-}

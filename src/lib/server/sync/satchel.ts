@@ -18,7 +18,8 @@ import { gearOfRound } from '../plan/gear';
 import { dateOfDay, dayNumber, instantAt } from '../plan/local-day';
 import { loadRoundDay } from '../plan/round-day';
 import { tripsOf } from '../plan/trip';
-import { checkedNames, schemesOf } from '../schemes/keep';
+import { schemesOf } from '../schemes/keep';
+import { checkedNames } from '../vouchers/checked';
 import { seenBefore } from './seen-before';
 import { cursorAt, tip } from './send';
 

@@ -55,6 +55,7 @@
 			)} that nobody looked at again{howMany('top-up') ? `, ${howMany('top-up')} to be topped up` : ''}. Where all who
 			looked agree, the visit counts under their name.
 		</p>
+		{#if data.mayName}<p class="small"><a href="/vouchers/names">How often names are right</a></p>{/if}
 		<OneOf label="Which are shown" words={stateWords} chosen={shown} onchoose={(state) => (shown = state)} />
 		{#if labelsAsked !== null && rows.some(needsVialLabel)}
 			<p class="small">

@@ -14,7 +14,12 @@ import { kind, type Library, type RowOf } from '../kind';
 export const ownAnimalsIn = ({ animals: rows }: Pick<Library, 'animals'>): OwnAnimal[] =>
 	rows.map((row) => OwnAnimal.parse(row));
 
-/** Another kind of animal, by its code; what shipped lists call it is understood too. */
+const CODE = /^[A-Z][a-z]+(-[a-z]+)*$/;
+
+/**
+ * Another kind of animal, by its code; what people call one that is shipped is understood too. Codes are kept as they
+ * are written: the program may tell apart what is shipped as one.
+ */
 function anotherAnimal(label: string, help: string): Field<string | null> {
 	return {
 		label,
@@ -24,7 +29,8 @@ function anotherAnimal(label: string, help: string): Field<string | null> {
 		optionsIn: (library) => animalList(ownAnimalsIn(library)).taxa.map(({ code }) => code),
 		read: (text) => {
 			const given = text.trim();
-			return { value: given === '' ? null : (shippedAnimals.named(given)?.taxon.code ?? given) };
+			if (given === '' || CODE.test(given)) return { value: given || null };
+			return { value: shippedAnimals.named(given)?.taxon.code ?? given };
 		},
 		write: (code) => code ?? ''
 	};
@@ -36,7 +42,7 @@ const fields = {
 		isRequired: true,
 		most: 60,
 		help: 'one word with a capital, such as Baetis, Baetis-rhodani or Chironomidae-red; it stays when the rest changes',
-		pattern: /^[A-Z][a-z]+(-[a-z]+)*$/,
+		pattern: CODE,
 		patternSays: 'a capital, then small letters; further words after dashes'
 	}),
 	name: words({ label: 'Called', isRequired: true, most: 60, help: 'what people say at the tray, such as mayfly' }),
@@ -96,6 +102,8 @@ export const animals = kind({
 	filter: 'rank',
 	nameOf: (row) => row.code,
 	aliases: (row) => [row.code, ...row.otherNames],
+	// one that is shipped stays without what the program says of it
+	namedBy: ({ code }, library) => (shippedAnimals.of(code) ? [] : saidOf(code, library)),
 	objections: (row, library) => {
 		const before = library.animals.find((r) => r.id === row.id) as AnimalRow | undefined;
 		const renamed: Fault[] =
@@ -118,6 +126,10 @@ export const animals = kind({
 		}));
 	}
 });
+
+/** Kinds that were said to belong to it, or were joined to it. */
+const saidOf = (code: string, { animals: rows }: Pick<Library, 'animals'>): string[] =>
+	ownAnimalsIn({ animals: rows }).flatMap((a) => (a.partOf === code || a.countsAs === code ? [a.code] : []));
 
 /** Where it stands among the others. */
 function placeFaults(row: AnimalRow, library: Library): Fault[] {

@@ -57,7 +57,10 @@ export async function vouchersOf(db: Db, member: Member, most: number): Promise<
 	}));
 }
 
-const Opinions = Row.pick({ id: true, taxon: true, opinions: true });
+const Opinions = Row.pick({ id: true, taxon: true, opinions: true }).extend({
+	/** Who gave it the name under which it was counted. */
+	by: z.string()
+});
 
 /** What was said of all animals that the program ever kept, whoever may see their visits: how often a name is wrong. */
 export const opinionsOf = (db: Db, programId: string, most: number): Promise<z.infer<typeof Opinions>[]> =>
@@ -65,8 +68,12 @@ export const opinionsOf = (db: Db, programId: string, most: number): Promise<z.i
 		db,
 		Opinions,
 		sql`
-		select p.key as id, p.value ->> 'taxon' as taxon, v.sheet -> 'opinions' -> p.key as opinions
+		select p.key as id, p.value ->> 'taxon' as taxon, v.sheet -> 'opinions' -> p.key as opinions, named.by_member_id as by
 		from visit v cross join jsonb_each(v.sheet -> 'vouchers') p
+		cross join lateral (
+			select by_member_id from entry where program_id = v.program_id and visit_id = v.id
+				and path = 'vouchers/' || p.key || '/taxon' and op = 'set' order by at desc limit 1
+		) named
 		where v.program_id = ${programId} and v.sheet ? 'vouchers' and p.value ? 'taxon'
 		order by v.started_at desc, p.key limit ${most}`
 	);

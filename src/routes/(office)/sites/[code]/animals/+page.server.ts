@@ -6,7 +6,8 @@ import { database } from '$lib/server/db/connect';
 import { animalsOf } from '$lib/server/db/queries/animals';
 import { ownAnimalsOf } from '$lib/server/db/queries/own-animals';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
-import { checkedNames, schemesOf } from '$lib/server/schemes/keep';
+import { schemesOf } from '$lib/server/schemes/keep';
+import { checkedNames } from '$lib/server/vouchers/checked';
 import type { PageServerLoad } from './$types';
 
 /** Samplings beside each other: more do not fit a page. */
