@@ -52,3 +52,16 @@ test('a file is looked at, its names are asked, it is written once, and struck a
 	await brought.getByRole('button', { name: /^Strike these counts/ }).click();
 	await expect(brought).toHaveCount(0);
 });
+
+test('a table with a column for each sample is read as it is', async ({ page }) => {
+	await page.goto('/sites/animals/counts');
+	await page
+		.getByLabel('or paste its rows')
+		.fill('taxon,EB2 4 May 2024,HO1 4 May 2024\nBaetidae,30,2\nPerlidae,0,4\nAsellidae,,11');
+	await page.getByLabel('Whose counts').fill('a museum’s table');
+	await page.getByRole('button', { name: /^Look/ }).click();
+	await page.getByLabel('For a day without a visit').selectOption({ index: 1 });
+	const samples = page.getByRole('list', { name: 'Samples of the file' }).getByRole('listitem');
+	await expect(samples.filter({ hasText: 'EB2' }).first()).toContainText('30 animals');
+	await expect(samples.filter({ hasText: 'HO1' }).first()).toContainText('17 animals');
+});

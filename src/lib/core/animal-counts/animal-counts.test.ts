@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CountMapping, planCounts, writesOf, type KnownTray } from '.';
+import { CountMapping, planCounts, rowsOfColumns, writesOf, type KnownTray } from '.';
 
 const tray = (over: Partial<KnownTray> = {}): KnownTray => ({
 	visitId: '0196c0de-0000-7000-8000-000000000001',
@@ -60,6 +60,27 @@ describe('a file of counts made elsewhere', () => {
 			{ code: 'Gammaridae', count: 5 }
 		]);
 		expect(sample.doubts).toEqual(['Counted together as Baetidae: Baetidae 30 and Baetis rhodani 12.']);
+	});
+
+	it('may have a column for each sample, named by its label or by site and day; other columns are asked about', () => {
+		const table = file(`
+			taxon | TE2-2605-A | EB1, 3 May 2026 | Total
+			Baetidae | 30 | 4 | 34
+			Perlidae | 0 | 2 | 2
+			Betidae | - | | 0
+			Asellidae | 3.5 | | 3.5
+		`);
+		const rows = rowsOfColumns(table, options());
+		const { samples, strange, unknown, missingFields } = planCounts(rows, options({ opensAs: 'count' }));
+		expect([missingFields, strange, unknown]).toEqual([[], [], [{ heading: 'Total', example: '34' }]]);
+		expect(samples.map((s) => [s.name, s.verdict, s.animals])).toEqual([
+			['TE2-2605-A', 'refused', 30],
+			['EB1, Sun 3 May 2026', 'opens', 6]
+		]);
+		expect(samples[0]!.why[0]).toContain('“3.5” is no whole number of animals');
+		// rows of one count each, and headings that name no sample, stay as they are
+		for (const text of ['sample | taxon | count\nTE2-2605-A | Baetidae | 3', 'taxon | Monday\nBaetidae | 3'])
+			expect(rowsOfColumns(file(text), options())).toEqual(file(text));
 	});
 
 	it('waits as a whole where one name is not known, and is taken once that was said', () => {

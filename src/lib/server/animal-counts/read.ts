@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { planCounts, type CountPlan } from '../../core/animal-counts';
+import { planCounts, rowsOfColumns, type CountPlan } from '../../core/animal-counts';
 import { animalList, type AnimalList } from '../../core/macroinvertebrates';
 import { readCsv } from '../library/read-file';
 
@@ -21,9 +21,10 @@ export function readCounts(text: string, options: Parameters<typeof planCounts>[
 	const read = readCsv(text);
 	if ('why' in read) return read;
 	if (read.rows.length === 0) return { why: 'There is no row under the headings of this file.' };
-	if (read.rows.length > MOST_ROWS)
-		return { why: `${read.rows.length} rows; at most ${MOST_ROWS} are taken at once. Bring it in in parts.` };
-	const plan = planCounts(read.rows, options);
+	const rows = rowsOfColumns(read.rows, options);
+	if (rows.length > MOST_ROWS)
+		return { why: `${rows.length} counts; at most ${MOST_ROWS} are taken at once. Bring it in in parts.` };
+	const plan = planCounts(rows, options);
 	const animals = animalList(options.animals);
 	if (plan.strange.length > MOST_ASKED)
 		return {

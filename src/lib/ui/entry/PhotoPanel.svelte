@@ -23,9 +23,10 @@
 	let isBusy = $state(false);
 	/** The sheet that is being drawn on: an empty one, or a photo by its address. */
 	let sketch = $state<{ on: string | null } | null>(null);
+	/** Those of a compartment of the tray are shown beside it. */
 	const mine = $derived(
 		Object.entries(screen.sheet.photos ?? {}).filter(
-			([, p]) => p.sha256 !== undefined && (p.of === of || also.includes(p.of ?? ''))
+			([, p]) => p.sha256 !== undefined && p.compartment === undefined && (p.of === of || also.includes(p.of ?? ''))
 		)
 	);
 

@@ -20,7 +20,9 @@
 	const isThere = $derived(
 		writer.lines.has(path) ||
 			writer.drafts[path] !== undefined ||
-			Object.values(screen.sheet.photos ?? {}).some((p) => p.of === step.title || also.includes(p.of ?? ''))
+			Object.values(screen.sheet.photos ?? {}).some(
+				(p) => p.compartment === undefined && (p.of === step.title || also.includes(p.of ?? ''))
+			)
 	);
 </script>
 

@@ -63,8 +63,8 @@
 	<h1 class="ruled">Counts made elsewhere</h1>
 	<p>
 		Animals that somebody counted at a table of their own, from a file: a row for each kind of each sample, with the
-		sample’s label or its site and day, the animal, and how many. It is looked at first; nothing is written before you
-		have said so.
+		sample’s label or its site and day, the animal, and how many; or a row for each kind, and a column for each sample
+		with its label or site and day on top. It is looked at first; nothing is written before you have said so.
 	</p>
 	<form
 		bind:this={looker}
