@@ -101,6 +101,17 @@ describe('animals of a program’s own', () => {
 		expect(joined.isWithin('Ancylidae', 'Planorbidae')).toBe(true);
 	});
 
+	it('that belong to one that was joined belong to the other by now, and score as it', () => {
+		const joined = animalList([
+			own({ code: 'Ancylidae', rank: 'family', countsAs: 'Planorbidae' }),
+			own({ code: 'Ancylus', rank: 'genus', partOf: 'Ancylidae' })
+		]);
+		expect(joined.of('Ancylus')).toMatchObject({ within: ['Planorbidae', 'Gastropoda'], scoresAs: 'Planorbidae' });
+		expect(joined.isWithin('Ancylus', 'Planorbidae')).toBe(true);
+		const kinds = kindsOf({ Ancylus: 2, Planorbidae: 5 }, joined);
+		expect(kindsThatCount(kinds).map((k) => k.code)).toEqual(['Ancylus']);
+	});
+
 	it('override what is shipped in name and values, and leave the rest', () => {
 		const called = animalList([own({ code: 'Gammaridae', rank: 'family', name: 'river shrimp', tolerance: 5 })]);
 		expect(called.of('Gammaridae')).toMatchObject({ name: 'river shrimp', tolerance: 5, score: 6, order: 'Amphipoda' });

@@ -62,6 +62,9 @@ function listOf(own: readonly OwnAnimal[]): AnimalList {
 		}
 		return now;
 	};
+	// what belongs to a kind that was joined belongs to the other by now
+	for (const [code, taxon] of known)
+		known.set(code, { ...taxon, within: taxon.within.map(current), scoresAs: current(taxon.scoresAs) });
 	const of = (code: string): Taxon | null => known.get(current(code)) ?? null;
 	const taxa = besideRelatives([...known.values()].filter(({ code }) => current(code) === code));
 	const words = [
