@@ -43,8 +43,9 @@ class FieldStore extends Dexie {
 	marks!: Table<{ key: string; value: string }, string>;
 
 	constructor() {
-		// strict: a write is on the disk before it counts as done, so that a phone may go dark at any moment
-		super('keen-riffle', { chromeTransactionDurability: 'strict' });
+		// strict: a write is on the disk before it counts as done, so that a phone may go dark at any moment. No cache of
+		// answers: the screen shows what a hand wrote before the disk has it, and keeping one up cost more with every key
+		super('keen-riffle', { chromeTransactionDurability: 'strict', cache: 'disabled' });
 		this.version(1).stores({
 			entries: 'id, visitId, path, [state+by], state',
 			drafts: 'key',

@@ -9,6 +9,7 @@ export {
 	midSectionDischarge,
 	midSectionWorking,
 	type Gauging,
+	type MidSection,
 	type Panel
 } from './velocity-area';
 // how sure, and where next

@@ -1,6 +1,6 @@
 import { atLeast, orDefault } from '../quantity';
-import { stations, type Section } from './section';
-import { midSectionDischarge, total } from './velocity-area';
+import type { Section } from './section';
+import { midSectionDischarge, total, type MidSection } from './velocity-area';
 
 export interface InterpolatedVariance {
 	discharge_m3_s: number;
@@ -20,13 +20,12 @@ export type SectionWithFractions = Section & { systematicFraction?: number | nul
 /**
  * How sure a mid-section discharge is, judged by how well each vertical can be guessed from its two neighbours: the
  * interpolated variance estimator of Cohn, Kiang & Mason 2013 (J. Hydraul. Eng. 139). Edges never count as
- * neighbours. Fewer than three verticals leave the uncertainty null; so does a discharge of 0. RangeError where the
- * section is not one.
+ * neighbours. Fewer than three verticals leave the uncertainty null; so does a discharge of 0. `known`, the section's
+ * own discharge, saves working it out again. RangeError where the section is not one.
  */
-export function iveUncertainty(section: SectionWithFractions): InterpolatedVariance {
+export function iveUncertainty(section: SectionWithFractions, known?: MidSection): InterpolatedVariance {
 	const { systematic, widthFraction } = fractionsOf(section);
-	const { discharge_m3_s, panels } = midSectionDischarge(section);
-	const { b, d, v } = stations(section);
+	const { discharge_m3_s, panels } = known ?? midSectionDischarge(section);
 	const n = section.verticals.length;
 	const verticalsUsed = Math.max(0, n - 2);
 	if (verticalsUsed === 0)
@@ -40,12 +39,14 @@ export function iveUncertainty(section: SectionWithFractions): InterpolatedVaria
 			varianceShares: null
 		};
 
-	const spread = { depthSd_m: interpolationSd(b, d), velocitySd_m_s: interpolationSd(b, v) };
-	const variances = panels
-		.slice(1, -1)
-		.map((p, i) =>
-			varianceOf({ width_m: p.width_m, depth_m: d[i + 1]!, velocity_m_s: v[i + 1]! }, spread, widthFraction)
+	const at = panels.map((p) => p.distance_m);
+	const interpolationSdOf = (what: 'depth_m' | 'velocity_m_s') =>
+		interpolationSd(
+			at,
+			panels.map((p) => p[what])
 		);
+	const spread = { depthSd_m: interpolationSdOf('depth_m'), velocitySd_m_s: interpolationSdOf('velocity_m_s') };
+	const variances = panels.slice(1, -1).map((panel) => varianceOf(panel, spread, widthFraction));
 	const variance = total(variances);
 	const relativeUncertainty = relativeFrom(variance, discharge_m3_s, systematic);
 	return {

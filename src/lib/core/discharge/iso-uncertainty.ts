@@ -1,6 +1,6 @@
 import { atLeast } from '../quantity';
 import { orderedVerticals, type Section, type Vertical } from './section';
-import { midSectionDischarge } from './velocity-area';
+import { midSectionDischarge, type MidSection } from './velocity-area';
 
 export interface IsoComponents {
 	systematicPercent: number;
@@ -13,15 +13,15 @@ export interface IsoComponents {
 /**
  * Uncertainty of a mid-section discharge from the components of ISO 748:2007, one standard uncertainty in percent.
  * The number of verticals and of points in each carry the standard's tabled figures (three points: taken as two).
- * Fewer than five verticals, or a discharge of 0, leave it null. RangeError for a negative component or another
- * number of points.
+ * Fewer than five verticals, or a discharge of 0, leave it null. `known`, the section's own discharge, saves working
+ * it out again. RangeError for a negative component or another number of points.
  */
-export function isoUncertainty(section: Section<Vertical & { points: number }> & IsoComponents) {
+export function isoUncertainty(section: Section<Vertical & { points: number }> & IsoComponents, known?: MidSection) {
 	const [us, ub, ud, uc, ue] = (
 		['systematicPercent', 'widthPercent', 'depthPercent', 'calibrationPercent', 'exposurePercent'] as const
 	).map((name) => atLeast(name, section[name], 0)) as [number, number, number, number, number];
 	const verticals = orderedVerticals(section);
-	const { discharge_m3_s, panels } = midSectionDischarge(section);
+	const { discharge_m3_s, panels } = known ?? midSectionDischarge(section);
 	const scatter = verticals.reduce((sum, { points }, i) => {
 		const q = panels[i + 1]!.discharge_m3_s;
 		return sum + q ** 2 * (ub ** 2 + ud ** 2 + pointsPercent(points) ** 2 + (uc ** 2 + ue ** 2) / points);

@@ -22,7 +22,7 @@ export interface Gauging<P extends Panel = Panel> {
  * Discharge by the mid-section method: each station carries the water halfway to its neighbours.
  * Panels from edge to edge, edges included. ISO 748:2007. RangeError where the section is not one.
  */
-export function midSectionDischarge(section: Section): Gauging<MidPanel> {
+export function midSectionDischarge(section: Section): MidSection {
 	const { b, d, v } = stations(section);
 	const last = b.length - 1;
 	const panels = b.map((distance_m, i) => {
@@ -89,6 +89,9 @@ export function meanDepthDischarge({ edges, verticals, depthDivisor }: Section &
 
 export type MidPanel = Panel & { distance_m: number; depth_m: number; velocity_m_s: number };
 
+/** A discharge by the mid-section method, from which the figures of how sure it is go on. */
+export type MidSection = Gauging<MidPanel>;
+
 /** What one panel carries: its width × depth × velocity. */
 const panelStep = (p: Pick<MidPanel, 'width_m' | 'depth_m' | 'velocity_m_s'>) =>
 	times(given(p.width_m, 'm'), given(p.depth_m, 'm'), given(p.velocity_m_s, 'm/s'));
@@ -97,7 +100,7 @@ const panelStep = (p: Pick<MidPanel, 'width_m' | 'depth_m' | 'velocity_m_s'>) =>
  * How a mid-section gauging comes about: what each panel carries, added up. Panels that carry nothing are left out;
  * null where none does. ISO 748:2007, 8.2.
  */
-export function midSectionWorking({ panels }: Gauging<MidPanel>): Working | null {
+export function midSectionWorking({ panels }: MidSection): Working | null {
 	const [first, ...rest] = panels.filter((p) => p.discharge_m3_s !== 0).map(panelStep);
 	return first ? { step: plus(first, ...rest), unit: 'm³/s' } : null;
 }

@@ -23,11 +23,17 @@ export interface Key {
 	answers: readonly Answer[];
 }
 
+/** Of one character: the chance of each state for each taxon, slips taken in. */
+export interface Likelihood {
+	rows: number[][];
+	/** Σ p log₂ p of each row: how sure the answer is once the taxon is known. */
+	bitsOf: number[];
+}
+
 /** A key that was checked: chances with slips taken in, and what was answered. */
 export interface CheckedKey {
 	prior: number[];
-	/** By character: the chance of each state for each taxon, slips taken in. */
-	likelihood: Map<string, number[][]>;
+	likelihood: Map<string, Likelihood>;
 	/** The states of those that were answered, by character. */
 	seen: { id: string; state: number }[];
 	asked: Set<string>;
@@ -75,10 +81,14 @@ export function readyKey(key: Omit<Key, 'answers'>): (answers: readonly Answer[]
 /** A key as it is given, or one that was checked before. */
 export const checkedOnce = (key: Key | CheckedKey): CheckedKey => ('likelihood' in key ? key : checkedKey(key));
 
-const withSlips = ({ states, chance }: Character, slips: number): number[][] => {
+/** One part of an entropy, in bits. */
+export const bits = (p: number): number => (p === 0 ? 0 : p * Math.log2(p));
+
+function withSlips({ states, chance }: Character, slips: number): Likelihood {
 	const even = 1 / states.length;
-	return chance.map((row) => states.map((_, s) => (1 - slips) * (row ? row[s]! : even) + slips * even));
-};
+	const rows = chance.map((row) => states.map((_, s) => (1 - slips) * (row ? row[s]! : even) + slips * even));
+	return { rows, bitsOf: rows.map((row) => row.reduce((sum, p) => sum + bits(p), 0)) };
+}
 
 function unique(what: string, names: readonly string[]): void {
 	const twice = names.find((name, i) => names.indexOf(name) !== i);

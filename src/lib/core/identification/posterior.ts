@@ -1,10 +1,10 @@
 import { openShare, orDefault } from '../quantity';
-import { checkedOnce, type CheckedKey, type Key } from './key';
+import { bits, checkedOnce, type CheckedKey, type Key, type Likelihood } from './key';
 
 /** ln of what each taxon makes of the answers, its prior with it; −∞ where it cannot be. */
 const logWeights = ({ prior, likelihood, seen }: CheckedKey): number[] =>
 	prior.map((q, taxon) =>
-		seen.reduce((sum, { id, state }) => sum + Math.log(likelihood.get(id)![taxon]![state]!), Math.log(q))
+		seen.reduce((sum, { id, state }) => sum + Math.log(likelihood.get(id)!.rows[taxon]![state]!), Math.log(q))
 	);
 
 /** ln Σ exp, without underflow. */
@@ -34,8 +34,6 @@ export function posterior(asked: Key | CheckedKey): {
 	return { evidence: Math.exp(logEvidence), posterior: chancesOf(key), logEvidence };
 }
 
-const bits = (p: number) => (p === 0 ? 0 : p * Math.log2(p));
-
 /**
  * How unsure it is what an animal may be, in bits, and how many of them each character that was not asked yet would take away, the most
  * telling first. RangeError as for the key. Shannon 1948; Lindley 1956.
@@ -51,19 +49,24 @@ export function nextQuestions(asked: Key | CheckedKey): {
 	const questions = [...key.likelihood]
 		.filter(([id]) => !key.asked.has(id))
 		// what differs by less than arithmetic is sure of is the same, and goes by name
-		.map(([id, rows]) => ({ id, gain: Number(gainOf(rows, chances).toFixed(12)) }));
+		.map(([id, likelihood]) => ({ id, gain: Number(gainOf(likelihood, chances).toFixed(12)) }));
 	return { entropy, questions: questions.sort((a, b) => b.gain - a.gain || (a.id < b.id ? -1 : 1)) };
 }
 
-/** What a character tells: Σ p L log₂(L / P), over taxa and states. */
-function gainOf(rows: readonly (readonly number[])[], chances: readonly number[]): number {
-	const states = rows[0]!.map((_, s) => chances.reduce((sum, p, taxon) => sum + p * rows[taxon]![s]!, 0));
-	const told = chances.reduce(
-		(sum, p, taxon) =>
-			sum +
-			rows[taxon]!.reduce((inner, l, s) => (p === 0 || l === 0 ? inner : inner + p * l * Math.log2(l / states[s]!)), 0),
-		0
-	);
+/**
+ * What a character tells: how unsure its answer is, less how unsure it would be if the taxon were known;
+ * Σ p L log₂ L − Σ P log₂ P. With every answer each character is asked, so that this is a plain loop.
+ */
+function gainOf({ rows, bitsOf }: Likelihood, chances: readonly number[]): number {
+	const states = rows[0]!.map(() => 0);
+	let told = 0;
+	for (let taxon = 0; taxon < chances.length; taxon++) {
+		const p = chances[taxon]!;
+		const row = rows[taxon]!;
+		for (let s = 0; s < row.length; s++) states[s]! += p * row[s]!;
+		told += p * bitsOf[taxon]!;
+	}
+	for (const p of states) told -= bits(p);
 	return Math.max(0, told);
 }
 
@@ -83,7 +86,7 @@ export function surprise(asked: Key & { noneShare?: number | null }): {
 } {
 	const { key, log, randomBits, noneChance } = heldAgainstNone(asked, asked.noneShare);
 	if (log === -Infinity) return { bits: null, randomBits, noneChance, tail: 0 };
-	const sizes = key.seen.map(({ id }) => key.likelihood.get(id)![0]!.length);
+	const sizes = key.seen.map(({ id }) => key.likelihood.get(id)!.rows[0]!.length);
 	return { bits: -log / Math.LN2, randomBits, noneChance, tail: tailOf(key, sizes, Math.exp(log)) };
 }
 
@@ -97,7 +100,7 @@ export const chanceOfNone = (asked: Key | CheckedKey, noneShare: number): number
 function heldAgainstNone(asked: Key | CheckedKey, noneShare: number | null | undefined) {
 	const key = checkedOnce(asked);
 	const none = openShare('noneShare', orDefault(noneShare, 0.05));
-	const randomBits = key.seen.reduce((sum, { id }) => sum + Math.log2(key.likelihood.get(id)![0]!.length), 0);
+	const randomBits = key.seen.reduce((sum, { id }) => sum + Math.log2(key.likelihood.get(id)!.rows[0]!.length), 0);
 	const log = logSum(logWeights(key));
 	const logNone = Math.log(none) - randomBits * Math.LN2;
 	const noneChance = log === -Infinity ? 1 : 1 / (1 + Math.exp(Math.log(1 - none) + log - logNone));

@@ -58,8 +58,7 @@ export function fold(given: readonly Entry[]): Folded {
  * concluded from it need not be concluded again.
  */
 export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
-	const entries = onceInOrder(given);
-	const fresh = since(known.entries, entries);
+	const { entries, fresh } = goneOn(known.entries, given);
 	if (entries.length !== known.entries.length + fresh.length) return fold(given); // something known is given no more
 	if (fresh.length === 0) return known;
 	const changed = [...new Set(fresh.map((e) => e.path))];
@@ -87,16 +86,22 @@ export function foldOnto(known: Folded, given: readonly Entry[]): Folded {
 	return { sheet, lines: sorted, conflicts: conflictsOf(sorted), entries };
 }
 
-/** A logbook as it is kept is in order already, and with every key it is looked at again. */
-const isOnceInOrder = (given: readonly Entry[]) => given.every((e, i) => i === 0 || inOrder(given[i - 1]!, e) < 0);
+/** A logbook as it is kept is in order already; `sure`: so many from the first are known to be. */
+const isOnceInOrder = (given: readonly Entry[], sure = 1) =>
+	given.slice(sure).every((e, i) => inOrder(given[sure + i - 1]!, e) < 0);
 const onceInOrder = (given: readonly Entry[]): Entry[] =>
 	isOnceInOrder(given) ? [...given] : [...new Map(given.map((e) => [e.id, e])).values()].sort(inOrder);
 
-/** Those of the entries that were not known; mostly what was known comes first, in the same order. */
-function since(known: readonly Entry[], entries: readonly Entry[]): Entry[] {
-	if (known.every((e, i) => e.id === entries[i]?.id)) return entries.slice(known.length);
+/**
+ * All entries once and in order, and those that were not known. Mostly what was known comes first and in its order:
+ * with every tap only what is new is put in order, not the hundreds before it.
+ */
+function goneOn(known: readonly Entry[], given: readonly Entry[]): { entries: Entry[]; fresh: Entry[] } {
+	const isNext = known.length > 0 && known.every((e, i) => e === given[i] || e.id === given[i]?.id);
+	if (isNext && isOnceInOrder(given, known.length)) return { entries: [...given], fresh: given.slice(known.length) };
+	const entries = onceInOrder(given);
 	const had = new Set(known.map((e) => e.id));
-	return entries.filter((e) => !had.has(e.id));
+	return { entries, fresh: entries.filter((e) => !had.has(e.id)) };
 }
 
 /** What stands at a place, from all that was written there; null where the sheet has no such place. */
@@ -130,11 +135,13 @@ function counted(path: string, history: Entry[]): Line {
 
 type Branch = Record<string, unknown>;
 
-function put(branch: Branch, [key, ...rest]: string[], value: unknown): void {
-	if (key === undefined) return;
-	if (rest.length === 0) return void (branch[key] = value);
-	if (!Object.hasOwn(branch, key)) branch[key] = {}; // own keys only: an id such as "constructor" is just an id
-	put(branch[key] as Branch, rest, value);
+function put(sheet: Branch, keys: readonly string[], value: unknown): void {
+	let branch = sheet;
+	for (const key of keys.slice(0, -1)) {
+		if (!Object.hasOwn(branch, key)) branch[key] = {}; // own keys only: an id such as "constructor" is just an id
+		branch = branch[key] as Branch;
+	}
+	branch[keys.at(-1)!] = value;
 }
 
 /** A copy of the branch with another value where there was one already: its keys keep their order. */

@@ -82,23 +82,23 @@ export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'fr
  * never one that was rejected, while there is another.
  */
 export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded): Determination[] {
-	const found = judged.map((d) => d.parameter);
-	return inUsualOrder(found).flatMap((parameter): Determination[] => {
-		const all = judged.filter((d) => d.parameter === parameter);
+	const of = new Map<ParameterCode, Judged[]>();
+	for (const d of judged) of.set(d.parameter, [...(of.get(d.parameter) ?? []), d]);
+	return inUsualOrder([...of.keys()]).flatMap((parameter): Determination[] => {
+		const all = of.get(parameter)!;
 		const left = all.filter((d) => d.status !== 'rejected');
 		const asked = sheet.reported?.[parameter];
 		const entry = lines.get(`reported/${parameter}`)?.live;
 		const wanted = left.find((d) => d.from === asked?.from);
-		const first = wanted ?? left[0] ?? all[0];
+		const first = wanted ?? left[0] ?? all[0]!;
 		const choice =
 			wanted && asked && entry
 				? { reason: asked.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() }
 				: null;
-		return [...all.filter((d) => d === first), ...all.filter((d) => d !== first)].map((d) => ({
-			...d,
-			isReported: d === first,
-			choice: d === first ? choice : null
-		}));
+		return [
+			{ ...first, isReported: true, choice },
+			...all.filter((d) => d !== first).map((d) => ({ ...d, isReported: false, choice: null }))
+		];
 	});
 }
 

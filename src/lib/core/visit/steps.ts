@@ -49,53 +49,53 @@ export function missingOf(states: readonly StepState[], card: MethodCard): Missi
  */
 export function orderFlags(folded: Folded, card: MethodCard): Flag[] {
 	if (folded.sheet.opening?.isOnPaper) return [];
-	const begunAt = firstWritten(folded);
-	const beganAt = (step: Step) => begunAt.get(placesOf(step)[0]!);
-	return orderedPairs(card).flatMap(({ first, then, because }): Flag[] => {
-		const a = beganAt(first);
-		const b = beganAt(then);
+	const { pairs, places } = orderOf(card);
+	const begunAt = firstWritten(folded, places);
+	return pairs.flatMap(({ first, then, because }): Flag[] => {
+		const a = begunAt.get(first.place);
+		const b = begunAt.get(then.place);
 		if (a === undefined || b === undefined || a <= b) return [];
-		const at = { path: placesOf(then)[0]!, parameter: kindOf(then).parameter(then) };
-		return [doubt('out-of-order', at, { first: first.title, then: then.title, because })];
+		const at = { path: then.place, parameter: kindOf(then.step).parameter(then.step) };
+		return [doubt('out-of-order', at, { first: first.step.title, then: then.step.title, because })];
 	});
 }
 
-/**
- * When the first line still standing was written, by branch of the sheet: `arrival`, `readings/conductivity`,
- * `bottles/bacteria`.
- */
-function firstWritten({ lines }: Folded): Map<string, string> {
+/** When the first line still standing was written at each of the places: `arrival`, `bottles/bacteria`. */
+function firstWritten({ lines }: Folded, places: readonly string[]): Map<string, string> {
 	const first = new Map<string, string>();
-	const note = (place: string, said: string) => {
-		const before = first.get(place);
-		if (before === undefined || said < before) first.set(place, said);
-	};
 	for (const line of lines.values()) {
 		if (!line.live) continue;
-		const { root, branch, said } = begun(line);
-		note(root, said);
-		note(branch, said);
+		for (const place of places) {
+			if (!isAt(line.path, place)) continue;
+			const said = begunAt(line);
+			const before = first.get(place);
+			if (before === undefined || said < before) first.set(place, said);
+		}
 	}
 	return first;
 }
 
-const begun = remembered(({ path, value, history }: Line) => {
-	const slash = path.indexOf('/');
-	const second = path.indexOf('/', slash + 1);
-	return {
-		root: slash === -1 ? path : path.slice(0, slash),
-		branch: second === -1 ? path : path.slice(0, second),
-		// text of one form, which sorts as the instants do
-		said: path.endsWith('/filledAt') ? new Date(String(value)).toISOString() : history[0]!.at
-	};
-});
+const isAt = (path: string, place: string) =>
+	path.startsWith(place) && (path.length === place.length || path[place.length] === '/');
+
+/** Text of one form, which sorts as the instants do. */
+const begunAt = ({ path, value, history }: Line) =>
+	path.endsWith('/filledAt') ? new Date(String(value)).toISOString() : history[0]!.at;
 
 /**
  * The pairs of steps that a card's rules put one before the other; the rules about every other step say nothing of a
  * slip.
  */
-const orderedPairs = remembered((card: MethodCard) =>
-	card.rules
+const orderOf = remembered((card: MethodCard) => {
+	const placed = (step: Step) => ({ step, place: placesOf(step)[0]! });
+	const pairs = card.rules
 		.filter((rule) => rule.first !== '*' && rule.then !== '*')
-		.flatMap((rule) => pairsOf(rule, card.steps).map(({ first, then }) => ({ first, then, because: rule.because })))
-);
+		.flatMap((rule) =>
+			pairsOf(rule, card.steps).map(({ first, then }) => ({
+				first: placed(first),
+				then: placed(then),
+				because: rule.because
+			}))
+		);
+	return { pairs, places: [...new Set(pairs.flatMap(({ first, then }) => [first.place, then.place]))] };
+});

@@ -6,6 +6,7 @@ import {
 	midSectionDischarge,
 	midSectionWorking,
 	nextBestVertical,
+	type MidSection,
 	type Section,
 	type Vertical
 } from '../../discharge';
@@ -151,10 +152,10 @@ function workIfPossible(
 	card: MethodCard
 ): string | null {
 	try {
-		work(view, section, complete);
+		const mid = midSectionDischarge(section);
+		work(view, section, complete, mid);
 		// one velocity for all verticals says nothing of how they differ
-		if (method === 'sweep') view.next = null;
-		else if (!view.provisional && complete.length >= ENOUGH_VERTICALS) howSure(view, section, complete, card);
+		if (method !== 'sweep') howSure(view, section, complete, mid, card);
 		return null;
 	} catch (error) {
 		if (error instanceof RangeError) return error.message;
@@ -162,20 +163,32 @@ function workIfPossible(
 	}
 }
 
-/** How sure, both ways: by the scatter between verticals, and by the standard's table. The larger counts. */
-function howSure(view: GaugingView, section: Section, complete: readonly Complete[], card: MethodCard): void {
+/**
+ * How sure, both ways: by the scatter between verticals, and by the standard's table. The larger counts. And where one
+ * more vertical would help most.
+ */
+function howSure(
+	view: GaugingView,
+	section: Section,
+	complete: readonly Complete[],
+	mid: MidSection,
+	card: MethodCard
+): void {
+	const scatter = iveUncertainty(section, mid);
+	view.next = nextBestVertical(section, scatter);
+	if (view.provisional || complete.length < ENOUGH_VERTICALS) return;
+	view.uncertainty = scatter;
 	const limits = limitsOf(card);
-	view.uncertainty = iveUncertainty(section);
-	view.byTable_percent = isoUncertainty({
-		edges: section.edges,
-		verticals: complete,
+	const components = {
 		systematicPercent: limits.sectionSystematic_percent,
 		widthPercent: limits.sectionWidth_percent,
 		depthPercent: limits.sectionDepth_percent,
 		calibrationPercent: limits.sectionMeter_percent,
 		exposurePercent: limits.sectionExposure_percent
-	}).expandedPercent;
-	const both = [view.uncertainty.expandedPercent, view.byTable_percent].filter((p) => p !== null);
+	};
+	const byTable = isoUncertainty({ edges: section.edges, verticals: complete, ...components }, mid);
+	view.byTable_percent = byTable.expandedPercent;
+	const both = [scatter.expandedPercent, view.byTable_percent].filter((p) => p !== null);
 	view.expanded_percent = both.length ? Math.max(...both.map(Math.abs)) : null;
 }
 
@@ -211,15 +224,13 @@ function sectionSoFar(
  * The figures of a section, by every arithmetic; the one in use gives the discharge. Throws RangeError where it is no
  * section.
  */
-function work(view: GaugingView, section: Section, complete: readonly { id: string }[]): void {
-	const mid = midSectionDischarge(section);
+function work(view: GaugingView, section: Section, complete: readonly { id: string }[], mid: MidSection): void {
 	const share = new Map(complete.map((v, i) => [v.id, mid.panels[i + 1]!.percent]));
 	view.verticals = view.verticals.map((v) => ({ ...v, share_percent: share.get(v.id) ?? null }));
 	view.width_m = mid.width_m;
 	view.area_m2 = mid.area_m2;
 	view.discharge_m3_s = mid.discharge_m3_s;
 	view.meanVelocity_m_s = mid.meanVelocity_m_s;
-	view.next = nextBestVertical(section);
 	view.working = midSectionWorking(mid);
 	const simple = meanDepthDischarge({ ...section, depthDivisor: 'nPlusOne' });
 	view.arithmetics = [

@@ -1,5 +1,6 @@
-import { instantOf, type Entry, type Folded, type Sheet } from '../../logbook';
+import { instantOf, type Entry, type Folded, type Line, type Sheet } from '../../logbook';
 import type { AnimalList, Kind, Picked } from '../../macroinvertebrates';
+import { remembered } from '../remember';
 import { isQualitative } from '../sampler/step';
 import type { StepBase } from '../step-kind';
 import { nameByVoucher } from '../voucher/agreed-name';
@@ -71,19 +72,37 @@ export const sharesKnown = (
 	sheet: Pick<Sheet, 'samplers'>
 ): boolean => knowsShares(step) && !isQualitative(steps, sheet);
 
-/** Taps at a tray that stand: what was added and not struck, in order. */
-export function tapsIn(lines: Folded['lines'], step: string): { code: string; entry: Entry }[] {
-	const within = `tallies/${step}/taxa/`;
-	return [...lines.values()]
-		.filter((line) => line.path.startsWith(within))
-		.flatMap((line) => {
-			const struck = new Set(line.history.map((e) => e.was));
-			return line.history
-				.filter((e) => e.op === 'add' && !struck.has(e.id))
-				.map((entry) => ({ code: line.path.slice(within.length), entry }));
-		})
-		.sort((a, b) => (a.entry.at < b.entry.at ? -1 : 1));
+/** A tap at a tray: one animal or several, and where they went. */
+export interface Tap {
+	code: string;
+	entry: Entry;
 }
+
+/** Taps at a tray that stand: what was added and not struck, in order. */
+export const tapsIn = (lines: Folded['lines'], step: string): Tap[] =>
+	compartmentsIn(lines, step)
+		.flatMap(standingTaps)
+		.sort((a, b) => (a.entry.at < b.entry.at ? -1 : 1));
+
+/** The last tap that stands and that is whoever's `isOwn` says. */
+export function lastTapIn(lines: Folded['lines'], step: string, isOwn: (by: string) => boolean): Tap | undefined {
+	const lasts = compartmentsIn(lines, step).flatMap(
+		(line) => standingTaps(line).findLast(({ entry }) => isOwn(entry.by)) ?? []
+	);
+	return lasts.reduce<Tap | undefined>((last, tap) => (last && last.entry.at > tap.entry.at ? last : tap), undefined);
+}
+
+const compartmentsIn = (lines: Folded['lines'], step: string): Line[] => {
+	const within = tallyPath(step, '');
+	return [...lines.values()].filter((line) => line.path.startsWith(within));
+};
+
+/** Of a compartment: with each tap at one of forty, thirty-nine are as they were. */
+const standingTaps = remembered(({ path, history }: Line): Tap[] => {
+	const code = path.slice(path.lastIndexOf('/') + 1);
+	const struck = new Set(history.map((e) => e.was));
+	return history.filter((e) => e.op === 'add' && !struck.has(e.id)).map((entry) => ({ code, entry }));
+});
 
 /** Minutes of picking up to an instant, breaks taken out. */
 export function minutesOfPick(sheet: Pick<Sheet, 'trays'>, step: string, now_ms: number): number {

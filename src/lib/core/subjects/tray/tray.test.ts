@@ -8,7 +8,7 @@ import type { Context } from '../context';
 import { flagSentence } from '../flags';
 import { isTool } from '../steps';
 import { drawnOrder, sortedSquares } from './grid';
-import { kindsIn, minutesOfPick, nextUnnamed, photosIn, pickedIn, tapsIn } from './compartments';
+import { kindsIn, minutesOfPick, lastTapIn, nextUnnamed, photosIn, pickedIn, tapsIn } from './compartments';
 
 const card = shippedCards.find((c) => c.code === 'animals')!;
 const now_ms = Date.UTC(2026, 4, 14, 10);
@@ -58,6 +58,15 @@ describe('a tray that is counted', () => {
 			['Hydropsychidae', 20]
 		]);
 		expect(tapsIn(fold([...entries, slip, strike(slip)]).lines, 'sort')).toHaveLength(4);
+	});
+	it('knows the last tap of one hand that stands, whatever others tap', () => {
+		const by = (who: string, entry: Entry): Entry => ({ ...entry, by: who });
+		const [first, later, others] = [by('a', tap('Baetidae')), by('a', tap('Asellidae')), by('b', tap('Asellidae'))];
+		const lastOf = (who: string, lines: Entry[]) => lastTapIn(fold(lines).lines, 'sort', (x) => x === who)?.entry.id;
+		expect(lastOf('a', [first, later, others])).toBe(later.id);
+		expect(lastOf('a', [first, later, others, strike(later)])).toBe(first.id);
+		expect(lastOf('b', [first, later, others])).toBe(others.id);
+		expect(lastOf('b', [first, later])).toBeUndefined();
 	});
 	it('counts one that got its name later under that name', () => {
 		const { sheet } = fold([tap('Baetidae', 2), tap('unknown-1', 3), set('trays/sort/names/unknown-1', 'Baetidae')]);

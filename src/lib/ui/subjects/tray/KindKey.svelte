@@ -37,9 +37,14 @@
 			: (q?.states.find((s) => s.id === state)?.word ?? state);
 	};
 	let top: HTMLElement;
-	/** The next question stands where the eye is, not below what the thumb has just scrolled past. */
+	/**
+	 * The next question stands where the eye is, not below what the thumb has just scrolled past. With the frame that
+	 * shows it: to scroll at once would have the page laid out twice.
+	 */
 	$effect(() => {
-		if (answers.length > 0 && question?.id !== undefined) top.scrollIntoView({ block: 'start' });
+		if (answers.length === 0 || question?.id === undefined) return;
+		const frame = requestAnimationFrame(() => top.scrollIntoView({ block: 'start' }));
+		return () => cancelAnimationFrame(frame);
 	});
 	function answer(state: string | null) {
 		open = null;

@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { kindsIn, tapsIn, isUnnamed, nextUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
+	import { kindsIn, lastTapIn, isUnnamed, nextUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
 	import { drawnOrder, sortedSquares } from '$lib/core/subjects/tray/grid';
 	import type { StepOf } from '$lib/core/subjects/steps';
+	import { AfterPaint } from '../../after-paint.svelte';
 	import { stamp } from '../../entry/writer';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
 	import { DOUBLE_TAP_ms } from '../../frame/Foot.svelte';
@@ -26,10 +27,12 @@
 	const at = (place: string) => `trays/${step.id}/${place}`;
 	const tray = $derived(screen.sheet.trays?.[step.id]);
 	const kinds = $derived(kindsIn(screen.sheet, step.id, known.list));
+	/** For what is said of them: the number under the thumb comes first. */
+	const painted = new AfterPaint(() => kinds);
 	const isCounted = $derived(step.school !== 'classes' && step.school !== 'presence');
-	const taps = $derived(isCounted ? tapsIn(screen.lines, step.id) : []);
 	/** The last tap of this hand that stands: what Undo strikes. */
-	const lastOwn = $derived(taps.findLast(({ entry }) => writer.initialsOf(entry.by) === screen.me));
+	const isOwn = (by: string) => writer.initialsOf(by) === screen.me;
+	const lastOwn = $derived(isCounted ? lastTapIn(screen.lines, step.id, isOwn) : undefined);
 	const animals = $derived(kinds.reduce((sum, k) => sum + k.count, 0));
 
 	/** The compartment that was tapped last: more of them at once can be typed. */
@@ -177,8 +180,8 @@
 		>
 	</p>
 {/if}
-{#if kinds.length}<Vouchers stepId={step.id} {screen} {kinds} />{/if}
-<TraySays {step} {screen} {kinds} />
+{#if painted.current.length}<Vouchers stepId={step.id} {screen} kinds={painted.current} />{/if}
+<TraySays {step} {screen} kinds={painted.current} />
 <StepDoubts {screen} />
 
 <style>
