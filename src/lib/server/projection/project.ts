@@ -140,24 +140,26 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 	const results = worked.flatMap(({ visit, outcome }) =>
 		outcome.determinations.map((r) => {
 			const { number: value, qualifier } = amount(r.figure);
+			const { parameter, way, uncertainty, readings, source, basis, status } = r;
 			return {
-				...r,
+				site_id: visit.siteId,
+				parameter,
+				at: visit.startedAt,
+				visit_id: visit.id,
+				comes_from: r.from,
+				way,
+				is_reported: r.isReported,
 				value,
 				qualifier,
 				unit: r.figure.unit,
+				uncertainty,
 				lower: r.limits?.lower ?? null,
 				upper: r.limits?.upper ?? null,
-				comes_from: r.from,
-				is_reported: r.isReported,
-				is_simulated: r.isSimulated,
-				site_id: visit.siteId,
-				at: visit.startedAt,
-				visit_id: visit.id,
-				figure: undefined,
-				limits: undefined,
-				working: undefined,
-				review: undefined,
-				choice: undefined
+				readings,
+				source,
+				basis,
+				status,
+				is_simulated: r.isSimulated
 			};
 		})
 	);
