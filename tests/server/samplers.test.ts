@@ -1,15 +1,18 @@
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
+import { kinds, lookupIn, writeRow } from '../../src/lib/core/library';
 import { Satchel } from '../../src/lib/core/satchel';
 import { database } from '../../src/lib/server/db/connect';
 import { samplersOut } from '../../src/lib/server/db/queries/samplers';
 import { sampler } from '../../src/lib/server/db/schema';
+import { keepTexts } from '../../src/lib/server/library/keep';
 import { loadLibrary } from '../../src/lib/server/library/load';
 import { samplerTasksOf } from '../../src/lib/server/plan/season';
 import { packSatchel } from '../../src/lib/server/sync/satchel';
 import { aDevice, anOpening, aProgram, now_ms, send } from './a-program';
 
 const db = database();
+const samplers = kinds.find((k) => k.name === 'samplers')!;
 
 /** A program with two samplers in the stream, and a hand that writes of them at a visit. */
 async function withSamplers() {
@@ -40,13 +43,19 @@ async function withSamplers() {
 			Object.fromEntries(
 				(await loadLibrary(db, programId)).samplers.map((r): [string, unknown] => [String(r['code']), r['liftedOn']])
 			),
+		setKind: async (code: string, kind: string) => {
+			const library = await loadLibrary(db, programId);
+			const row = library.samplers.find((r) => r['code'] === code)!;
+			const texts = { ...writeRow(samplers, row, lookupIn(library)), kind };
+			expect(await keepTexts(db, who, samplers, row.id, texts, now_ms)).toEqual({ ok: true, id: row.id });
+		},
 		packed: async () => Satchel.parse(await packSatchel(db, who, { now_ms, isFixed: true })).sites[0]!.samplers
 	};
 }
 
 describe('samplers that stand in the stream', () => {
 	it('go with every phone; one that a visit lifted is asked for no more, and the library says since when', async () => {
-		const { write, say, out, tasks, liftedOn, packed } = await withSamplers();
+		const { write, say, out, tasks, liftedOn, packed, setKind } = await withSamplers();
 		expect(await packed()).toEqual([
 			{ code: 'PS-1', kind: 'plate stack', outOn: '2026-04-02' },
 			{ code: 'PS-2', kind: 'plate stack', outOn: '2026-04-02' }
@@ -58,6 +67,9 @@ describe('samplers that stand in the stream', () => {
 		expect([await out(), await tasks()]).toEqual([['PS-2'], ['PS-2']]);
 		expect(await liftedOn()).toEqual({ 'PS-1': '2026-05-14', 'PS-2': null });
 		expect(await packed()).toHaveLength(1);
+		// the library's form shows that day; kept for another reason, it does not write it down
+		await setKind('PS-1', 'leaf bag');
+		expect(await liftedOn()).toEqual({ 'PS-1': '2026-05-14', 'PS-2': null });
 		// it was the other one after all
 		await say(write('samplers/stack/liftedAt', 'a slip', { op: 'strike', was: lifted.id }));
 		expect(await out()).toEqual(['PS-1', 'PS-2']);

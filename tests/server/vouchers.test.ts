@@ -5,7 +5,8 @@ import { database } from '../../src/lib/server/db/connect';
 import { vouchersOf } from '../../src/lib/server/db/queries/vouchers';
 import { program as programs } from '../../src/lib/server/db/schema';
 import { nameVoucher } from '../../src/lib/server/reviews/judge';
-import { checkedNames, checksOf } from '../../src/lib/server/vouchers/checked';
+import { checksFor } from '../../src/lib/core/score-schemes';
+import { checksOf } from '../../src/lib/server/vouchers/checked';
 import { keepVoucher } from '../../src/lib/server/vouchers/keep';
 import { aDevice, anOpening, aProgram, now_ms, send } from './a-program';
 
@@ -71,7 +72,8 @@ describe('the shelf of kept animals', () => {
 		expect(await nameVoucher(db, as('reviewer'), at.visitId, named, now_ms)).toEqual({ ok: true });
 		const checked = { counted: 'Baetidae', is: 'Nemouridae' };
 		expect(await checksOf(db, programId)).toEqual([{ ...checked, by: sampler.id }]);
-		expect(await checkedNames(db, programId)).toEqual([checked]);
+		expect(checksFor(await checksOf(db, programId), [sampler.id])).toEqual([checked]);
+		expect(checksFor(await checksOf(db, programId), ['another'])).toEqual([{ ...checked, isByOther: true }]);
 		// who differ settle nothing
 		expect((await nameVoucher(db, as('coordinator'), at.visitId, { ...named, taxon: 'Perlidae' }, now_ms)).ok).toBe(
 			true

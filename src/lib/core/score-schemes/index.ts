@@ -4,5 +4,5 @@ export { changedValues, exampleSchemes, objectionsToScheme, scoreBy, ScoreScheme
 export { addingWords, rowsOfScheme, schemeColumns, schemeFromRows } from './scheme-file';
 // a sampling by a scheme, and how sure with the names
 export { scoreSampling, type SchemeSampling, type SchemeScore } from './score-sampling';
-export { namingRecord, type CheckedBy, type NamingRecord } from './naming-record';
-export { confusionOf, schemeInterval, type Checked, type SchemeInterval } from './naming';
+export { namingRecord, type NamingRecord } from './naming-record';
+export { checksFor, confusionOf, schemeInterval, type Checked, type CheckedBy, type SchemeInterval } from './naming';

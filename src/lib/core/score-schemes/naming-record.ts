@@ -2,11 +2,6 @@ import type { AnimalList } from '../macroinvertebrates';
 import { namingSkill } from '../statistics';
 import type { Checked } from './naming';
 
-/** An animal that was looked at again, and who gave it the name under which it was counted. */
-export interface CheckedBy extends Checked {
-	by: string;
-}
-
 /** One kind taken for another, so many times. */
 export interface Mistaken {
 	/** What they were, and what they were counted as. */

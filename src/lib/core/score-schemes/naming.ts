@@ -6,7 +6,18 @@ import { classOf, scoreBy, type ScoreScheme } from './scheme';
 export interface Checked {
 	counted: string;
 	is: string;
+	/** None of those who counted the sample in question gave it that name. */
+	isByOther?: true;
 }
+
+/** The same, with who gave it the name under which it was counted. */
+export interface CheckedBy extends Omit<Checked, 'isByOther'> {
+	by: string;
+}
+
+/** Checks as they bear on a sample that these people counted: whose they were is told no further. */
+export const checksFor = (checks: readonly CheckedBy[], counters: readonly string[]): Checked[] =>
+	checks.map(({ counted, is, by }) => (counters.includes(by) ? { counted, is } : { counted, is, isByOther: true }));
 
 /** What is known of one name: weights of its being right and wrong (of a beta distribution), and what it is instead. */
 interface NameKnown {
@@ -18,13 +29,19 @@ interface NameKnown {
 }
 export type Confusion = ReadonlyMap<string, NameKnown>;
 
-/** As many checked animals as what is known of all names together weighs against what is known of one. */
-const WEIGHT_OF_ALL = 4;
+/** As many checked animals as what is known of names in general weighs against what is known of one name. */
+const PRIOR_WEIGHT = 4;
+
+/** The share that is wrong among some checks, leaning on what else is known by as much as four checks weigh. */
+const shareWrong = (checked: readonly Checked[], elsewhere: number): number =>
+	(checked.filter(isWrong).length + PRIOR_WEIGHT * elsewhere) / (checked.length + PRIOR_WEIGHT);
+const isWrong = ({ counted, is }: Checked) => counted !== is;
 
 /**
- * How often a name is right, from what was looked at again: its own checks and, while they are few, those of all names
- * together (a beta prior of that mean, worth four checks). Instead it is what was found before in its place, else one
- * of the other families of its order. Empty while nothing was checked.
+ * How often a name is right, from what was looked at again. What those who counted called so counts in full; while
+ * there is little of it, it leans on what others called so, that on all names of those who counted, and that on all
+ * names of all people (beta priors of that mean, each worth four checks). Instead it is what was found before in its
+ * place, else one of the other families of its order. Empty while nothing was checked.
  */
 export function confusionOf(
 	codes: readonly string[],
@@ -32,20 +49,24 @@ export function confusionOf(
 	animals: AnimalList
 ): Confusion {
 	if (checkedBefore.length === 0) return new Map();
-	const checked = checkedBefore.map((c) => ({ counted: animals.current(c.counted), is: animals.current(c.is) }));
-	const wrong = checked.filter((c) => c.counted !== c.is).length;
-	const errs = (wrong + 0.5) / (checked.length + 1);
+	const checked = checkedBefore.map((c) => ({ ...c, counted: animals.current(c.counted), is: animals.current(c.is) }));
+	const [own, others] = [checked.filter((c) => !c.isByOther), checked.filter((c) => c.isByOther)];
+	const ofAll = (checked.filter(isWrong).length + 0.5) / (checked.length + 1);
+	const ofThese = others.length ? shareWrong(own, ofAll) : ofAll;
 	return new Map(
 		[...new Set(codes)].flatMap((code): [string, NameKnown][] => {
-			const own = checked.filter((c) => c.counted === code);
-			const others = own.filter((c) => c.is !== code);
-			const instead = others.length ? others.map((c) => c.is) : likeliestInstead(code, animals);
+			const here = own.filter((c) => c.counted === code);
+			const elsewhere = others.filter((c) => c.counted === code);
+			const seen = here.filter(isWrong);
+			const mistaken = seen.length ? seen : elsewhere.filter(isWrong);
+			const instead = mistaken.length ? mistaken.map((c) => c.is) : likeliestInstead(code, animals);
 			if (instead.length === 0) return [];
+			const errs = elsewhere.length ? shareWrong(elsewhere, ofThese) : ofThese;
 			const known = {
-				right: own.length - others.length + WEIGHT_OF_ALL * (1 - errs),
-				wrong: others.length + WEIGHT_OF_ALL * errs,
+				right: here.length - seen.length + PRIOR_WEIGHT * (1 - errs),
+				wrong: seen.length + PRIOR_WEIGHT * errs,
 				instead,
-				isSeen: others.length > 0
+				isSeen: mistaken.length > 0
 			};
 			return [[code, known]];
 		})

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { communityOf, taxa, shippedAnimals, type Kind } from '../macroinvertebrates';
 import { seeded } from '../statistics';
 import {
+	type Checked,
 	confusionOf,
 	exampleSchemes,
 	objectionsToScheme,
@@ -100,6 +101,34 @@ describe('how sure a score is', () => {
 		const gammaridae = confusion.get('Gammaridae');
 		expect(gammaridae?.isSeen ?? false).toBe(false);
 		expect(confusionOf(['Baetidae'], [], shippedAnimals).size).toBe(0);
+	});
+
+	it('goes by whoever counted: what others called so counts as much as four checks, and no more', () => {
+		const right = { counted: 'Baetidae', is: 'Baetidae' };
+		const wrong = { counted: 'Baetidae', is: 'Leptophlebiidae' };
+		const times = (n: number, what: Checked) => Array.from({ length: n }, () => what);
+		const other = (what: Checked): Checked => ({ ...what, isByOther: true });
+		const errsOf = (checked: Checked[]) => {
+			const { right: r, wrong: w } = confusionOf(['Baetidae'], checked, shippedAnimals).get('Baetidae')!;
+			return w / (r + w);
+		};
+		// a careful hand among careless ones, and the other way round
+		const careful = errsOf([...times(20, right), ...times(20, other(wrong))]);
+		const careless = errsOf([...times(20, wrong), ...times(20, other(right))]);
+		expect(careful).toBeLessThan(0.2);
+		expect(careless).toBeGreaterThan(0.8);
+		// nobody looked again at what this hand named: it is taken to be as good as the others, and is known less surely
+		const unchecked = confusionOf(
+			['Baetidae'],
+			[...times(90, other(right)), ...times(10, other(wrong))],
+			shippedAnimals
+		);
+		const { right: r, wrong: w, instead } = unchecked.get('Baetidae')!;
+		expect(r + w).toBeCloseTo(4, 9);
+		expect(w / (r + w)).toBeCloseTo(0.1, 1);
+		expect(new Set(instead)).toEqual(new Set(['Leptophlebiidae']));
+		// by hand: all 0.5/2; theirs (0 + 4 · 0.25)/(0 + 4); of this name by others (0 + 4 · 0.25)/(1 + 4)
+		expect(errsOf([other(right)])).toBeCloseTo(0.2, 12);
 	});
 
 	it('is not told of a sample whose animals nobody counted', () => {

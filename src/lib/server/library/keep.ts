@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
@@ -248,7 +249,8 @@ async function write(
 
 async function keepColumns(tx: Db, who: Membership, kind: Kind, old: Row | null, row: Row): Promise<null> {
 	const { table, only = {}, toColumns } = tables[kind.name as keyof typeof tables];
-	const values = { ...(toColumns ? toColumns(row) : row), ...only, programId: who.programId };
+	const changed = old ? changesOf(old, row) : row;
+	const values = { ...(toColumns ? toColumns(row) : changed), ...only, programId: who.programId };
 	if (old)
 		await tx
 			.update(table)
@@ -257,6 +259,13 @@ async function keepColumns(tx: Db, who: Membership, kind: Kind, old: Row | null,
 	else await tx.insert(table).values(values);
 	return null;
 }
+
+/**
+ * What is other than it was shown. What a field shows may be known from elsewhere (the day on which a visit lifted a
+ * sampler): it is not written down because something beside it is.
+ */
+const changesOf = (old: Row, row: Row): Partial<Row> =>
+	Object.fromEntries(Object.entries(row).filter(([name, value]) => !isDeepStrictEqual(value, old[name])));
 
 const note = (tx: Db, who: Membership, kind: Kind, before: Row | null, after: Row | null, now_ms: number) =>
 	tx.insert(audit).values({

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { permissionMissing } from '../../core/library';
 import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
+import { checksFor } from '../../core/score-schemes';
 import { readScope } from '../access';
 import type { Db } from '../db/connect';
 import { instant, rowsOf, written } from '../db/rows';
@@ -19,7 +20,7 @@ import { dateOfDay, dayNumber, instantAt } from '../plan/local-day';
 import { loadRoundDay } from '../plan/round-day';
 import { tripsOf } from '../plan/trip';
 import { schemesOf } from '../schemes/keep';
-import { checkedNames } from '../vouchers/checked';
+import { checksOf } from '../vouchers/checked';
 import { seenBefore } from './seen-before';
 import { cursorAt, tip } from './send';
 
@@ -84,7 +85,8 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		flumes: await packFlumes(db, programId),
 		animals: await ownAnimalsOf(db, programId),
 		schemes: await schemesOf(db, programId),
-		checkedNames: await checkedNames(db, programId),
+		// a phone carries whose names they were of its own member alone
+		checkedNames: checksFor(await checksOf(db, programId), [member.id]),
 		duplicatesBefore: await duplicatesOf(db, programId),
 		instruments: await packInstruments(db, programId, clock.now_ms),
 		rounds: await packRounds(db, member, rounds, cards, clock.now_ms),

@@ -1,4 +1,4 @@
-import type { Checked, CheckedBy } from '../../core/score-schemes';
+import type { CheckedBy } from '../../core/score-schemes';
 import { agreedName } from '../../core/subjects/voucher/agreed-name';
 import type { Db } from '../db/connect';
 import { animalsKnown } from '../db/queries/own-animals';
@@ -15,7 +15,3 @@ export async function checksOf(db: Db, programId: string): Promise<CheckedBy[]> 
 		return name === null ? [] : [{ counted: taxon, is: name, by }];
 	});
 }
-
-/** The same without whose names they were, as every phone carries it. */
-export const checkedNames = async (db: Db, programId: string): Promise<Checked[]> =>
-	(await checksOf(db, programId)).map(({ counted, is }) => ({ counted, is }));

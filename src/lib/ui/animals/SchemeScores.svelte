@@ -3,8 +3,10 @@
 
 	export interface Props {
 		scores: SchemeScore[];
-		/** Vouchers that were looked at again, in the program. */
-		checked: number;
+		/** Vouchers that were looked at again: in the program, and named by those who counted. */
+		checked: { all: number; byCounters: number };
+		/** Who counted, in a sentence. */
+		counters: string;
 		/** Whoever looks may open the schemes and the vouchers. */
 		hasLinks: boolean;
 	}
@@ -14,7 +16,7 @@
 	import { knownAnimals } from './known-animals';
 	import { counted, listed } from '$lib/core/wording';
 
-	let { scores, checked, hasLinks }: Props = $props();
+	let { scores, checked, counters, hasLinks }: Props = $props();
 	const known = knownAnimals();
 
 	const WORTH_SAYING = 0.005;
@@ -67,9 +69,10 @@
 	</table>
 </div>
 <p class="small">
-	{#if checked}
-		How often names are wrong is known from {counted(checked, 'voucher')} that {checked === 1 ? 'was' : 'were'} looked at
-		again; whoever takes one kind for another does so with all of its animals.
+	{#if checked.all}
+		How often names are wrong is known from {counted(checked.all, 'voucher')} that {checked.all === 1 ? 'was' : 'were'} looked
+		at again, {checked.byCounters || 'none'} of them named by {counters}: these count in full, the others less. Whoever
+		takes one kind for another does so with all of its animals.
 	{:else}
 		No voucher was looked at again yet: what a wrong name would add is not known.
 		{#if hasLinks}<a href="/vouchers">Vouchers</a>{/if}

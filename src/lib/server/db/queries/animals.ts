@@ -4,7 +4,7 @@ import { samplingSaid, type AnimalList, type Kind, type SamplingSaid } from '../
 import { MethodCard } from '../../../core/method';
 import type { Sheet } from '../../../core/logbook';
 import { isTool, type StepOf } from '../../../core/subjects/steps';
-import { kindsIn, sharesKnown } from '../../../core/subjects/tray/compartments';
+import { kindsIn, sharesKnown, tallyPath } from '../../../core/subjects/tray/compartments';
 import { schoolWords } from '../../../core/subjects/tray/words';
 import type { Db } from '../connect';
 import { rowsOf } from '../rows';
@@ -63,6 +63,22 @@ export async function animalsOf(
 	);
 	const animals = await animalsKnown(db, programId);
 	return rows.reverse().flatMap((row) => samplingsIn(row, animals));
+}
+
+/** Who put animals into the compartments of a tray. */
+export async function countersOf(
+	db: Db,
+	programId: string,
+	{ visitId, step }: Pick<SiteSampling, 'visitId' | 'step'>
+): Promise<string[]> {
+	const rows = await rowsOf(
+		db,
+		z.object({ by: z.string() }),
+		sql`
+		select distinct by_member_id as by from entry
+		where program_id = ${programId} and visit_id = ${visitId} and op = 'add' and starts_with(path, ${tallyPath(step.id, '')})`
+	);
+	return rows.map((r) => r.by);
 }
 
 const samplingsIn = (

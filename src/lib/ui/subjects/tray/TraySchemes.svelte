@@ -22,6 +22,8 @@
 	let isBehind = $state(true);
 	let hasFailed = $state(false);
 
+	const names = $derived(screen.satchel.checkedNames);
+	const checked = $derived({ all: names.length, byCounters: names.filter((c) => !c.isByOther).length });
 	$effect(() => {
 		const sampling = { kinds: [...kinds], knowsShares };
 		const work = new AbortController();
@@ -47,6 +49,6 @@
 			The scores could not be worked out here. The office has them once this is sent.
 		</p>{/if}
 	{#if scores.length}
-		<SchemeScores {scores} checked={screen.satchel.checkedNames.length} hasLinks={false} />
+		<SchemeScores {scores} {checked} counters="you" hasLinks={false} />
 	{/if}
 </div>

@@ -1,13 +1,13 @@
 import { error } from '@sveltejs/kit';
 import { indexChange, kindsThroughYears } from '$lib/core/macroinvertebrates';
-import { scoreSampling } from '$lib/core/score-schemes';
+import { checksFor, scoreSampling } from '$lib/core/score-schemes';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
-import { animalsOf } from '$lib/server/db/queries/animals';
+import { animalsOf, countersOf } from '$lib/server/db/queries/animals';
 import { ownAnimalsOf } from '$lib/server/db/queries/own-animals';
 import { streamNetwork } from '$lib/server/db/queries/catchment';
 import { schemesOf } from '$lib/server/schemes/keep';
-import { checkedNames } from '$lib/server/vouchers/checked';
+import { checksOf } from '$lib/server/vouchers/checked';
 import type { PageServerLoad } from './$types';
 
 /** Samplings beside each other: more do not fit a page. */
@@ -20,11 +20,13 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 	if (!site) error(404, `There is no site ${params.code} in your program.`);
 	const samplings = await animalsOf(database(), member.programId, site.id, !can(member, 'see-unreviewed'), MOST);
 	const last = samplings.at(-1);
-	const [schemes, checked, animals] = await Promise.all([
+	const [schemes, checks, animals, counters] = await Promise.all([
 		schemesOf(database(), member.programId),
-		checkedNames(database(), member.programId),
-		ownAnimalsOf(database(), member.programId)
+		checksOf(database(), member.programId),
+		ownAnimalsOf(database(), member.programId),
+		last ? countersOf(database(), member.programId, last) : []
 	]);
+	const checked = checksFor(checks, counters);
 	const withIndex = samplings.filter((s) => s.said.index !== null);
 	const [earliest, latest] = [withIndex[0], withIndex.at(-1)];
 	return {
@@ -36,7 +38,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 		samplings: samplings.map(({ visitId, started_ms, school, said }) => ({ visitId, started_ms, school, said })),
 		kinds: kindsThroughYears(samplings),
 		scores: last ? schemes.map((scheme) => scoreSampling(scheme, { sampling: last, checked, animals })) : [],
-		checked: checked.length,
+		checked: { all: checked.length, byCounters: checked.filter((c) => !c.isByOther).length },
 		change:
 			earliest && latest && earliest !== latest
 				? { from_ms: earliest.started_ms, to_ms: latest.started_ms, found: indexChange(earliest.said, latest.said) }

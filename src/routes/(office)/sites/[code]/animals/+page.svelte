@@ -118,7 +118,12 @@
 			</table>
 		</div>
 		<h2 class="ruled" id="scores">Scores of {day(data.samplings[last]!.started_ms)}</h2>
-		<SchemeScores scores={data.scores} checked={data.checked} hasLinks={data.maySeeLibrary} />
+		<SchemeScores
+			scores={data.scores}
+			checked={data.checked}
+			counters="those who counted this tray"
+			hasLinks={data.maySeeLibrary}
+		/>
 		<p class="small">
 			± is what counting so few animals allows, at 95 %; a wrong name is not in it. Tolerances are the example list’s,
 			until the program’s own authority gives others.
