@@ -19,6 +19,11 @@
 	let { scores, checked, counters, hasLinks }: Props = $props();
 	const known = knownAnimals();
 
+	const ofCounters = $derived(
+		checked.byCounters === 0
+			? `None of these was named by ${counters}.`
+			: `Those named by ${counters} (${checked.byCounters}) count in full, the others less.`
+	);
 	const WORTH_SAYING = 0.005;
 	const span = (i: SchemeInterval | null) => (i === null ? '' : `${i.lower.toFixed(2)} to ${i.upper.toFixed(2)}`);
 	const chances = (i: SchemeInterval) =>
@@ -34,7 +39,7 @@
 </script>
 
 <div class="wide">
-	<table class="table">
+	<table class="table table-stacks">
 		<thead>
 			<tr>
 				<th>Scheme</th>
@@ -71,8 +76,7 @@
 <p class="small">
 	{#if checked.all}
 		How often names are wrong is known from {counted(checked.all, 'voucher')} that {checked.all === 1 ? 'was' : 'were'} looked
-		at again, {checked.byCounters || 'none'} of them named by {counters}: these count in full, the others less. Whoever
-		takes one kind for another does so with all of its animals.
+		at again. {ofCounters} Whoever takes one kind for another does so with all of its animals.
 	{:else}
 		No voucher was looked at again yet: what a wrong name would add is not known.
 		{#if hasLinks}<a href="/vouchers">Vouchers</a>{/if}
@@ -85,33 +89,5 @@
 	}
 	td small {
 		display: block;
-	}
-	/* on a phone each scheme is a block of lines, each with what it says */
-	@media (max-width: 40rem) {
-		thead {
-			display: none;
-		}
-		tr,
-		td {
-			display: block;
-			text-align: left;
-		}
-		tr {
-			padding: 0.375rem 0;
-			border-bottom: 1px solid var(--rule);
-		}
-		td,
-		td.number {
-			border: 0;
-			padding: 0.125rem 0;
-			text-align: left;
-		}
-		td[data-label]:empty {
-			display: none;
-		}
-		td[data-label]::before {
-			content: attr(data-label) ': ';
-			color: var(--ink-2);
-		}
 	}
 </style>

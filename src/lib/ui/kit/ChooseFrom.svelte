@@ -140,6 +140,11 @@
 		min-height: 2.25rem;
 		cursor: pointer;
 	}
+	@media (pointer: coarse) {
+		:global(.choose-from-list [data-part='item']) {
+			min-height: 2.75rem;
+		}
+	}
 	.chosen {
 		display: flex;
 		flex-wrap: wrap;

@@ -64,7 +64,8 @@
 			</p>
 		{/if}
 		<div class="scroll">
-			<table class="table">
+			<!-- who stands at the shelf has a phone -->
+			<table class="table table-stacks">
 				<thead
 					><tr
 						><th>Label</th><th>Visit</th><th>Counted as</th><th class="number">animals</th><th>Kept</th><th
@@ -78,7 +79,7 @@
 							<td class="code"><b>{v.label ?? '?'}</b></td>
 							<td><a href="/visits/{v.visitId}">{v.site}, {sayDay(v.started_ms, data.program.timeZone, true)}</a></td>
 							<td>{known.list.nameOf(v.taxon)} <small>{v.taxon}</small></td>
-							<td class="number">{v.count ?? ''}</td>
+							<td class="number" data-label="animals">{v.count ?? ''}</td>
 							<td
 								><VialOnShelf
 									vial={v}
@@ -163,29 +164,6 @@
 	}
 	.code {
 		white-space: nowrap;
-	}
-	/* who stands at the shelf has a phone: each lot a block, nothing beside the screen */
-	@media (max-width: 40rem) {
-		thead {
-			display: none;
-		}
-		tr,
-		td {
-			display: block;
-		}
-		tr {
-			padding: 0.5rem 0;
-			border-bottom: 1px solid var(--rule);
-		}
-		td,
-		td.number {
-			border: 0;
-			padding: 0.125rem 0;
-			text-align: left;
-		}
-		td.number:not(:empty)::before {
-			content: 'animals: ';
-		}
 	}
 	.nobody {
 		color: var(--ink-2);
