@@ -39,6 +39,13 @@ test('a kind of the program’s own is counted with no network; joined meanwhile
 	await page.getByLabel(/^Called/).fill('spiny crawler');
 	await page.getByLabel(/^Rank/).selectOption('genus');
 	await choose(page, /^Belongs to/, 'Ephemerellidae');
+	await page.getByLabel(/^How to tell it/).fill('Stout, with teeth along the front of its thighs.');
+	// what the key does not ask is met with what it asks
+	const shows = page.getByLabel(/^In the key it shows/);
+	await shows.fill('body form: stout');
+	await page.getByRole('button', { name: 'Save' }).click();
+	await expect(page.getByText(/“body form” is nothing that the key asks\. It asks for: shape of body;/)).toBeVisible();
+	await shows.fill('shape of body: thick-set insect; back: bumps in two rows');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await page.waitForURL('/library/animals');
 	await expect(page.getByRole('row').filter({ hasText: 'Drunella' })).toContainText('spiny crawler');
@@ -54,6 +61,16 @@ test('a kind of the program’s own is counted with no network; joined meanwhile
 	await field.getByRole('button', { name: /^spiny crawler Drunella/ }).click();
 	await field.getByRole('button', { name: 'spiny crawler, Drunella: 1' }).click();
 	await expect(field.getByRole('button', { name: 'spiny crawler, Drunella: 2' })).toBeVisible();
+	// whoever looks for its family is shown that it is told apart here, and how
+	await field.getByRole('button', { name: 'Another kind' }).click();
+	await field.getByRole('button', { name: 'By drawings' }).click();
+	await expect(field.getByRole('button', { name: /Drunella/ })).toBeVisible();
+	await field.getByRole('button', { name: /^\S.* Ephemerellidae$/ }).click();
+	const card = field.getByRole('article', { name: /Ephemerellidae/ });
+	await expect(card).toContainText('Told apart here');
+	await expect(card).toContainText('teeth along the front of its thighs');
+	await card.getByRole('button', { name: 'spiny crawler Drunella' }).click();
+	await expect(field.getByRole('button', { name: 'spiny crawler, Drunella: 3' })).toBeVisible();
 
 	await page.getByRole('link', { name: 'Drunella' }).click();
 	await choose(page, /^Joined to/, 'Ephemerellidae');
@@ -66,7 +83,7 @@ test('a kind of the program’s own is counted with no network; joined meanwhile
 	// the phone, with a network again, takes the new list; nothing that was counted is lost
 	await phone.setOffline(false);
 	await field.reload();
-	await expect(field.getByRole('button', { name: /Ephemerellidae: 2$/ })).toBeVisible();
+	await expect(field.getByRole('button', { name: /Ephemerellidae: 3$/ })).toBeVisible();
 	await expect(field.getByRole('button', { name: /Drunella/ })).toHaveCount(0);
 	await phone.close();
 });

@@ -167,7 +167,8 @@ test('what is typed is checked as the hand moves on, and is still there after a 
 	await expect(page.getByLabel('Latitude')).toHaveValue('95');
 	await page.getByRole('button', { name: 'Start over' }).click();
 	await expect(page.getByLabel('Latitude')).toHaveValue('');
-	await page.goto('/library/streams');
+	// its scripts are there: else the form would go to the server as a browser sends it, and a page come back over what is typed
+	await page.goto('/library/streams', { waitUntil: 'networkidle' });
 	await page.getByRole('link', { name: 'Kell' }).click();
 	await page.getByLabel('Joins', { exact: false }).first().selectOption('Kell');
 	await page.getByLabel('Joins at').fill('1');

@@ -1,7 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
-import { kindNamed } from '../../src/lib/core/library';
+import { animalKey } from '../../src/lib/core/identification';
+import { kindNamed, lookupIn, writeRow } from '../../src/lib/core/library';
 import { shippedCards } from '../../src/lib/core/method';
 import { Satchel } from '../../src/lib/core/satchel';
 import { database } from '../../src/lib/server/db/connect';
@@ -111,6 +112,27 @@ describe('kinds of animals of a program’s own', () => {
 			ok: false,
 			why: expect.stringContaining('Baetis-rhodani') as string
 		});
+	});
+
+	it('that the program says how to tell are in the key of every phone, and come from a file and go to one', async () => {
+		const tray = await withATray({ Baetidae: 2 });
+		const baetis = { code: 'Baetis', name: 'swimming mayfly', rank: 'genus', partOf: 'Baetidae' };
+		const told = { tell: 'Short middle tail.', shows: 'tails: three, fringed inside; Colour: BROWN' };
+		expect(await tray.keep({ ...baetis, shows: 'wings: two' })).toMatchObject({
+			ok: false,
+			objections: [{ field: 'shows', why: expect.stringContaining('nothing that the key asks') as string }]
+		});
+		expect(await tray.keep({ ...baetis, shows: 'tails: four' })).toMatchObject({
+			objections: [{ field: 'shows', why: expect.stringContaining('There are: none; one; two, long') as string }]
+		});
+		const shipped = { code: 'Perlidae', name: 'golden stonefly', rank: 'family' };
+		expect(await tray.keep({ ...shipped, shows: 'tails: one' })).toMatchObject({ ok: false });
+		expect(await tray.keep({ ...baetis, ...told })).toMatchObject({ ok: true });
+		const { animals } = Satchel.parse(await packSatchel(db, tray.who, { now_ms, isFixed: true }));
+		expect(animalKey(animals).describedAs('Baetis')).toMatchObject({ tell: 'Short middle tail.', share: 0.5 });
+		const library = await loadLibrary(db, tray.programId);
+		const texts = writeRow(kind, library.animals[0]!, lookupIn(library));
+		expect(texts['shows']).toBe('tails: three, fringed inside; colour: brown');
 	});
 
 	it('that were counted stay on the shelf; those that were not, and what is said of one that is shipped, go', async () => {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { browser } from '$app/environment';
-	import { animalList } from '$lib/core/macroinvertebrates';
+	import { animalList, type OwnAnimal } from '$lib/core/macroinvertebrates';
 	import { writeDatesBy } from '$lib/core/wording';
 	import { FieldApp } from '$lib/field/field-app.svelte';
 	import { dropLastSeen } from '$lib/field/last-seen';
@@ -11,11 +11,15 @@
 
 	let { children }: LayoutProps = $props();
 
+	const NONE: readonly OwnAnimal[] = [];
 	const app = new FieldApp();
 	setFieldApp(app);
 	setKnownAnimals({
 		get list() {
 			return animalList(app.packed?.satchel.animals);
+		},
+		get own() {
+			return app.packed?.satchel.animals ?? NONE;
 		}
 	});
 	if (browser) writeDatesBy(() => app.packed?.satchel.program.dates);

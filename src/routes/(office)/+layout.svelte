@@ -15,6 +15,9 @@
 	setKnownAnimals({
 		get list() {
 			return animalList(data.animals);
+		},
+		get own() {
+			return data.animals;
 		}
 	});
 	// the server looks it up by request instead

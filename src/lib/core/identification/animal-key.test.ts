@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { seeded, type Chance } from '../statistics';
-import { shippedAnimals } from '../macroinvertebrates';
-import { coarserNames, describedAs, nameBy, questions, type Question } from './animal-key';
+import { OwnAnimal, shippedAnimals } from '../macroinvertebrates';
+import { animalKey, coarserNames, questions } from './animal-key';
 import data from './animals.json' with { type: 'json' };
-import type { Answer } from '.';
+import type { Answer, Question } from '.';
+
+const { nameBy, describedAs } = animalKey();
 
 type Chances = Record<string, Record<string, number>>;
 const drawState = ({ id, states }: Question, chances: Chances, chance: Chance): string => {
@@ -100,5 +102,76 @@ describe('the key to the animals', () => {
 	it('has a coarser name for the tray, whatever it is called in words', () => {
 		for (const { name, order, code } of coarserNames)
 			expect(shippedAnimals.of(code), `${name}, ${order}`).not.toBeNull();
+	});
+});
+
+describe('kinds of a program’s own in the key', () => {
+	const own = (said: object) => OwnAnimal.parse({ name: 'of ours', rank: 'genus', partOf: 'Baetidae', ...said });
+	const twoTails = own({
+		code: 'Twotail',
+		tell: 'Two tails.',
+		shows: [{ character: 'tails', state: 'two-long' }]
+	});
+	const key = animalKey([twoTails, own({ code: 'Untold' })]);
+	const seen = (...answers: [string, string][]) => answers.map(([character, state]) => ({ character, state }));
+	const baetid = seen(
+		['body', 'slim'],
+		['movement', 'darts'],
+		['claws', 'one'],
+		['gill-place', 'hind-sides'],
+		['gill-shape', 'plates'],
+		['feelers', 'long']
+	);
+	const chanceOf = (answers: Answer[], code: string) =>
+		key.nameBy(answers).likeliest.find((l) => l.code === code)?.chance ?? 0;
+
+	it('are named by what sets them apart, and share the place of their family', () => {
+		const withTwo = [...baetid, ...seen(['tails', 'two-long'])];
+		const withThree = [...baetid, ...seen(['tails', 'three-bare'])];
+		// two long tails: 0.926 of Twotail, 0.26 of the rest of the family, slips of five in a hundred among seven states
+		const slip = (p: number) => 0.95 * p + 0.05 / 7;
+		const odds = slip(0.9 + 0.1 * 0.26) / slip(0.26);
+		expect(chanceOf(withTwo, 'Twotail') / chanceOf(withTwo, 'Baetidae')).toBeCloseTo(odds, 9);
+		expect(chanceOf(withThree, 'Baetidae')).toBeGreaterThan(5 * chanceOf(withThree, 'Twotail'));
+		expect(key.described.filter((t) => ['Baetidae', 'Twotail'].includes(t.code)).map((t) => t.share)).toEqual([
+			0.5, 0.5
+		]);
+		const family = animalKey().nameBy(baetid).likeliest[0]!;
+		expect(family.code).toBe('Baetidae');
+		expect(chanceOf(baetid, 'Baetidae') + chanceOf(baetid, 'Twotail')).toBeCloseTo(family.chance, 9);
+	});
+	it('are left at their family where what was seen does not tell them apart', () => {
+		const { coarser, isSure, next } = key.nameBy(baetid);
+		expect(isSure).toBe(false);
+		expect(coarser).toMatchObject({ code: 'Baetidae', leave: expect.stringContaining('its kinds') as string });
+		expect(next?.id).toBe('tails');
+	});
+	it('have the family’s drawing and size, their own words, and stay out where nothing sets them apart', () => {
+		expect(key.describedAs('Twotail')).toMatchObject({
+			drawing: describedAs('Baetidae')!.drawing,
+			size_mm: describedAs('Baetidae')!.size_mm,
+			tell: 'Two tails.'
+		});
+		expect(key.describedAs('Untold')).toBeUndefined();
+	});
+	it('stand beside the families where they are part of an order alone', () => {
+		const caddis = own({
+			code: 'Newcaddis',
+			rank: 'family',
+			partOf: 'Trichoptera',
+			shows: [{ character: 'case-form', state: 'winged' }]
+		});
+		const { described } = animalKey([caddis]);
+		expect(described.find((t) => t.code === 'Newcaddis')).toMatchObject({ share: 1, where: '' });
+		const { likeliest } = animalKey([caddis]).nameBy(seen(['legs', 'six'], ['case-form', 'winged'], ['case', 'sand']));
+		expect(likeliest.map((l) => l.code)).toContain('Newcaddis');
+	});
+	it('are not there once they are joined to another, and what is said of a shipped kind takes the place of its words', () => {
+		const joined = { ...twoTails, countsAs: 'Baetidae' };
+		const said = own({ code: 'Perlidae', rank: 'family', partOf: null, tell: 'Ours is golden.' });
+		const changed = animalKey([joined, said]);
+		expect(changed.describedAs('Twotail')).toBeUndefined();
+		expect(changed.describedAs('Perlidae')!.tell).toBe('Ours is golden.');
+		expect(changed.describedAs('Baetidae')!.share).toBe(1);
 	});
 });

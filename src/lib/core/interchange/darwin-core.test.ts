@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { animalList, shippedAnimals } from '../macroinvertebrates';
+import { animalList, shippedAnimals, OwnAnimal } from '../macroinvertebrates';
 import { archiveTables, type SampledEvent } from '.';
 
 const event: SampledEvent = {
@@ -43,9 +43,8 @@ describe('a sampling as Darwin Core', () => {
 	});
 
 	it('writes a species of the program’s own in two words, with the order of its family', () => {
-		const said = { otherNames: [], tolerance: null, score: null, group: null, countsAs: null };
 		const { of } = animalList([
-			{ ...said, code: 'Baetis-rhodani', name: 'large dark mayfly', rank: 'species', partOf: 'Baetidae' }
+			OwnAnimal.parse({ code: 'Baetis-rhodani', name: 'large dark mayfly', rank: 'species', partOf: 'Baetidae' })
 		]);
 		const kinds = [{ code: 'Baetis-rhodani', taxon: of('Baetis-rhodani'), count: 2 }];
 		expect(tables({ ...event, kinds }).occurrences[0]).toMatchObject({

@@ -2,16 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { animalList, communityOf, kindsThatCount, OwnAnimal, shippedAnimals, type AnimalList } from '.';
 
 /** What a program says of one animal. */
-const own = (over: Partial<OwnAnimal> & Pick<OwnAnimal, 'code' | 'rank'>): OwnAnimal => ({
-	name: over.code.toLowerCase(),
-	partOf: null,
-	otherNames: [],
-	tolerance: null,
-	score: null,
-	group: null,
-	countsAs: null,
-	...over
-});
+const own = (said: Partial<OwnAnimal> & Pick<OwnAnimal, 'code' | 'rank'>): OwnAnimal =>
+	OwnAnimal.parse({ name: said.code.toLowerCase(), ...said });
 const kindsOf = (counts: Record<string, number>, animals: AnimalList) =>
 	Object.entries(counts).map(([code, count]) => ({ code, taxon: animals.of(code), count }));
 

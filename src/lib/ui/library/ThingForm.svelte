@@ -33,7 +33,7 @@
 		untrack(() => given),
 		{
 			validators: untrack(() => zod4Client(thingForm(kind, id, library, today))),
-			validationMethod: 'onblur',
+			validationMethod: 'auto',
 			resetForm: false,
 			autoFocusOnError: true,
 			onResult: ({ result }) => {

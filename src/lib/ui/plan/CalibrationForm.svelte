@@ -30,7 +30,7 @@
 		{
 			id: untrack(() => due.parameter),
 			validators: untrack(() => zod4Client(calibrationForm(due.way))),
-			validationMethod: 'onblur',
+			validationMethod: 'auto',
 			resetForm: false,
 			invalidateAll: true
 		}

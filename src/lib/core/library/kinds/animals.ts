@@ -7,8 +7,10 @@ import {
 	taxonRanks,
 	type AnimalList
 } from '../../macroinvertebrates';
+import { describedAnimals } from '../../identification';
 import { maybeNumber, maybeOneOf, oneOf, wordList, words, type Field } from '../field';
 import { kind, type Library, type RowOf } from '../kind';
+import { shownStates } from './shown-states';
 
 /** What a program says of animals, out of its library. */
 export const ownAnimalsIn = ({ animals: rows }: Pick<Library, 'animals'>): OwnAnimal[] =>
@@ -73,6 +75,20 @@ const fields = {
 		'Joined to',
 		'it is counted as this kind by now, in earlier years too; what was written at the time stays'
 	),
+	tell: words({
+		label: 'How to tell it',
+		most: 300,
+		help: 'what one looks at, with a lens or without; it stands on its card at the tray'
+	}),
+	shows: shownStates({
+		label: 'In the key it shows',
+		help: 'what sets it apart, as the key asks: “tails: three, bare; size: under 3 mm”; in all else it is like what it belongs to'
+	}),
+	drawing: maybeOneOf({
+		label: 'Drawing',
+		help: 'the one that is most like it; empty: that of what it belongs to',
+		options: [...new Set(describedAnimals.map((t) => t.drawing))]
+	}),
 	because: words({ label: 'Why, and who says so', most: 200, help: 'for whoever asks in five years' })
 };
 type AnimalRow = RowOf<typeof fields>;
@@ -94,7 +110,8 @@ export const animals = kind({
 		if (taxon === null) return null;
 		const { name, rank } = taxon;
 		const unsaid = { partOf: null, otherNames: [], tolerance: null, score: null, group: null, countsAs: null };
-		return { code: taxon.code, name, rank, ...unsaid, because: '' };
+		const asShipped = { tell: '', shows: [], drawing: null, because: '' };
+		return { code: taxon.code, name, rank, ...unsaid, ...asShipped };
 	},
 	fields,
 	key: ['code'],
@@ -115,7 +132,7 @@ export const animals = kind({
 						}
 					]
 				: [];
-		return [...renamed, ...placeFaults(row, library), ...joinFaults(row, library)];
+		return [...renamed, ...placeFaults(row, library), ...joinFaults(row, library), ...keyFaults(row, library)];
 	},
 	doubts: (row, library) => {
 		const all = listWith(row, library);
@@ -146,6 +163,19 @@ function placeFaults(row: AnimalRow, library: Library): Fault[] {
 	return taxonRanks.indexOf(parent.rank) < taxonRanks.indexOf(row.rank)
 		? []
 		: [{ field: 'partOf', why: `A ${row.rank} is no part of a ${parent.rank}.` }];
+}
+
+/** Whether the key can take it in. */
+function keyFaults(row: AnimalRow, library: Library): Fault[] {
+	if (row.shows.length === 0) return [];
+	if (describedAnimals.some((t) => t.code === row.code))
+		return [{ field: 'shows', why: `The key knows what ${row.code} shows; leave this empty.` }];
+	const list = listWith(row, library);
+	const isLikeSome = describedAnimals.some((t) => row.partOf !== null && list.isWithin(t.code, row.partOf));
+	const isOfSome = list.of(row.code)?.within.some((code) => describedAnimals.some((t) => t.code === code)) === true;
+	return isLikeSome || isOfSome
+		? []
+		: [{ field: 'shows', why: 'The key knows none of its relatives, so it cannot tell it from anything.' }];
 }
 
 /** Which kind it was joined to, and that to which, and so on. */

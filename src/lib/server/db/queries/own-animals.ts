@@ -5,9 +5,9 @@ import { animal } from '../schema';
 
 /** What a program says of animals beside those that are shipped, as it stands on its shelf. */
 export function ownAnimalsOf(db: Db, programId: string): Promise<OwnAnimal[]> {
-	const { code, name, rank, partOf, otherNames, tolerance, score, group, countsAs } = animal;
+	const { code, name, rank, partOf, otherNames, tolerance, score, group, countsAs, tell, drawing, shows } = animal;
 	return db
-		.select({ code, name, rank, partOf, otherNames, tolerance, score, group, countsAs })
+		.select({ code, name, rank, partOf, otherNames, tolerance, score, group, countsAs, tell, drawing, shows })
 		.from(animal)
 		.where(eq(animal.programId, programId))
 		.orderBy(asc(animal.code));

@@ -167,6 +167,9 @@ export const animal = pgTable(
 		score: doublePrecision(),
 		group: text().$type<OwnAnimal['group']>(),
 		countsAs: text('counts_as'),
+		tell: text().notNull().default(''),
+		drawing: text(),
+		shows: jsonb().$type<OwnAnimal['shows']>().notNull().default([]),
 		because: text().notNull().default('')
 	},
 	(t) => [primaryKey({ columns: [t.programId, t.id] }), unique().on(t.programId, t.code)]

@@ -3,20 +3,23 @@
 		code: string;
 		/** How likely the key holds it; null where it is only looked through. */
 		chance: number | null;
-		onchoose: () => void;
+		/** It, or one of the kinds that the program tells apart in it. */
+		onchoose: (code: string) => void;
 		onclose: () => void;
 	}
 </script>
 
 <script lang="ts">
-	import { describedAs } from '$lib/core/identification/animal-key';
+	import { animalKey } from '$lib/core/identification';
 	import { knownAnimals } from '../../animals/known-animals';
 	import AnimalDrawing from './AnimalDrawing.svelte';
 
 	let { code, chance, onchoose, onclose }: Props = $props();
 	const known = knownAnimals();
 
-	const kind = $derived(describedAs(code));
+	const kind = $derived(animalKey(known.own).describedAs(code));
+	const tellOf = $derived(new Map(known.own.map((own) => [own.code, own.tell])));
+	const narrower = $derived(known.list.taxa.filter((t) => t.within[0] === code));
 	const nameOf = (of: string) => known.list.nameOf(of);
 </script>
 
@@ -27,8 +30,23 @@
 		{#if chance !== null}<p><b>{(100 * chance).toFixed(0)} %</b> by what you saw.</p>{/if}
 		<p>{kind.tell}</p>
 		<p class="small">
-			{kind.size_mm[0]} to {kind.size_mm[1]} mm. Where: {kind.where}. Moves: {kind.moves}.
+			{kind.size_mm[0]} to {kind.size_mm[1]} mm.{kind.where ? ` Where: ${kind.where}.` : ''}{kind.moves
+				? ` Moves: ${kind.moves}.`
+				: ''}
 		</p>
+		{#if narrower.length}
+			<h4>Told apart here</h4>
+			<ul class="narrower">
+				{#each narrower as t (t.code)}
+					<li>
+						<button type="button" class="btn preset-outlined-primary-500" onclick={() => onchoose(t.code)}
+							>{t.name} <small>{t.code}</small></button
+						>
+						{tellOf.get(t.code)}
+					</li>
+				{/each}
+			</ul>
+		{/if}
 		{#if kind.likeness.length}
 			<h4>Easily taken for</h4>
 			<ul>
@@ -37,7 +55,9 @@
 		{/if}
 		<p class="acts">
 			<button type="button" class="btn preset-outlined-surface-500" onclick={onclose}>Look on</button>
-			<button type="button" class="btn preset-filled-primary-500" onclick={onchoose}>It is this</button>
+			<button type="button" class="btn preset-filled-primary-500" onclick={() => onchoose(code)}
+				>{narrower.length ? 'It is this, no further' : 'It is this'}</button
+			>
 		</p>
 	</article>
 {/if}
@@ -67,6 +87,14 @@
 	li {
 		margin: 0.25rem 0 0.25rem 1rem;
 		list-style: disc;
+	}
+	.narrower {
+		padding: 0;
+		list-style: none;
+	}
+	.narrower button {
+		display: block;
+		min-height: 2.75rem;
 	}
 	.acts {
 		display: flex;

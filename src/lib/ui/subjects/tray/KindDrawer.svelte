@@ -5,7 +5,7 @@
 </script>
 
 <script lang="ts">
-	import { describedAnimals } from '$lib/core/identification/animal-key';
+	import { animalKey } from '$lib/core/identification';
 	import { knownAnimals } from '../../animals/known-animals';
 	import AnimalDrawing from './AnimalDrawing.svelte';
 	import KindCard from './KindCard.svelte';
@@ -13,11 +13,14 @@
 	let { onchoose }: Props = $props();
 	const known = knownAnimals();
 
-	const groups = [...new Set(describedAnimals.map((t) => known.list.of(t.code)!.order))].map((order) => ({
-		order,
-		name: known.list.nameOf(order),
-		kinds: describedAnimals.filter((t) => known.list.of(t.code)!.order === order)
-	}));
+	const described = $derived(animalKey(known.own).described);
+	const groups = $derived(
+		[...new Set(described.map((t) => known.list.of(t.code)!.order))].map((order) => ({
+			order,
+			name: known.list.nameOf(order),
+			kinds: described.filter((t) => known.list.of(t.code)!.order === order)
+		}))
+	);
 	let open = $state<string | null>(null);
 </script>
 
@@ -40,7 +43,7 @@
 	</ul>
 	{#if open && kinds.some((k) => k.code === open)}
 		{@const code = open}
-		<KindCard {code} chance={null} onchoose={() => onchoose(code)} onclose={() => (open = null)} />
+		<KindCard {code} chance={null} {onchoose} onclose={() => (open = null)} />
 	{/if}
 {/each}
 

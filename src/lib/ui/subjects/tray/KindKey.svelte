@@ -6,14 +6,15 @@
 		/** Null: it cannot be seen. */
 		onanswer: (character: string, state: string | null) => void;
 		onstrike: (character: string) => void;
-		onchoose: (code: string, chance: number) => void;
+		/** Without a chance: the key had nothing to say of it. */
+		onchoose: (code: string, chance: number | null) => void;
 		/** No kind of the key is like it. */
 		onnone: () => void;
 	}
 </script>
 
 <script lang="ts">
-	import { describedAs, nameBy, questions } from '$lib/core/identification/animal-key';
+	import { animalKey, questions } from '$lib/core/identification';
 	import { knownAnimals } from '../../animals/known-animals';
 	import AnimalDrawing from './AnimalDrawing.svelte';
 	import KindCard from './KindCard.svelte';
@@ -21,7 +22,8 @@
 	let { answers, onanswer, onstrike, onchoose, onnone }: Props = $props();
 	const known = knownAnimals();
 
-	const said = $derived(nameBy(answers));
+	const key = $derived(animalKey(known.own));
+	const said = $derived(key.nameBy(answers));
 	/** The kind whose card is open. */
 	let open = $state<string | null>(null);
 	/** A question that was asked for by the person, not by what tells most. */
@@ -72,7 +74,7 @@
 				{#each said.likeliest as { code, chance } (code)}
 					<li>
 						<button type="button" aria-expanded={open === code} onclick={() => (open = open === code ? null : code)}>
-							<AnimalDrawing name={describedAs(code)!.drawing} pointed={question?.id ?? null} isBesideWords />
+							<AnimalDrawing name={key.describedAs(code)!.drawing} pointed={question?.id ?? null} isBesideWords />
 							<b>{known.list.nameOf(code)}</b><small>{code}</small><span>{percent(chance)}</span>
 						</button>
 					</li>
@@ -94,8 +96,13 @@
 	</section>
 	{#if open}
 		{@const code = open}
-		{@const chance = said.likeliest.find((l) => l.code === code)?.chance ?? 0}
-		<KindCard {code} {chance} onchoose={() => onchoose(code, chance)} onclose={() => (open = null)} />
+		{@const chanceOf = (one: string) => said.likeliest.find((l) => l.code === one)?.chance ?? null}
+		<KindCard
+			{code}
+			chance={chanceOf(code) ?? 0}
+			onchoose={(chosen) => onchoose(chosen, chanceOf(chosen))}
+			onclose={() => (open = null)}
+		/>
 	{:else if question}
 		<section class="question" aria-labelledby="key-question">
 			<h3 id="key-question">{question.question}</h3>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { describedAs } from '$lib/core/identification/animal-key';
+	import { animalKey } from '$lib/core/identification';
 	import type { NamingRecord } from '$lib/core/score-schemes';
 	import { counted } from '$lib/core/wording';
 	import { knownAnimals } from '$lib/ui/animals/known-animals';
@@ -8,6 +8,7 @@
 
 	let { data }: PageProps = $props();
 	const known = knownAnimals();
+	const { describedAs } = $derived(animalKey(known.own));
 
 	/** So few say little of anybody. */
 	const FEW = 8;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { describedAs } from '$lib/core/identification/animal-key';
+	import { animalKey } from '$lib/core/identification';
 	import { scoredAs, type Taxon } from '$lib/core/macroinvertebrates';
 	import { counted, listed } from '$lib/core/wording';
 	import { knownAnimals } from '$lib/ui/animals/known-animals';
@@ -8,6 +8,7 @@
 
 	let { data }: PageProps = $props();
 	const known = knownAnimals();
+	const { describedAs } = $derived(animalKey(known.own));
 
 	let search = $state('');
 	const saidOf = $derived(new Map(data.own.map((own) => [own.code, own])));
