@@ -305,4 +305,9 @@
 	.more {
 		margin-top: 1.125rem;
 	}
+	.more,
+	.waits {
+		display: grid;
+		gap: 0.875rem;
+	}
 </style>
