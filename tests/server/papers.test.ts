@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { roundLabels } from '../../src/lib/core/custody';
 import { fullVisit, orderSteps, streamVisit } from '../../src/lib/core/method';
 import { followOrder } from '../../src/lib/core/schedule';
-import { describedAnimals } from '../../src/lib/core/identification/animal-key';
+import { describedAnimals } from '../../src/lib/core/identification';
+import { OwnAnimal } from '../../src/lib/core/macroinvertebrates';
 import { printAnimals } from '../../src/lib/server/paper/animals';
 import { printSeasonSheet } from '../../src/lib/server/paper/for-the-wall';
 import { printVialLabels } from '../../src/lib/server/paper/vial-labels';
@@ -73,10 +74,23 @@ const wordsOf = (pdf: Uint8Array): string =>
 
 describe('drawings for those without a phone', () => {
 	it('show every kind of the key under its group, and say what to look at', async () => {
-		const words = wordsOf(await printAnimals({ letterhead: round.letterhead })).replace(/\s+/g, ' ');
+		const words = wordsOf(await printAnimals({ letterhead: round.letterhead, own: [] })).replace(/\s+/g, ' ');
 		for (const { code } of describedAnimals) expect(words).toContain(code);
 		expect(words).toContain('mayfly, Ephemeroptera');
 		expect(words).toContain('page 1 of');
+	});
+	it('show what the program tells apart, by the words that it says', async () => {
+		const own = OwnAnimal.parse({
+			code: 'Drunella',
+			name: 'spiny crawler',
+			rank: 'genus',
+			partOf: 'Ephemerellidae',
+			tell: 'Teeth on its thighs.',
+			shows: [{ character: 'back', state: 'paired-bumps' }]
+		});
+		const words = wordsOf(await printAnimals({ letterhead: round.letterhead, own: [own] })).replace(/\s+/g, ' ');
+		// columns stand beside each other, so that a cell's words are not in a row
+		for (const word of ['spiny', 'Drunella', 'Drunella:', 'thighs.']) expect(words).toContain(word);
 	});
 });
 

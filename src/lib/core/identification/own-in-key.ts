@@ -65,7 +65,7 @@ function like(models: readonly Described[], { code, tell, drawing, shows }: OwnA
 	const chances: Chances = {};
 	for (const { id, states } of questions) {
 		const usual = meanOf(models, id);
-		const said = shows.filter((s) => s.character === id && states.some((state) => state.id === s.state));
+		const said = states.filter((state) => shows.some((s) => s.character === id && s.state === state.id));
 		if (said.length === 0) {
 			if (usual) chances[id] = usual;
 			continue;
@@ -73,8 +73,8 @@ function like(models: readonly Described[], { code, tell, drawing, shows }: OwnA
 		const rest = usual ?? Object.fromEntries(states.map((s) => [s.id, 1 / states.length]));
 		chances[id] = Object.fromEntries(
 			states.map((s) => {
-				const isSaid = said.some((one) => one.state === s.id);
-				return [s.id, (isSaid ? SAID / said.length : 0) + (1 - SAID) * (rest[s.id] ?? 0)];
+				const share = said.includes(s) ? SAID / said.length : 0;
+				return [s.id, share + (1 - SAID) * (rest[s.id] ?? 0)];
 			})
 		);
 	}

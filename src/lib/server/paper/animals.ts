@@ -1,7 +1,7 @@
 import type { Column, Content } from 'pdfmake/interfaces';
-import { describedAnimals } from '../../core/identification/animal-key';
+import { animalKey, type Described } from '../../core/identification';
 import { drawingOf, isClosed, weights, type Drawing } from '../../core/identification/drawings';
-import { shippedAnimals } from '../../core/macroinvertebrates';
+import { animalList, type AnimalList, type OwnAnimal } from '../../core/macroinvertebrates';
 import { paperPage, print, type Letterhead } from './print';
 
 const COLUMNS = 6;
@@ -17,9 +17,26 @@ function svgOf({ strokes, bar }: Drawing): string {
 	return `<svg viewBox="0 0 100 100" stroke="#000" stroke-linecap="round" stroke-linejoin="round">${paths.join('')}${scale}</svg>`;
 }
 
+interface OnPaper {
+	letterhead: Letterhead;
+	/** What the program says of its own animals. */
+	own: OwnAnimal[];
+}
+
 /** The animals of the key as drawings, for those without a phone: by group, what to look at below each. */
-export function printAnimals({ letterhead }: { letterhead: Letterhead }): Promise<Uint8Array> {
-	const orders = [...new Set(describedAnimals.map((t) => shippedAnimals.of(t.code)!.order))];
+export function printAnimals({ letterhead, own }: OnPaper): Promise<Uint8Array> {
+	const animals = animalList(own);
+	const { described } = animalKey(own);
+	const orderOf = (t: Described) => animals.of(t.code)!.order;
+	const orders = [...new Set(described.map(orderOf))];
+	const toldHere = new Map(own.filter((o) => o.tell).map((o) => [o.code, o.tell]));
+	const groupOf = (order: string) =>
+		groupOnPaper(
+			order,
+			described.filter((t) => orderOf(t) === order),
+			animals,
+			toldHere
+		);
 	return print(
 		paperPage('Animals of the stream', letterhead, [
 			{ text: 'Animals of the stream', style: 'title' },
@@ -27,14 +44,18 @@ export function printAnimals({ letterhead }: { letterhead: Letterhead }): Promis
 				text: 'The thickest line is what to look at. Where no drawing fits, write “unknown” and keep one in a labelled vial.',
 				margin: [0, 2, 0, 2]
 			},
-			...orders.map(groupOnPaper)
+			...orders.map(groupOf)
 		])
 	);
 }
 
-/** Kinds that one drawing stands for share a cell. */
-function groupOnPaper(order: string): Content {
-	const kinds = describedAnimals.filter((t) => shippedAnimals.of(t.code)!.order === order);
+/** Kinds that one drawing stands for share a cell; what the program says of one of them stands below the drawing. */
+function groupOnPaper(
+	order: string,
+	kinds: readonly Described[],
+	animals: AnimalList,
+	toldHere: ReadonlyMap<string, string>
+): Content {
 	const drawn = [...new Set(kinds.map((t) => t.drawing))].map((name) => ({
 		name,
 		codes: kinds.filter((t) => t.drawing === name).map((t) => t.code)
@@ -43,16 +64,17 @@ function groupOnPaper(order: string): Content {
 		width: `${100 / COLUMNS}%`,
 		stack: [
 			{ svg: svgOf(drawingOf(name)), width: 64, alignment: 'center' },
-			{ text: [...new Set(codes.map((c) => shippedAnimals.of(c)!.name))].join(', '), style: 'strong', fontSize: 9 },
+			{ text: [...new Set(codes.map(animals.nameOf))].join(', '), style: 'strong', fontSize: 9 },
 			{ text: codes.join(', '), fontSize: 7.5 },
-			{ text: drawingOf(name).tells, fontSize: 8 }
+			{ text: drawingOf(name).tells, fontSize: 8 },
+			...codes.flatMap((c) => (toldHere.has(c) ? [{ text: `${c}: ${toldHere.get(c)!}`, fontSize: 8 }] : []))
 		],
 		margin: [0, 2, 6, 6]
 	}));
 	const rows = Array.from({ length: Math.ceil(cells.length / COLUMNS) }, (_, r) =>
 		cells.slice(COLUMNS * r, COLUMNS * (r + 1))
 	);
-	const name = shippedAnimals.of(order)?.name ?? order;
+	const name = animals.nameOf(order);
 	const [first = [], ...others] = rows;
 	return [
 		// a heading never stands alone at the foot of a page
