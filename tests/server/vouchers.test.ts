@@ -14,7 +14,7 @@ const db = database();
 const DAY_ms = 86_400_000;
 
 /** A program whose crew kept one lot a year and more ago. */
-async function withLot(keptIn = 'ethanol') {
+async function withLot(keptIn = 'ethanol', taxon = 'Baetidae') {
 	const program = await aProgram();
 	const { programId, members } = program;
 	const kept_ms = now_ms - 400 * DAY_ms;
@@ -22,7 +22,7 @@ async function withLot(keptIn = 'ethanol') {
 	const write = aDevice(members.monitor, visitId, kept_ms);
 	const { refused } = await send(members.monitor, [
 		write('opening', anOpening(program, kept_ms)),
-		write('vouchers/v1/taxon', 'Baetidae'),
+		write('vouchers/v1/taxon', taxon),
 		write('vouchers/v1/keptIn', keptIn),
 		write('vouchers/v1/keptAt', new Date(kept_ms).toISOString())
 	]);
@@ -78,6 +78,13 @@ describe('the shelf of kept animals', () => {
 		expect((await nameVoucher(db, as('coordinator'), at.visitId, { ...named, taxon: 'Perlidae' }, now_ms)).ok).toBe(
 			true
 		);
+		expect(await checksOf(db, programId)).toEqual([]);
+	});
+
+	it('counts no name as wrong where there was none', async () => {
+		const { at, as, programId } = await withLot('ethanol', 'unknown-IQ-1');
+		const named = { voucher: at.voucher, taxon: 'Nemouridae' };
+		expect(await nameVoucher(db, as('reviewer'), at.visitId, named, now_ms)).toEqual({ ok: true });
 		expect(await checksOf(db, programId)).toEqual([]);
 	});
 

@@ -5,4 +5,5 @@ export { addingWords, rowsOfScheme, schemeColumns, schemeFromRows } from './sche
 // a sampling by a scheme, and how sure with the names
 export { scoreSampling, type SchemeSampling, type SchemeScore } from './score-sampling';
 export { namingRecord, type NamingRecord } from './naming-record';
-export { checksFor, confusionOf, schemeInterval, type Checked, type CheckedBy, type SchemeInterval } from './naming';
+export { checksFor, type Checked, type CheckedBy } from './checked';
+export { confusionOf, schemeInterval, type SchemeInterval } from './naming';

@@ -1,6 +1,6 @@
 import type { AnimalList } from '../macroinvertebrates';
 import { namingSkill } from '../statistics';
-import type { Checked } from './naming';
+import { isRightName, type Checked } from './checked';
 
 /** One kind taken for another, so many times. */
 export interface Mistaken {
@@ -22,15 +22,13 @@ export interface NamingRecord {
 }
 
 /**
- * How often names turned out to be right. A name that goes no further than it has to is right: "mayfly" of a Baetidae,
- * or a family of which those who looked again would only say the order. Null where nothing was looked at again. Exact
- * limits of Clopper & Pearson 1934.
+ * How often names turned out to be right. Null where nothing was looked at again. Exact limits of Clopper & Pearson
+ * 1934.
  */
 export function namingRecord(checked: readonly Checked[], animals: AnimalList): NamingRecord | null {
-	const pairs = checked.map(({ counted, is }) => {
-		const [said, true_] = [animals.current(counted), animals.current(is)];
-		const isRight = animals.isWithin(said, true_) || animals.isWithin(true_, said);
-		return { said, is: isRight ? said : true_ };
+	const pairs = checked.map((check) => {
+		const said = animals.current(check.counted);
+		return { said, is: isRightName(check, animals) ? said : animals.current(check.is) };
 	});
 	const { n, correct, lower, upper } = namingSkill({ truth: pairs.map((p) => p.is), named: pairs.map((p) => p.said) });
 	if (lower === null || upper === null) return null;

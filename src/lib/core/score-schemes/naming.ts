@@ -1,23 +1,7 @@
 import { isLargerGroup, type AnimalList, type Kind } from '../macroinvertebrates';
 import { gammaQuantile, seeded, type Chance } from '../statistics';
+import { isRightName, type Checked } from './checked';
 import { classOf, scoreBy, type ScoreScheme } from './scheme';
-
-/** Animals that were counted under one name, and what those who looked again agree that they are. */
-export interface Checked {
-	counted: string;
-	is: string;
-	/** None of those who counted the sample in question gave it that name. */
-	isByOther?: true;
-}
-
-/** The same, with who gave it the name under which it was counted. */
-export interface CheckedBy extends Omit<Checked, 'isByOther'> {
-	by: string;
-}
-
-/** Checks as they bear on a sample that these people counted: whose they were is told no further. */
-export const checksFor = (checks: readonly CheckedBy[], counters: readonly string[]): Checked[] =>
-	checks.map(({ counted, is, by }) => (counters.includes(by) ? { counted, is } : { counted, is, isByOther: true }));
 
 /** What is known of one name: weights of its being right and wrong (of a beta distribution), and what it is instead. */
 interface NameKnown {
@@ -32,10 +16,13 @@ export type Confusion = ReadonlyMap<string, NameKnown>;
 /** As many checked animals as what is known of names in general weighs against what is known of one name. */
 const PRIOR_WEIGHT = 4;
 
+/** A check, and whether the name turned out to be wrong. */
+type Judged = Checked & { isWrong: boolean };
+const isWrong = (check: Judged) => check.isWrong;
+
 /** The share that is wrong among some checks, leaning on what else is known by as much as four checks weigh. */
-const shareWrong = (checked: readonly Checked[], elsewhere: number): number =>
+const shareWrong = (checked: readonly Judged[], elsewhere: number): number =>
 	(checked.filter(isWrong).length + PRIOR_WEIGHT * elsewhere) / (checked.length + PRIOR_WEIGHT);
-const isWrong = ({ counted, is }: Checked) => counted !== is;
 
 /**
  * How often a name is right, from what was looked at again. What those who counted called so counts in full; while
@@ -49,7 +36,12 @@ export function confusionOf(
 	animals: AnimalList
 ): Confusion {
 	if (checkedBefore.length === 0) return new Map();
-	const checked = checkedBefore.map((c) => ({ ...c, counted: animals.current(c.counted), is: animals.current(c.is) }));
+	const checked = checkedBefore.map((c): Judged => ({
+		...c,
+		counted: animals.current(c.counted),
+		is: animals.current(c.is),
+		isWrong: !isRightName(c, animals)
+	}));
 	const [own, others] = [checked.filter((c) => !c.isByOther), checked.filter((c) => c.isByOther)];
 	const ofAll = (checked.filter(isWrong).length + 0.5) / (checked.length + 1);
 	const ofThese = others.length ? shareWrong(own, ofAll) : ofAll;

@@ -1,5 +1,6 @@
 import { animalList, type Kind, type OwnAnimal } from '../macroinvertebrates';
-import { confusionOf, schemeInterval, type Checked, type SchemeInterval } from './naming';
+import type { Checked } from './checked';
+import { confusionOf, schemeInterval, type SchemeInterval } from './naming';
 import { scoreBy, type Scored, type ScoreScheme } from './scheme';
 
 /** What a sampling scores by one scheme, and how sure that is. */

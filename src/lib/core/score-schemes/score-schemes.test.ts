@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { communityOf, taxa, shippedAnimals, type Kind } from '../macroinvertebrates';
+import { animalList, communityOf, OwnAnimal, taxa, shippedAnimals, type Kind } from '../macroinvertebrates';
 import { seeded } from '../statistics';
 import {
 	type Checked,
 	confusionOf,
 	exampleSchemes,
+	namingRecord,
 	objectionsToScheme,
 	rowsOfScheme,
 	schemeFromRows,
@@ -129,6 +130,26 @@ describe('how sure a score is', () => {
 		expect(new Set(instead)).toEqual(new Set(['Leptophlebiidae']));
 		// by hand: all 0.5/2; theirs (0 + 4 · 0.25)/(0 + 4); of this name by others (0 + 4 · 0.25)/(1 + 4)
 		expect(errsOf([other(right)])).toBeCloseTo(0.2, 12);
+	});
+
+	it('takes no name for wrong that only goes less far, or further, than what was found', () => {
+		const baetis = { code: 'Baetis', name: 'small dark mayfly', rank: 'genus', partOf: 'Baetidae' };
+		const cloeon = { code: 'Cloeon', name: 'pond mayfly', rank: 'genus', partOf: 'Baetidae', countsAs: 'Baetis' };
+		const split = animalList([baetis, cloeon].map((said) => OwnAnimal.parse(said)));
+		const checked = [
+			...Array.from({ length: 10 }, () => ({ counted: 'Baetidae', is: 'Baetis' })),
+			{ counted: 'Ephemeroptera', is: 'Baetidae' },
+			{ counted: 'Baetidae', is: 'Ephemeroptera' },
+			{ counted: 'Cloeon', is: 'Baetis' },
+			{ counted: 'Baetidae', is: 'Leptophlebiidae' }
+		];
+		expect(namingRecord(checked, split)).toMatchObject({ checked: 14, right: 13 });
+		const known = confusionOf(['Baetidae'], checked, split).get('Baetidae')!;
+		// one of fourteen names is wrong; of this one, one of twelve
+		const errs = 1.5 / 15;
+		expect(known.right).toBeCloseTo(11 + 4 * (1 - errs), 9);
+		expect(known.wrong).toBeCloseTo(1 + 4 * errs, 9);
+		expect(known.instead).toEqual(['Leptophlebiidae']);
 	});
 
 	it('is not told of a sample whose animals nobody counted', () => {

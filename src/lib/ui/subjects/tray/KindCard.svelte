@@ -88,8 +88,8 @@
 		margin: 0.25rem 0 0.25rem 1rem;
 		list-style: disc;
 	}
-	.narrower {
-		padding: 0;
+	.narrower li {
+		margin-left: 0;
 		list-style: none;
 	}
 	.narrower button {

@@ -136,6 +136,9 @@
 </main>
 
 <style>
+	h2 {
+		margin-top: 1.25rem;
+	}
 	.along {
 		display: flex;
 		flex-wrap: wrap;
