@@ -51,6 +51,21 @@ describe('what a phone hands in', () => {
 		expect((await send(program.members.monitor, [], { since: cursor })).entries).toEqual([byOther]);
 	});
 
+	it('brings back what others wrote, and nothing of what it just handed in, new or again', async () => {
+		const write = await open();
+		const start = (await send(program.members.monitor, [])).cursor;
+		const early = write('arrival/depth_m', 0.2);
+		await send(program.members.monitor, [early]);
+		const byOther = aDevice(program.members.coordinator, visitId)('arrival/velocity_m_s', 0.3);
+		await send(program.members.coordinator, [byOther]);
+		// the answer to the first was lost on the way
+		const late = write('arrival/depth_m', 0.25);
+		const answer = await send(program.members.monitor, [early, late], { since: start });
+		expect(answer.accepted.toSorted()).toEqual([early.id, late.id].toSorted());
+		expect(answer.entries).toEqual([byOther]);
+		expect((await send(program.members.monitor, [], { since: answer.cursor })).entries).toEqual([]);
+	});
+
 	it('starts from the beginning when the cursor is another person’s', async () => {
 		await open();
 		const { cursor } = await send(program.members.coordinator, []);

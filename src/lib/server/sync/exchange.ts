@@ -18,15 +18,16 @@ export interface SyncAnswer extends Received, Sent {
 /** One exchange with a device: takes what it wrote, gives what it has not seen. */
 export async function exchange(db: Db, member: Member, request: SyncRequest, now_ms: number): Promise<SyncAnswer> {
 	const skew_ms = request.deviceTime === undefined ? null : Date.parse(request.deviceTime) - now_ms;
-	const received = await receiveEntries(db, member, request.entries, { now_ms, skew_ms });
-	const sent = await entriesSince(db, member, request.since, received.accepted);
+	const { accepted, refused, ...where } = await receiveEntries(db, member, request.entries, { now_ms, skew_ms });
+	const sent = await entriesSince(db, member, request.since, where);
 	return {
-		...received,
+		accepted,
+		refused,
 		...sent,
 		wantedPhotos: await missingPhotos(db, member.programId, request.photos),
 		notes: [
 			...(skew_ms !== null && Math.abs(skew_ms) > SKEW_WORTH_SAYING_ms ? [sayShift(skew_ms)] : []),
-			...(member.removedAt !== null && received.accepted.length
+			...(member.removedAt !== null && accepted.length
 				? [
 						'You no longer belong to this program. What you wrote before is kept: the coordinator takes it in or leaves it.'
 					]

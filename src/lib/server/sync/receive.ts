@@ -19,23 +19,32 @@ import { whyUnsound } from './sound';
  * the same entry again changes nothing. The visits they belong to are worked out anew in the same transaction. What
  * comes from somebody who has left is kept beside the logbook until the coordinator has decided.
  */
-export async function receiveEntries(
-	db: Db,
-	member: Member,
-	given: readonly unknown[],
-	clock: Clock
-): Promise<Received> {
+export async function receiveEntries(db: Db, member: Member, given: readonly unknown[], clock: Clock): Promise<Taken> {
 	const refused: Refusal[] = [];
 	const wellFormed = given.flatMap((one) => {
 		const entry = parse(one, member, refused, clock);
 		return entry ? [entry] : [];
 	});
-	if (wellFormed.length === 0) return { accepted: [], refused };
+	if (wellFormed.length === 0) return { accepted: [], refused, stretches: [], again: [] };
 	const taken =
 		member.removedAt === null
 			? await takeEach(db, member, wellFormed, clock)
-			: await keepAside(db, member, wellFormed, clock.now_ms);
-	return { accepted: taken.accepted, refused: [...refused, ...taken.refused] };
+			: { ...(await keepAside(db, member, wellFormed, clock.now_ms)), stretches: [], again: [] };
+	return { ...taken, refused: [...refused, ...taken.refused] };
+}
+
+/** What was taken, and where the logbook holds it: so that it is not sent back to where it came from. */
+export interface Taken extends Received {
+	/** The places that these lines were given, no other among them. */
+	stretches: Stretch[];
+	/** Those that the logbook held before. */
+	again: string[];
+}
+
+/** Places of a program's logbook, the first and the last among them. */
+export interface Stretch {
+	first: number;
+	last: number;
 }
 
 export interface Clock {
@@ -49,7 +58,7 @@ export interface Clock {
  * alone is refused: one bad line must not keep a phone's whole queue. Trouble with the database itself is no line's
  * fault.
  */
-async function takeEach(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Received> {
+async function takeEach(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Taken> {
 	try {
 		return await takeTogether(db, member, entries, clock);
 	} catch (trouble) {
@@ -65,17 +74,24 @@ async function takeEach(db: Db, member: Member, entries: readonly Entry[], clock
 						path: only.path,
 						why: 'the logbook cannot take this line; it has been noted, and stays on the device'
 					}
-				]
+				],
+				stretches: [],
+				again: []
 			};
 		}
 		const half = Math.ceil(entries.length / 2);
 		const first = await takeEach(db, member, entries.slice(0, half), clock);
 		const second = await takeEach(db, member, entries.slice(half), clock);
-		return { accepted: [...first.accepted, ...second.accepted], refused: [...first.refused, ...second.refused] };
+		return {
+			accepted: [...first.accepted, ...second.accepted],
+			refused: [...first.refused, ...second.refused],
+			stretches: [...first.stretches, ...second.stretches],
+			again: [...first.again, ...second.again]
+		};
 	}
 }
 
-function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Received> {
+function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: Clock): Promise<Taken> {
 	return db.transaction(async (tx) => {
 		const refused: Refusal[] = [];
 		const visits = await visitsOf(tx, member, entries);
@@ -87,10 +103,10 @@ function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: 
 		});
 		const opened = allowed.filter((e) => visits.get(e.visitId)?.isNew && e.path === 'opening' && e.op === 'set');
 		await openVisits(tx, member, opened, clock.now_ms);
-		const { accepted, fresh, clashing } = await append(tx, member.programId, allowed, clock);
+		const { fresh, clashing, ...taken } = await append(tx, member.programId, allowed, clock);
 		refused.push(...clashing);
 		await projectVisits(tx, member.programId, [...new Set(fresh.map((e) => e.visitId))], clock.now_ms);
-		return { accepted, refused };
+		return { ...taken, refused };
 	});
 }
 
@@ -241,46 +257,46 @@ async function openVisits(tx: Db, member: Member, openings: readonly Entry[], no
  */
 async function append(tx: Db, programId: string, entries: readonly Entry[], { now_ms, skew_ms }: Clock) {
 	const once = [...new Map(entries.map((e) => [e.id, e])).values()];
-	if (once.length === 0) return { accepted: [], fresh: [], clashing: [] };
+	if (once.length === 0) return { accepted: [], stretches: [], again: [], fresh: [], clashing: [] };
 	const tip = await rowsOf(
 		tx,
 		z.object({ first: z.string() }),
 		sql`
-		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId} returning last_seq - ${once.length} as first`
+		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId} returning last_seq - ${once.length} + 1 as first`
 	);
 	const first = Number(tip[0]!.first);
-	const there = await rowsOf(
+	// what is there already leaves a gap among the places, which nothing minds; to ask for it first would read more
+	const inserted = await rowsOf(
 		tx,
 		z.object({ id: z.string() }),
 		sql`
-		select id from entry where program_id = ${programId} and id = any(${sql.param(once.map((e) => e.id))}::uuid[])`
+		insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, skew_ms)
+		select ${programId}, id, ${first} + nth - 1, visit_id, at, by, device, path, op, value, was, ${new Date(now_ms).toISOString()}, ${skew_ms}
+		from rows from (json_to_recordset(${JSON.stringify(once)}::json)
+			as (id uuid, "visitId" uuid, at text, by uuid, device text, path text, op op, value jsonb, was uuid)
+		) with ordinality as r(id, visit_id, at, by, device, path, op, value, was, nth)
+		on conflict (program_id, id) do nothing returning id`
 	);
-	const isThere = new Set(there.map((r) => r.id));
-	const fresh = once.filter((e) => !isThere.has(e.id));
-	const lines = fresh.map((e, i) => ({ ...e, seq: first + i + 1 }));
-	if (lines.length)
-		await tx.execute(sql`
-			insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, skew_ms)
-			select ${programId}, id, seq, "visitId", at, by, device, path, op, value, was, ${new Date(now_ms).toISOString()}, ${skew_ms}
-			from jsonb_to_recordset(${JSON.stringify(lines)}::jsonb)
-				as r(id uuid, seq bigint, "visitId" uuid, at text, by uuid, device text, path text, op op, value jsonb, was uuid)`);
-	const clashing = isThere.size
-		? await clashes(
-				tx,
-				programId,
-				once.filter((e) => isThere.has(e.id))
-			)
-		: [];
+	const isFresh = new Set(inserted.map((r) => r.id));
+	const [fresh, known] = [once.filter((e) => isFresh.has(e.id)), once.filter((e) => !isFresh.has(e.id))];
+	const clashing = known.length ? await clashes(tx, programId, known) : [];
 	const isClashing = new Set(clashing.map((c) => c.id));
-	return { accepted: once.map((e) => e.id).filter((id) => !isClashing.has(id)), fresh, clashing };
+	const again = known.map((e) => e.id).filter((id) => !isClashing.has(id));
+	return {
+		accepted: [...fresh.map((e) => e.id), ...again],
+		stretches: [{ first, last: first + once.length - 1 }],
+		again,
+		fresh,
+		clashing
+	};
 }
 
-async function clashes(tx: Db, programId: string, again: readonly Entry[]): Promise<Refusal[]> {
+async function clashes(tx: Db, programId: string, known: readonly Entry[]): Promise<Refusal[]> {
 	const rows = await rowsOf(
 		tx,
 		z.object({ id: z.string(), path: z.string() }),
 		sql`
-		select e.id, r.path from jsonb_to_recordset(${JSON.stringify(again)}::jsonb) as r(id uuid, "visitId" uuid, at text, by uuid, path text, op op, value jsonb, was uuid)
+		select e.id, r.path from jsonb_to_recordset(${JSON.stringify(known)}::jsonb) as r(id uuid, "visitId" uuid, at text, by uuid, path text, op op, value jsonb, was uuid)
 		join entry e on e.program_id = ${programId} and e.id = r.id
 		where (e.visit_id, e.at, e.by_member_id, e.path, e.op, coalesce(e.value, 'null'), e.was)
 			is distinct from (r."visitId", r.at, r.by, r.path, r.op, coalesce(r.value, 'null'), r.was)`

@@ -7,6 +7,7 @@ import { readable } from '../db/queries/visits';
 import type { Db } from '../db/connect';
 import { rowsOf, writtenNumber } from '../db/rows';
 import { entryOf, EntryRow } from '../projection/facts';
+import type { Taken } from './receive';
 
 /** Entries in one answer; a device that was away longer asks again from the cursor. */
 export const PAGE = 2000;
@@ -31,7 +32,7 @@ export async function entriesSince(
 	db: Db,
 	member: Member,
 	since: string | number | null | undefined,
-	justTaken: readonly string[] = []
+	justTaken: Pick<Taken, 'stretches' | 'again'> = { stretches: [], again: [] }
 ): Promise<Sent> {
 	const from = placeIn(since, member);
 	if (readScope(member) === 'none') return { entries: [], cursor: cursorAt(from, member), more: false };
@@ -43,7 +44,7 @@ export async function entriesSince(
 		with next as (
 			select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 			from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
-			where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} and ${readable(member)} ${justTaken.length ? sql`and e.id not in (select unnest(${sql.param([...justTaken])}::uuid[]))` : sql``}
+			where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo} and ${readable(member)} ${elsewhere(justTaken)}
 				and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			order by e.seq limit ${PAGE}
 		)
@@ -54,6 +55,15 @@ export async function entriesSince(
 	const more = within.length < rows.length || rows.length === PAGE;
 	return { entries: within.map(entryOf), cursor: cursorAt(more ? within.at(-1)!.seq : upTo, member), more };
 }
+
+const elsewhere = ({ stretches, again }: Pick<Taken, 'stretches' | 'again'>) =>
+	sql.join(
+		[
+			...stretches.map(({ first, last }) => sql`and e.seq not between ${first} and ${last}`),
+			...(again.length ? [sql`and e.id not in (select unnest(${sql.param(again)}::uuid[]))`] : [])
+		],
+		sql` `
+	);
 
 /** The last place of a program's logbook that everything before is visible up to. */
 export async function tip(db: Db, programId: string): Promise<number> {
