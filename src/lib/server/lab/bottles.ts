@@ -30,7 +30,7 @@ export interface BottleOfVisit {
 	step: BottleStep | undefined;
 }
 
-/** The bottles that a condition on `v`, their visit, and `b`, their id and sheet, leaves. */
+/** The bottles that a condition on `v`, their visit, and `b`, their id and sheet, leaves; always in the same order. */
 export async function bottlesWhere(db: Db, programId: string, which: SQL): Promise<BottleOfVisit[]> {
 	const [rows, cards] = await Promise.all([
 		rowsOf(
@@ -40,7 +40,7 @@ export async function bottlesWhere(db: Db, programId: string, which: SQL): Promi
 			select v.id as "visitId", s.name as site, v.card_version_id as "cardVersionId", b.key as id, b.value as bottle
 			from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 			cross join jsonb_each(v.sheet -> 'bottles') b
-			where v.program_id = ${programId} and v.sheet ? 'bottles' and ${which}`
+			where v.program_id = ${programId} and v.sheet ? 'bottles' and ${which} order by v.id, b.key`
 		),
 		cardBodies(db, programId)
 	]);
