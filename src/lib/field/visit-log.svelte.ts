@@ -1,7 +1,6 @@
 import { liveQuery } from 'dexie';
 import { untrack } from 'svelte';
-import { evaluate, type Outcome } from '$lib/core/visit';
-import { gaugingViews } from '$lib/core/subjects/gauging/section';
+import type { Outcome } from '$lib/core/visit';
 import { type GaugingView } from '$lib/core/subjects/gauging/view';
 import { type Context } from '$lib/core/subjects/context';
 import { fold, foldOnto, seenBlind, tick, typesBlind, whyUnfit, type Folded } from '$lib/core/logbook';
@@ -12,6 +11,20 @@ import { contextFrom, instrumentsOf, type SatchelSite } from '$lib/core/satchel'
 import { draftsOf, store, type KeptEntry, type Packed } from './store';
 
 const NO_BOTTLES: OtherBottles = { openings: [], lines: [] };
+
+/**
+ * What works out what follows from a sheet. It is as large as all else that a step needs, and fetched by itself: a
+ * sheet can be on the screen before it has come. Fetched once, and there at once for the next visit.
+ */
+const fetchWorking = async () => {
+	const [{ evaluate }, { gaugingViews }] = await Promise.all([
+		import('$lib/core/visit/evaluate'),
+		import('$lib/core/subjects/gauging/section')
+	]);
+	return { evaluate, gaugingViews };
+};
+type Working = Awaited<ReturnType<typeof fetchWorking>>;
+let fetched: Working | null = null;
 
 /** Stands for this device's name on a line that the disk has not named yet. */
 const HERE = 'this device';
@@ -55,6 +68,13 @@ export class VisitLog {
 		const drafts = { ...this.drafts, [path]: text };
 		if (text === '') delete drafts[path];
 		this.drafts = drafts;
+	}
+
+	#working = $state.raw<Working | null>(fetched);
+	/** From here on the outcome is worked out; before, there is none. */
+	async workOut(): Promise<void> {
+		fetched ??= await fetchWorking();
+		this.#working = fetched;
 	}
 
 	#lastFolded: Folded = fold([]);
@@ -126,9 +146,9 @@ export class VisitLog {
 
 	/** The gaugings alone: a hand in the water waits for them with every key. */
 	gaugings: GaugingView[] = $derived.by(() => {
-		const packed = this.packed();
-		return packed && this.card
-			? gaugingViews(this.folded, this.card, instrumentsOf(packed.satchel)).map((g) => g.view)
+		const [packed, working] = [this.packed(), this.#working];
+		return packed && this.card && working
+			? working.gaugingViews(this.folded, this.card, instrumentsOf(packed.satchel)).map((g) => g.view)
 			: [];
 	});
 
@@ -142,10 +162,10 @@ export class VisitLog {
 
 	/** What follows from these lines at that moment. */
 	outcomeOf(folded: Folded, now_ms: number): Outcome | null {
-		const packed = this.packed();
+		const [packed, working] = [this.packed(), this.#working];
 		const context =
 			packed && this.opening ? contextFrom(packed.satchel, this.opening.siteId, now_ms, this.around) : null;
-		return context && this.card ? evaluate(folded, this.card, context) : null;
+		return context && this.card && working ? working.evaluate(folded, this.card, context) : null;
 	}
 }
 

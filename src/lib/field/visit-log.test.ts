@@ -61,18 +61,24 @@ const temperature = (value: number) => ({ value, unit: 'degC' });
 const WATER = 'readings/water-temperature/main';
 
 describe('a visit on this device', () => {
-	it('is what its lines make, with the card and the site that it was opened with', () => {
+	it('is what its lines make, with the card and the site that it was opened with', async () => {
 		const log = logOf(stored(0, 'opening', opening()), stored(1, WATER, temperature(11.2)));
 		expect(log.site?.code).toBe('TE3');
 		expect(log.card?.code).toBe('full-visit');
 		expect(log.steps).toHaveLength(fullVisit.steps.length);
+		// the sheet stands before what follows from it
+		expect(log.outcome).toBeNull();
+		await log.workOut();
 		expect(log.outcome!.results.map((r) => r.parameter)).toEqual(['water-temperature']);
+		// fetched once: the next visit has it from the start
+		expect(logOf(stored(0, 'opening', opening())).outcome!.results).toEqual([]);
 	});
-	it('leaves out a line that the server refused', () => {
+	it('leaves out a line that the server refused', async () => {
 		const log = logOf(
 			stored(0, 'opening', opening()),
 			stored(1, WATER, temperature(11.2), { state: 'refused', why: 'no' })
 		);
+		await log.workOut();
 		expect(log.outcome!.results).toEqual([]);
 	});
 	it('of which nothing is known yet has no outcome', () => {

@@ -8,7 +8,7 @@ import type { SchemeSampling, SchemeScore } from '$lib/core/score-schemes';
 import { isAwaited } from '$lib/core/subjects/determination';
 import type { Flag } from '$lib/core/subjects/flags';
 import { belongsTo, kindOf, type Step } from '$lib/core/subjects/steps';
-import { placesOf, type Outcome } from '$lib/core/visit';
+import type { Outcome } from '$lib/core/visit';
 import { mayCall } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
 import { canListen, simulatedPort, type MeterPort } from './devices/meter-port';
@@ -23,6 +23,20 @@ export interface Moment {
 	folded: Folded;
 	now_ms: number;
 }
+
+/** What follows from a sheet while it is not worked out. */
+export const notYet = (folded: Folded): Outcome => ({
+	folded,
+	determinations: [],
+	results: [],
+	gaugings: [],
+	flows: [],
+	flags: [],
+	clocks: [],
+	steps: [],
+	next: null,
+	missing: []
+});
 
 /** The state of a visit's screen at one step: what a page shows and a tool is given. */
 export class VisitScreen<RestOfRound> {
@@ -88,7 +102,7 @@ export class VisitScreen<RestOfRound> {
 
 	/** Doubts about what belongs to this step. */
 	flags: Flag[] = $derived.by(() => {
-		const places = placesOf(this.step);
+		const places = kindOf(this.step).places(this.step);
 		return this.outcome.flags.filter((f) => places.some((p) => f.path === p || f.path.startsWith(`${p}/`)));
 	});
 	otherWaits = $derived.by(() =>

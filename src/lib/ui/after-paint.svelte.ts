@@ -1,5 +1,11 @@
 import { untrack } from 'svelte';
 
+/** Does it once the screen has been painted; at once where nothing is painted, in a page that is not seen. */
+export function whenPainted(act: () => void): void {
+	if (document.visibilityState === 'hidden') act();
+	else requestAnimationFrame(() => setTimeout(act));
+}
+
 /**
  * The same value, once the screen has been painted: the figure that the hand waits for comes first, and what is heavy
  * to draw follows it in the next frame. Made while a component is set up.
@@ -17,10 +23,9 @@ export class AfterPaint<T> {
 		this.current = latest;
 		$effect(() => {
 			latest = value();
-			if (document.visibilityState === 'hidden') return show(); // nothing is painted there
-			if (isDue) return; // quick fingers do not put it off
+			if (isDue && document.visibilityState !== 'hidden') return; // quick fingers do not put it off
 			isDue = true;
-			requestAnimationFrame(() => setTimeout(show));
+			whenPainted(show);
 		});
 	}
 }

@@ -6,5 +6,3 @@ export type { Missing, Outcome, RunningClock, StepState } from './outcome';
 export { doubtsAbout, judgedText, undoubted, verdictPath } from './reviews';
 // what the site has shown before
 export { withHistory } from './history';
-// where a step writes
-export { placesOf } from './steps';

@@ -31,9 +31,6 @@ function isNotRequired(step: Step, sheet: Sheet): boolean {
 	return sheet.arrival?.access === 'leave' || kind.isNotAsked?.(step, sheet) === true;
 }
 
-/** Places of the sheet that belong to a step. */
-export const placesOf = (step: Step): string[] => kindOf(step).places(step);
-
 /** Steps still open whose absence costs something. */
 export function missingOf(states: readonly StepState[], card: MethodCard): Missing[] {
 	return states.flatMap(({ id, state, progress }) => {
@@ -87,7 +84,7 @@ const begunAt = ({ path, value, history }: Line) =>
  * slip.
  */
 const orderOf = remembered((card: MethodCard) => {
-	const placed = (step: Step) => ({ step, place: placesOf(step)[0]! });
+	const placed = (step: Step) => ({ step, place: kindOf(step).places(step)[0]! });
 	const pairs = card.rules
 		.filter((rule) => rule.first !== '*' && rule.then !== '*')
 		.flatMap((rule) =>

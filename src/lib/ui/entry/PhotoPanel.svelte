@@ -12,7 +12,6 @@
 
 <script lang="ts">
 	import TakePicture from '../kit/TakePicture.svelte';
-	import SketchPad from './SketchPad.svelte';
 	import WordsField from './WordsField.svelte';
 	import { keepPicture } from './keep-picture';
 
@@ -65,7 +64,11 @@
 		>Sketch with a finger</button
 	>
 	{#if sketch}
-		{#key sketch}<SketchPad on={sketch.on} onkeep={keep} oncancel={() => (sketch = null)} />{/key}
+		{#key sketch}
+			{#await import('./SketchPad.svelte') then { default: SketchPad }}
+				<SketchPad on={sketch.on} onkeep={keep} oncancel={() => (sketch = null)} />
+			{/await}
+		{/key}
 	{/if}
 	{#if wrong}<p class="say ask" role="alert">{wrong}</p>{/if}
 </div>

@@ -3,6 +3,8 @@
 
 	export interface Props {
 		screen: Pick<StepScreen, 'flags' | 'card' | 'lines' | 'retype'>;
+		/** All of the step, where no others are named. */
+		flags?: StepScreen['flags'];
 	}
 </script>
 
@@ -10,12 +12,12 @@
 	import Doubts from '../logbook/Doubts.svelte';
 	import { meantFigure } from '../subjects/step-screen';
 
-	let { screen }: Props = $props();
+	let { screen, flags = screen.flags }: Props = $props();
 </script>
 
 <!-- what is doubtful about a step, where its tool wants it said -->
 <Doubts
-	flags={screen.flags}
+	{flags}
 	card={screen.card}
 	onretype={({ path }, meant) => screen.retype(path, meantFigure(screen.lines, path, meant))}
 />

@@ -7,6 +7,8 @@ interface StepTool<T extends Tool> {
 	load(): Promise<{ default: Component<{ step: StepOf<T>; screen: StepScreen }> }>;
 	/** It goes on by itself once begun, so its caution need not stand open. */
 	takesTime?: boolean;
+	/** Its screen can stand on the sheet alone, before what follows from it is worked out. */
+	isBySheet?: boolean;
 	/** It needs the width of a desk where there is one. */
 	isWide?: boolean;
 	/** Doubts that the tool says where the hand is; `all`: every one of its own. */
@@ -30,7 +32,7 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	flow: { load: () => import('./gauging/FlowStep.svelte'), takesTime: true, isWide: true, says: 'all' },
 	net: { load: () => import('./net/NetStep.svelte'), takesTime: true, says: 'all' },
 	sampler: { load: () => import('./sampler/SamplerStep.svelte'), says: 'all' },
-	tray: { load: () => import('./tray/TrayStep.svelte'), isWide: true, says: 'all' },
+	tray: { load: () => import('./tray/TrayStep.svelte'), isBySheet: true, isWide: true, says: 'all' },
 	leave: { load: () => import('./leaving/LeaveStep.svelte'), says: 'all' }
 };
 

@@ -20,6 +20,7 @@
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
 	import { fieldApp } from '../field-context';
 	import FieldNote from '../FieldNote.svelte';
+	import NothingPacked from '../NothingPacked.svelte';
 
 	const app = fieldApp();
 	const shelf = new BenchShelf(() => app.packed);
@@ -139,7 +140,7 @@
 	{#if !app.isOpen}
 		<p>Opening …</p>
 	{:else if !app.packed}
-		<p class="say ask">Nobody has signed in on this device yet. <a href="/sign-in">Sign in</a> once with a network.</p>
+		<NothingPacked {app} to="/bench" />
 	{:else}
 		{#if limits}<ShelfLine plates={standing} {limits} />{/if}
 		<FindBottle bottles={labelled} />

@@ -11,6 +11,7 @@
 	import { fieldApp } from '../field-context';
 	import { keepLastSeen } from '$lib/field/last-seen';
 	import FieldNote from '../FieldNote.svelte';
+	import NothingPacked from '../NothingPacked.svelte';
 	import { sayWanted } from './wanted';
 
 	const app = fieldApp();
@@ -156,23 +157,7 @@
 	{#if !app.isOpen}
 		<p>Opening what is kept on this device.</p>
 	{:else if !satchel}
-		<h2>Nothing is packed yet</h2>
-		{#if app.sync.standing === 'offline'}
-			<p>
-				This device has not been here with a network before. Open this page once where there is one; after that it works
-				without.
-			</p>
-		{:else if app.sync.standing === 'signed-out' || app.sync.standing === 'idle'}
-			<p>
-				Sign in once, with a network. Then sites, method cards and instruments are packed, and everything works without
-				one.
-			</p>
-			<p><a class="big btn preset-filled-primary-500" href="/sign-in?to=/sample" data-sveltekit-reload>Sign in</a></p>
-		{:else if app.sync.standing === 'trouble'}
-			<p>The server does not answer as it should. It is tried again by itself.</p>
-		{:else}
-			<p>Packing sites, method cards and instruments.</p>
-		{/if}
+		<NothingPacked {app} to="/sample" />
 	{:else}
 		{#each rounds as round (round.id)}
 			<h2 class="ruled">{round.name}</h2>
@@ -361,12 +346,6 @@
 		min-height: 3rem;
 		font-size: 1.0625rem;
 		margin-bottom: 0.375rem;
-	}
-	.big {
-		margin-top: 0.875rem;
-		min-height: 3.25rem;
-		padding-inline: 1.75rem;
-		padding-top: 0.75rem;
 	}
 	.label {
 		display: grid;

@@ -6,7 +6,6 @@
 	import { stamp } from '../../entry/writer';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
 	import { DOUBLE_TAP_ms } from '../../frame/Foot.svelte';
-	import StepDoubts from '../../frame/StepDoubts.svelte';
 	import { knownAnimals } from '../../animals/known-animals';
 	import type { StepScreen } from '../step-screen';
 	import AddSeveral from './AddSeveral.svelte';
@@ -17,7 +16,6 @@
 	import PickClock from './PickClock.svelte';
 	import SquareGrid from './SquareGrid.svelte';
 	import TrayGrid from './TrayGrid.svelte';
-	import TraySays from './TraySays.svelte';
 	import Vouchers from './Vouchers.svelte';
 
 	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
@@ -29,6 +27,8 @@
 	const kinds = $derived(kindsIn(screen.sheet, step.id, known.list));
 	/** For what is said of them: the number under the thumb comes first. */
 	const painted = new AfterPaint(() => kinds);
+	/** What follows from the numbers comes after them: a thumb needs none of it. */
+	const isWorkedOut = $derived(screen.outcome.steps.length > 0);
 	const isCounted = $derived(step.school !== 'classes' && step.school !== 'presence');
 	/** The last tap of this hand that stands: what Undo strikes. */
 	const isOwn = (by: string) => writer.initialsOf(by) === screen.me;
@@ -181,8 +181,14 @@
 	</p>
 {/if}
 {#if painted.current.length}<Vouchers stepId={step.id} {screen} kinds={painted.current} />{/if}
-<TraySays {step} {screen} kinds={painted.current} />
-<StepDoubts {screen} />
+{#if painted.current.length && isWorkedOut}
+	{#await import('./TraySays.svelte') then { default: TraySays }}
+		<TraySays {step} {screen} kinds={painted.current} />
+	{/await}
+{/if}
+{#if screen.flags.length}
+	{#await import('../../frame/StepDoubts.svelte') then { default: StepDoubts }}<StepDoubts {screen} />{/await}
+{/if}
 
 <style>
 	.lead {

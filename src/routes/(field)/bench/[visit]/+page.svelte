@@ -42,7 +42,10 @@
 			false
 		)
 	);
-	$effect(() => log.follow());
+	$effect(() => {
+		void log.workOut();
+		return log.follow();
+	});
 	const writer = $derived(writerIn(app, log));
 	const sheet = $derived(log.folded.sheet);
 	const limits = $derived(log.card ? limitsOf(log.card) : null);

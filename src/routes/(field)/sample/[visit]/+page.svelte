@@ -15,7 +15,10 @@
 		)
 	);
 
-	$effect(() => log.follow()); // reads this device's store
+	$effect(() => {
+		void log.workOut();
+		return log.follow(); // reads this device's store
+	});
 	$effect(() => {
 		// the address of a visit leads to the step to do next
 		const step = log.outcome ? (log.outcome.next ?? log.steps.at(-1)?.step.id) : null;

@@ -1,22 +1,20 @@
 <script lang="ts">
-	import { untrack } from 'svelte';
+	import { tick, untrack } from 'svelte';
 	import { afterNavigate, goto, pushState } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { Step } from '$lib/core/subjects/steps';
 	import { instrumentsLastUsed } from '$lib/field/store';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
-	import { VisitScreen } from '$lib/field/visit-screen.svelte';
+	import { notYet, VisitScreen } from '$lib/field/visit-screen.svelte';
 	import { whileVisible } from '$lib/field/while-visible';
-	import { AfterPaint } from '$lib/ui/after-paint.svelte';
+	import { AfterPaint, whenPainted } from '$lib/ui/after-paint.svelte';
 	import NearestClock from '$lib/ui/clocks/NearestClock.svelte';
 	import { KeypadDock, setKeypadDock } from '$lib/ui/entry/keypad-dock.svelte';
 	import Foot from '$lib/ui/frame/Foot.svelte';
 	import Remark from '$lib/ui/frame/Remark.svelte';
 	import StepHead from '$lib/ui/frame/StepHead.svelte';
 	import StepList from '$lib/ui/frame/StepList.svelte';
-	import Doubts from '$lib/ui/logbook/Doubts.svelte';
-	import { meantFigure } from '$lib/ui/subjects/step-screen';
 	import { toolOf } from '$lib/ui/subjects/tools';
 	import type { scoreBySchemes } from '$lib/workers/score-schemes.client';
 	import { fieldApp } from '../../../field-context';
@@ -51,8 +49,13 @@
 	// what the other device wrote meanwhile
 	$effect(() => whileVisible(LOOK_EVERY_ms, app.sync.look, { most_ms: LOOK_AT_LEAST_EVERY_ms, isQuiet }));
 
+	$effect(() => {
+		if (tool && !tool.isBySheet) void log.workOut();
+	});
+
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
 	const ordered = $derived(log.steps[index]);
+	const tool = $derived(ordered && toolOf(ordered.step));
 	/**
 	 * The hand sees what it wrote at once, and what follows from it a frame later: that takes a phone longer than a
 	 * key may.
@@ -60,7 +63,9 @@
 	const painted = new AfterPaint(() => ({ log, folded: log.folded, now_ms: app.now_ms }));
 	const isPainted = $derived(painted.current.log === log && painted.current.folded.entries.length > 0);
 	const moment = $derived(isPainted ? painted.current : { folded: log.folded, now_ms: app.now_ms });
-	const outcome = $derived(log.outcomeOf(moment.folded, moment.now_ms));
+	const outcome = $derived(
+		log.outcomeOf(moment.folded, moment.now_ms) ?? (tool?.isBySheet ? notYet(moment.folded) : null)
+	);
 	const sheet = $derived<Sheet>(moment.folded.sheet);
 
 	const isReady = $derived(log.entries && log.drafts && outcome && app.packed && ordered && log.card);
@@ -81,13 +86,14 @@
 	const frame = $derived(isReady ? screenFor(ordered!.step, []) : undefined);
 	/** A tool and the step that it is for come together: until the next one is there, the last one keeps its own. */
 	async function toolFor(step: Step) {
-		const [lastUsed, { default: Tool }] = await Promise.all([instrumentsLastUsed(), toolOf(step).load()]);
+		const { load, isBySheet } = toolOf(step);
+		const [lastUsed, { default: Tool }] = await Promise.all([instrumentsLastUsed(), load()]);
+		if (isBySheet) void tick().then(() => whenPainted(() => void log.workOut()));
 		return { step, Tool, screen: screenFor(step, lastUsed) };
 	}
 	/** A new satchel makes new objects of the same step: what is being typed stays. */
 	const place = $derived(ordered ? `${visitId} ${ordered.step.id}` : '');
 	const loaded = $derived(place && untrack(() => toolFor(ordered!.step)));
-	const tool = $derived(ordered && toolOf(ordered.step));
 	const after = $derived(log.steps.slice(index + 1).find((s) => frame?.stateOf(s.step.id) !== 'not-required')?.step);
 	const isDone = $derived(frame?.stateOf(params.step) === 'done');
 	const knots = $derived(
@@ -153,11 +159,11 @@
 						{/key}
 					{/if}
 				{/await}
-				<Doubts
-					{flags}
-					card={log.card}
-					onretype={({ path }, meant) => frame.retype(path, meantFigure(frame.lines, path, meant))}
-				/>
+				{#if flags.length}
+					{#await import('$lib/ui/frame/StepDoubts.svelte') then { default: StepDoubts }}
+						<StepDoubts screen={frame} {flags} />
+					{/await}
+				{/if}
 				<Remark screen={frame} {step} />
 			</main>
 		</div>
