@@ -162,7 +162,9 @@ export const animalsInterval: Bench = {
 		return Promise.resolve({
 			ours: bestOf(5, () => void bioticIndexInterval({ taxa: counts }, resampling)),
 			theirs: 300,
-			note: `${String(rated.length)} kinds, ${String(counts.reduce((sum, t) => sum + t.count, 0))} animals, ${String(DRAWS)} draws; in Node, as a worker has it`
+			note:
+				`${String(rated.length)} kinds, ${String(counts.reduce((sum, t) => sum + t.count, 0))} animals, ` +
+				`${String(DRAWS)} draws; in Node, as a worker has it`
 		});
 	}
 };

@@ -20,7 +20,9 @@ export async function copySame(pool: pg.Pool, me: { program_id: string }, entrie
 	const firstSeq = Number(rows[0]!.last_seq) - entries.length;
 	for (const e of entries) if (!visits.has(e.visitId)) visits.set(e.visitId, v7());
 	await client.query(
-		`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at) select v.program_id, r.to_id, v.site_id, v.card_version_id, v.opened_by, v.started_at from unnest($1::uuid[], $2::uuid[]) r(from_id, to_id) join visit v on v.id = r.from_id`,
+		`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at)
+		select v.program_id, r.to_id, v.site_id, v.card_version_id, v.opened_by, v.started_at
+		from unnest($1::uuid[], $2::uuid[]) r(from_id, to_id) join visit v on v.id = r.from_id`,
 		[[...visits.keys()], [...visits.values()]]
 	);
 	const text = entries
@@ -49,7 +51,8 @@ export async function copySame(pool: pg.Pool, me: { program_id: string }, entrie
 			Readable.from(pieces),
 			client.query(
 				copyFrom(
-					'copy entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, skew_ms) from stdin'
+					'copy entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, ' +
+						'skew_ms) from stdin'
 				)
 			)
 		)

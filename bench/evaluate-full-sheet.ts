@@ -34,7 +34,9 @@ export const evaluateFullSheet: Bench = {
 		return {
 			ours: median(times),
 			theirs: FRAME_ms,
-			note: `fold and evaluate, throttled ${String(SLOWER)} times; first run ${times[0]!.toFixed(0)} ms, slowest ${Math.max(...times).toFixed(0)} ms`
+			note:
+				`fold and evaluate, throttled ${String(SLOWER)} times; first run ${times[0]!.toFixed(0)} ms, slowest ` +
+				`${Math.max(...times).toFixed(0)} ms`
 		};
 	}
 };

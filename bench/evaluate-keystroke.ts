@@ -38,7 +38,9 @@ export const evaluateKeystroke: Bench = {
 		return Promise.resolve({
 			ours: median(ours),
 			theirs: median(theirs),
-			note: `entries spread over the sheet: velocities, readings, remarks; a velocity alone ${median(ofGauging).toFixed(2)} ms`
+			note:
+				'entries spread over the sheet: velocities, readings, remarks; a velocity alone ' +
+				`${median(ofGauging).toFixed(2)} ms`
 		});
 	}
 };

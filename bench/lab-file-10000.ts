@@ -62,7 +62,9 @@ export const labFile10000: Bench = {
 		return {
 			ours,
 			theirs,
-			note: `over HTTP: judged row by row, written, ${String(BOTTLES)} visits worked out; to look at it alone took ${look_ms.toFixed(0)} ms; COPY into the same table with its keys`
+			note:
+				`over HTTP: judged row by row, written, ${String(BOTTLES)} visits worked out; to look at it alone took ` +
+				`${look_ms.toFixed(0)} ms; COPY into the same table with its keys`
 		};
 	}
 };

@@ -93,7 +93,9 @@ export const sampleLatency40: Bench = {
 		return {
 			ours: median(spent),
 			theirs: FRAME_ms,
-			note: `${String(PRESSES)} depths kept, from ${Math.min(...spent).toFixed(1)} to ${Math.max(...spent).toFixed(1)} ms; until the next frame ${median(frames).toFixed(0)} ms`
+			note:
+				`${String(PRESSES)} depths kept, from ${Math.min(...spent).toFixed(1)} to ` +
+				`${Math.max(...spent).toFixed(1)} ms; until the next frame ${median(frames).toFixed(0)} ms`
 		};
 	}
 };

@@ -67,7 +67,8 @@ if (chosen.length === 0) {
 }
 if (!json)
 	console.log(
-		`${'name'.padEnd(32)}${'ours'.padStart(10)}${'theirs'.padStart(10)}  ${'unit'.padEnd(5)}${'ratio'.padStart(7)}${'reach'.padStart(7)}  theirs is`
+		`${'name'.padEnd(32)}${'ours'.padStart(10)}${'theirs'.padStart(10)}  ` +
+			`${'unit'.padEnd(5)}${'ratio'.padStart(7)}${'reach'.padStart(7)}  theirs is`
 	);
 for (const bench of chosen) {
 	const { ours, theirs, note } = await bench.run(where);
@@ -75,7 +76,8 @@ for (const bench of chosen) {
 	if (json) console.log(JSON.stringify({ name: bench.name, ours, theirs, unit: bench.unit, ratio }));
 	else {
 		console.log(
-			`${bench.name.padEnd(32)}${ours.toFixed(1).padStart(10)}${theirs.toFixed(1).padStart(10)}  ${bench.unit.padEnd(5)}${ratio.toFixed(2).padStart(7)}${String(bench.reach).padStart(7)}  ${bench.theirs}`
+			`${bench.name.padEnd(32)}${ours.toFixed(1).padStart(10)}${theirs.toFixed(1).padStart(10)}  ` +
+				`${bench.unit.padEnd(5)}${ratio.toFixed(2).padStart(7)}${String(bench.reach).padStart(7)}  ${bench.theirs}`
 		);
 		if (note) console.log(`  ${note}`);
 	}

@@ -52,7 +52,8 @@ function asProgram(facts: SeasonFacts): string {
 		rows.push(`${(leaving.get('start') ?? []).join(' + ')} = 1`);
 		for (const day of days)
 			rows.push(
-				`${(visits.get(`${circuit.id} ${day}`) ?? []).join(' + ')} ${(leaving.get(day) ?? []).map((n) => `- ${n}`).join(' ')} = 0`
+				`${(visits.get(`${circuit.id} ${day}`) ?? []).join(' + ')} ` +
+					`${(leaving.get(day) ?? []).map((n) => `- ${n}`).join(' ')} = 0`
 			);
 	}
 	for (const arc of all) if (arc.cost) objective.push(`${arc.cost} ${arc.name}`);
@@ -74,7 +75,10 @@ function asProgram(facts: SeasonFacts): string {
 					}
 		}
 	}
-	return `Minimize\n obj: ${objective.join(' + ')}\nSubject To\n${rows.map((r, i) => ` r${i}: ${r}`).join('\n')}\nBinary\n ${all.map((a) => a.name).join(' ')}\nEnd\n`;
+	return (
+		`Minimize\n obj: ${objective.join(' + ')}\nSubject ` +
+		`To\n${rows.map((r, i) => ` r${i}: ${r}`).join('\n')}\nBinary\n ${all.map((a) => a.name).join(' ')}\nEnd\n`
+	);
 }
 
 const against = (sites: number): Bench => ({

@@ -34,7 +34,8 @@ export const sitePage300Years: Bench = {
 		return {
 			ours: median(ours),
 			theirs: median(theirs),
-			note: `all 300 years on one page: ${all.toFixed(0)} ms; plan: ${rows.map((r) => r['QUERY PLAN'].trim()).join(' ')}`
+			note:
+				`all 300 years on one page: ${all.toFixed(0)} ms; plan: ` + rows.map((r) => r['QUERY PLAN'].trim()).join(' ')
 		};
 	}
 };
@@ -46,22 +47,27 @@ async function siteWithYears(
 	years: number
 ): Promise<{ programId: string; siteId: string }> {
 	const { rows } = await pool.query<{ program_id: string; stream_id: string; card: string; member: string }>(
-		`select s.program_id, s.stream_id, (select id from method_card_version limit 1) as card, (select id from member where role = 'coordinator' limit 1) as member from site s limit 1`
+		`select s.program_id, s.stream_id, (select id from method_card_version limit 1) as card, (select id from member
+		where role = 'coordinator' limit 1) as member from site s limit 1`
 	);
 	const { program_id: programId, stream_id, card, member } = rows[0]!;
 	const siteId = v7();
 	await pool.query(
-		`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude, longitude) values ($1, $2, $3, $4, $4, 'for the benchmark', '', 3, 100, 0, 0)`,
+		`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude,
+		longitude) values ($1, $2, $3, $4, $4, 'for the benchmark', '', 3, 100, 0, 0)`,
 		[programId, siteId, stream_id, code]
 	);
 	await pool.query(
 		`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at, is_finished)
-		select $1, gen_random_uuid(), $2, $3, $4, now() - i * interval '30.4 days', true from generate_series(0, $5::int * 12 - 1) i`,
+		select $1, gen_random_uuid(), $2, $3, $4, now() - i * interval '30.4 days', true
+		from generate_series(0, $5::int * 12 - 1) i`,
 		[programId, siteId, card, member, years]
 	);
 	await pool.query(
-		`insert into result (program_id, site_id, parameter, at, visit_id, value, unit, uncertainty, readings, source, basis, status)
-		select v.program_id, v.site_id, p.code, v.started_at, v.id, 50 + 40 * random(), p.unit, 1, 1, 'field', 'one reading', 'accepted'
+		`insert into result (program_id, site_id, parameter, at, visit_id, value, unit, uncertainty, readings, source,
+		basis, status)
+		select v.program_id, v.site_id, p.code, v.started_at, v.id, 50 + 40 * random(), p.unit, 1, 1, 'field',
+		'one reading', 'accepted'
 		from visit v, (values ('air-temperature','degC'),('water-temperature','degC'),('dissolved-oxygen','mg_L'),('oxygen-saturation','percent'),('conductivity','uS_cm'),('conductance25','uS_cm'),('tube-depth','cm'),('turbidity','NTU'),('discharge','m3_s'),('e-coli','cfu_100mL'),('nitrite','mg_L_N')) as p(code, unit)
 		where v.program_id = $1 and v.site_id = $2`,
 		[programId, siteId]

@@ -19,7 +19,8 @@ export const sync10000: Bench = {
 	run: async ({ url, databaseUrl }) => {
 		const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
 		const { rows } = await pool.query<{ program_id: string; id: string; site: string; card: string; tip: string }>(
-			`select m.program_id, m.id, (select id from site where code = 'TE1') as site, (select id from method_card_version order by version desc limit 1) as card from member m where m.role = 'coordinator' and m.name like 'Orla%'`
+			`select m.program_id, m.id, (select id from site where code = 'TE1') as site, (select id from method_card_version
+			order by version desc limit 1) as card from member m where m.role = 'coordinator' and m.name like 'Orla%'`
 		);
 		const me = rows[0]!;
 		const cookie = cookieHeader(await signIn(url, 'coordinator'));
@@ -49,7 +50,9 @@ export const sync10000: Bench = {
 		return {
 			ours: median(ours),
 			theirs: median(theirs),
-			note: `over HTTP in ${String(ENTRIES / AT_ONCE)} exchanges, checked, deduplicated, ${String(Math.ceil(ENTRIES / A_VISIT))} visits worked out; COPY into the same table with its keys`
+			note:
+				`over HTTP in ${String(ENTRIES / AT_ONCE)} exchanges, checked, deduplicated, ` +
+				`${String(Math.ceil(ENTRIES / A_VISIT))} visits worked out; COPY into the same table with its keys`
 		};
 	}
 };

@@ -101,7 +101,8 @@ function binariesFor(data) {
 	const made = existsSync(file) ? readFileSync(file, 'utf8').trim() : null;
 	if (made !== null && !versions.includes(made))
 		throw new Stop(
-			`The data in ${data} were made by PostgreSQL ${made}; this machine has ${versions.join(', ') || 'none'}. Nothing was changed. Install postgresql-${made}, or move that folder away to begin anew.`
+			`The data in ${data} were made by PostgreSQL ${made}; this machine has ${versions.join(', ') || 'none'}. ` +
+				`Nothing was changed. Install postgresql-${made}, or move that folder away to begin anew.`
 		);
 	const version = made ?? versions.sort((a, b) => Number(a) - Number(b)).at(-1);
 	if (!version) throw new Stop('PostgreSQL is not installed: please have the Debian package postgresql installed.');
@@ -161,7 +162,8 @@ export const mustBeFree = (port) =>
 		server.on('error', () =>
 			reject(
 				new Stop(
-					`Port ${port} is taken by another program. Stop it, or choose another: PORT=${port + 10} npm run demo. Nothing was changed.`
+					`Port ${port} is taken by another program. Stop it, or choose another: PORT=${port + 10} npm run demo. ` +
+						'Nothing was changed.'
 				)
 			)
 		);

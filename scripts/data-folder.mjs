@@ -39,7 +39,8 @@ function made(folder) {
 	const free_MB = Math.floor((bavail * bsize) / 1e6);
 	if (free_MB < LEAST_FREE_MB)
 		throw new Stop(
-			`Only ${free_MB} MB are free where the data are kept (${folder}); ${LEAST_FREE_MB} MB are needed. Make room, or set KEEN_RIFFLE_DATA. Nothing was changed.`
+			`Only ${free_MB} MB are free where the data are kept (${folder}); ${LEAST_FREE_MB} MB are needed. Make room, ` +
+				'or set KEEN_RIFFLE_DATA. Nothing was changed.'
 		);
 	return folder;
 }
@@ -60,7 +61,8 @@ export function takeFolder(folder) {
 		const pid = Number(readFileSync(lock, 'utf8'));
 		if (pid !== process.pid && isAlive(pid))
 			throw new Stop(
-				`The data in ${folder} are in use by process ${pid}. Stop that one first, or set KEEN_RIFFLE_DATA to another folder.`
+				`The data in ${folder} are in use by process ${pid}. Stop that one first, or set KEEN_RIFFLE_DATA to another ` +
+					'folder.'
 			);
 	}
 	writeFileSync(lock, String(process.pid));

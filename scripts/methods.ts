@@ -144,7 +144,10 @@ const parameterPart = `## Parameters\n\nPossible: outside it a figure is refused
 const text = await format(
 	[
 		'# Methods',
-		'What Keen Riffle computes, for whoever has to judge the data: every formula as it is computed, its source and its limits, and the settings as shipped. This file is made from the program by `npm run methods`; a test fails when the two differ. Undefined figures are never given as 0, no figure is rounded before it is shown, and what is only known to lie below or above a limit stays so through every formula.',
+		'What Keen Riffle computes, for whoever has to judge the data: every formula as it is computed, its source and ' +
+			'its limits, and the settings as shipped. This file is made from the program by `npm run methods`; a test ' +
+			'fails when the two differ. Undefined figures are never given as 0, no figure is rounded before it is shown, ' +
+			'and what is only known to lie below or above a limit stays so through every formula.',
 		cardPart(streamVisit),
 		parameterPart,
 		...subjects.map(subjectPart)

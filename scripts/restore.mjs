@@ -28,7 +28,8 @@ try {
 	const tables = await tablesIn(database.url);
 	if (tables > 0)
 		throw new Stop(
-			`There are ${tables} tables in this place already. A backup is restored into an empty one: set KEEN_RIFFLE_DATA to a new folder. Nothing was changed.`
+			`There are ${tables} tables in this place already. A backup is restored into an empty one: set ` +
+				'KEEN_RIFFLE_DATA to a new folder. Nothing was changed.'
 		);
 	await step('Restore', async () => {
 		await run(

@@ -14,7 +14,9 @@ export const say = (line) => out.write(`${line}\n`);
 
 const since = (began) => `${((Date.now() - began) / 1000).toFixed(1)} s`;
 
-/** One of several steps at once: a line of its own when it ends, so that the lines of two do not run into each other. */
+/**
+ * One of several steps at once: a line of its own when it ends, so that the lines of two do not run into each other.
+ */
 export async function stepBeside(name, work) {
 	const began = Date.now();
 	try {

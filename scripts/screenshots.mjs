@@ -1,4 +1,6 @@
-/* npm run screenshots: one current picture of each main view, from demo data at a fixed moment, into docs/screenshots. */
+/*
+ * npm run screenshots: one current picture of each main view, from demo data at a fixed moment, into docs/screenshots.
+ */
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { freePort } from './cluster.mjs';

@@ -9,7 +9,8 @@ try {
 	const missing = ['KEEN_RIFFLE_SECRET', 'ORIGIN'].filter((name) => !process.env[name]);
 	if (missing.length)
 		throw new Stop(
-			`Not started: ${missing.join(' and ')} must be set. The secret is 32 letters or more; the origin is the address in the browser bar.`
+			`Not started: ${missing.join(' and ')} must be set. The secret is 32 letters or more; the origin is the ` +
+				'address in the browser bar.'
 		);
 	await readyMachine({ production: true });
 	const database = await readyDatabase();

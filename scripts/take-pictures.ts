@@ -13,7 +13,8 @@ const browser = await chromium.launch(chromiumOptions);
 const take = async (page: Page, name: string) => {
 	await page.evaluate(() => document.fonts.ready);
 	const note = page.locator('.kept-note');
-	if (await note.count()) await note.filter({ hasText: /all sent|nothing yet/ }).waitFor(); // else the same picture differs from run to run
+	// else the same picture differs from run to run
+	if (await note.count()) await note.filter({ hasText: /all sent|nothing yet/ }).waitFor();
 	await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' });
 };
 

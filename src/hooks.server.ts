@@ -128,7 +128,9 @@ function notAllowed(event: RequestEvent, member: Membership): Response {
 function refuseTooLarge(event: RequestEvent): Response | null {
 	const bytes = Number(event.request.headers.get('content-length') ?? 0);
 	if (bytes <= MOST_BYTES) return null;
-	const message = `That is ${(bytes / 1e6).toFixed(1)} MB; at most ${MOST_BYTES / 1e6} MB are taken at a time. Send fewer entries in turn; nothing was written.`;
+	const message =
+		`That is ${(bytes / 1e6).toFixed(1)} MB; at most ${MOST_BYTES / 1e6} MB are taken at a time. Send ` +
+		'fewer entries in turn; nothing was written.';
 	return json({ message }, { status: 413 });
 }
 

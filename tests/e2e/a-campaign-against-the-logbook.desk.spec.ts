@@ -114,7 +114,8 @@ test('nothing is lost and nothing doubled, whatever breaks', async () => {
 				await application.kill();
 			} else if (turns % 5 === 0)
 				await pool.query(
-					`select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and application_name = 'campaign' and state <> 'idle'`
+					`select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database()
+					and application_name = 'campaign' and state <> 'idle'`
 				);
 			await Promise.all(exchanges);
 		}
@@ -164,7 +165,8 @@ async function aProgramWithPasswords(databaseUrl: string): Promise<string[]> {
 	await migrateDatabase(pool, 'src/lib/server/db/migrations');
 	const [program, site, stream, card, version, team] = Array.from({ length: 6 }, () => v7());
 	await pool.query(
-		`insert into program (id, code, name, time_zone, settings) values ($1, 'c', 'Campaign', 'Etc/UTC', '{"thresholds": []}')`,
+		`insert into program (id, code, name, time_zone, settings)
+		values ($1, 'c', 'Campaign', 'Etc/UTC', '{"thresholds": []}')`,
 		[program]
 	);
 	await pool.query('insert into logbook_tip (program_id) values ($1)', [program]);
@@ -174,12 +176,14 @@ async function aProgramWithPasswords(databaseUrl: string): Promise<string[]> {
 		stream
 	]);
 	await pool.query(
-		`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude, longitude) values ($1, $2, $3, 'S1', 'Site 1', '', '', 2, 200, 0, 0)`,
+		`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude,
+		longitude) values ($1, $2, $3, 'S1', 'Site 1', '', '', 2, 200, 0, 0)`,
 		[program, site, stream]
 	);
 	await pool.query(`insert into method_card (program_id, id, code) values ($1, $2, 'stream-visit')`, [program, card]);
 	await pool.query(
-		'insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ($1, $2, $3, 1, $4, now())',
+		'insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ($1, $2, $3, 1, ' +
+			'$4, now())',
 		[program, version, card, JSON.stringify(streamVisit)]
 	);
 	const emails: string[] = [];

@@ -41,7 +41,8 @@ test('arrival and conditions are said in taps', async ({ page }) => {
 	await expect(page.getByText('Smell: earthy, sewage')).toBeVisible();
 	await expect(page.getByText('16 of 18 still to answer.')).toBeVisible();
 	await page.getByRole('button', { name: 'change Smell' }).click();
-	await page.getByRole('group', { name: 'Smell' }).getByRole('button', { name: 'none' }).click(); // none takes the others out
+	// none takes the others out
+	await page.getByRole('group', { name: 'Smell' }).getByRole('button', { name: 'none' }).click();
 	await expect(page.getByText('Smell: none')).toBeVisible();
 	await expect(page.getByText(/Signs that may come from sewage/)).toHaveCount(0);
 });

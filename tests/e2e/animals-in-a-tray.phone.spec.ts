@@ -103,7 +103,9 @@ test('two people at one tray, neither with a network, count nothing twice and lo
 	await expect(scuds(other)).toHaveAccessibleName('scud, Gammaridae: 8');
 });
 
-/** Answers what the key asks as the animal mostly shows it, until the key has had enough; gives the names that it left. */
+/**
+ * Answers what the key asks as the animal mostly shows it, until the key has had enough; gives the names that it left.
+ */
 async function nameByKey(page: Page, code: string): Promise<string[]> {
 	const animal = describedAnimals.find((a) => a.code === code)!;
 	const chances = { ...animal.chances, ...animal.forms?.[0]?.chances };

@@ -189,7 +189,8 @@ test('a file is looked at row by row, then written; a shelf is searched, sorted 
 	await page
 		.getByLabel(/paste its rows/)
 		.fill(
-			'code,name,stream,river_km,latitude,longitude,elevation_m\nKE2,Kell 2,Kell,5,50.01,-20,130\nKE3,Kell 3,Nowhere,6,50,-20,140\nKE10,Kell 10,Kell,9\nKE10,Kell 10,Kell,9,50.03,-20,150'
+			'code,name,stream,river_km,latitude,longitude,elevation_m\nKE2,Kell 2,Kell,5,50.01,-20,130\nKE3,Kell ' +
+				'3,Nowhere,6,50,-20,140\nKE10,Kell 10,Kell,9\nKE10,Kell 10,Kell,9,50.03,-20,150'
 		);
 	await page.getByRole('button', { name: 'Look at it' }).click();
 	await expect(page.getByText('there is no “Nowhere” in streams')).toBeVisible();

@@ -219,9 +219,8 @@ for (const size of [
 	{ width: 390, height: 844 },
 	{ width: 390, height: 664 }
 ])
-	test(`with letters twice as large, at ${size.width} by ${size.height}, the keys are whole and the act in its place`, async ({
-		page
-	}) => {
+	test(`with letters twice as large, at ${size.width} by ${size.height}, the keys are whole
+	and the act in its place`, async ({ page }) => {
 		await page.setViewportSize(size);
 		const to = await fullVisit(page, 'Hobbin 2');
 		await to('oxygen');

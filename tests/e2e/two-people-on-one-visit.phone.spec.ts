@@ -95,7 +95,8 @@ test('a sheet from paper is typed twice, blind; the differences show side by sid
 		buffer: PNG.sync.write(new PNG({ width: 8, height: 6 }))
 	};
 	for (const times of [1, 2]) {
-		await one.getByLabel(/^Photo: paper sheet/).setInputFiles(picture); // the same file twice is a slip that must not blank a page
+		// the same file twice is a slip that must not blank a page
+		await one.getByLabel(/^Photo: paper sheet/).setInputFiles(picture);
 		await expect(one.getByRole('img', { name: 'Photo: paper sheet' })).toHaveCount(times);
 	}
 	const type = async (page: Page, conductivity: string) => {
@@ -103,7 +104,8 @@ test('a sheet from paper is typed twice, blind; the differences show side by sid
 		await page.getByLabel('Filled at').fill('9:50');
 		await page.getByLabel('Filled at').blur();
 		await expect(page.getByText('Filled at 09:50.')).toBeVisible();
-		await expect(page.getByRole('button', { name: 'It is on ice now' })).toHaveCount(0); // the time is on the sheet, not on the clock
+		// the time is on the sheet, not on the clock
+		await expect(page.getByRole('button', { name: 'It is on ice now' })).toHaveCount(0);
 		await expect(page.getByLabel('On ice at')).toBeVisible();
 		await page.goto(`${base}/conductivity`);
 		await expect(page.getByText('You see only what you type yourself')).toBeVisible();

@@ -124,40 +124,43 @@ describe('two devices on one visit', () => {
 		];
 	}
 
-	it('come to the same sheet in whatever order, pieces and repeats their lines arrive; a conflict loses nothing', async () => {
-		const [mine, theirs] = divided();
-		const opening = mine[0]!;
-		const sheetOf = async (id: string) =>
-			(await workedVisit(database(), program.programId, id, now_ms))!.outcome.folded;
-		const expected = fold([...mine, ...theirs]);
-		expect(expected.conflicts.map((c) => c.path)).toEqual(['readings/tube-depth/tube']);
-		const piece = fc.record({ isMine: fc.boolean(), from: fc.nat(5), length: fc.integer({ min: 1, max: 4 }) });
-		await fc.assert(
-			fc.asyncProperty(fc.array(piece, { minLength: 1, maxLength: 8 }), async (pieces) => {
-				// the same lines for a visit of their own, so that each order starts from nothing
-				const id = v7();
-				const ids = new Map([...mine, ...theirs].map((e) => [e.id, v7()]));
-				const anew = (e: Entry): Entry => ({
-					...e,
-					id: ids.get(e.id)!,
-					visitId: id,
-					was: e.was === null ? null : ids.get(e.was)!
-				});
-				await send(program.members.monitor, [anew(opening)]);
-				for (const { isMine, from, length } of pieces) {
-					const lines = (isMine ? mine : theirs).slice(from, from + length).map(anew);
-					await send(isMine ? program.members.monitor : program.members.coordinator, lines);
-				}
-				await send(program.members.coordinator, theirs.map(anew));
-				await send(program.members.monitor, [...mine].reverse().map(anew));
-				const folded = await sheetOf(id);
-				expect(folded.sheet).toEqual(expected.sheet);
-				expect(folded.conflicts).toHaveLength(1);
-				expect(folded.entries).toHaveLength(mine.length + theirs.length);
-			}),
-			{ numRuns: 12 }
-		);
-	});
+	it(
+		'come to the same sheet in whatever order, pieces and repeats their lines arrive; a conflict loses ' + 'nothing',
+		async () => {
+			const [mine, theirs] = divided();
+			const opening = mine[0]!;
+			const sheetOf = async (id: string) =>
+				(await workedVisit(database(), program.programId, id, now_ms))!.outcome.folded;
+			const expected = fold([...mine, ...theirs]);
+			expect(expected.conflicts.map((c) => c.path)).toEqual(['readings/tube-depth/tube']);
+			const piece = fc.record({ isMine: fc.boolean(), from: fc.nat(5), length: fc.integer({ min: 1, max: 4 }) });
+			await fc.assert(
+				fc.asyncProperty(fc.array(piece, { minLength: 1, maxLength: 8 }), async (pieces) => {
+					// the same lines for a visit of their own, so that each order starts from nothing
+					const id = v7();
+					const ids = new Map([...mine, ...theirs].map((e) => [e.id, v7()]));
+					const anew = (e: Entry): Entry => ({
+						...e,
+						id: ids.get(e.id)!,
+						visitId: id,
+						was: e.was === null ? null : ids.get(e.was)!
+					});
+					await send(program.members.monitor, [anew(opening)]);
+					for (const { isMine, from, length } of pieces) {
+						const lines = (isMine ? mine : theirs).slice(from, from + length).map(anew);
+						await send(isMine ? program.members.monitor : program.members.coordinator, lines);
+					}
+					await send(program.members.coordinator, theirs.map(anew));
+					await send(program.members.monitor, [...mine].reverse().map(anew));
+					const folded = await sheetOf(id);
+					expect(folded.sheet).toEqual(expected.sheet);
+					expect(folded.conflicts).toHaveLength(1);
+					expect(folded.entries).toHaveLength(mine.length + theirs.length);
+				}),
+				{ numRuns: 12 }
+			);
+		}
+	);
 });
 
 describe('what was seen at a site before', () => {

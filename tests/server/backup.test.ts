@@ -50,26 +50,32 @@ beforeAll(async () => {
 	await on(source, async (c) => {
 		const id = '01890000-0000-7000-8000-000000000001';
 		await c.query(
-			`insert into program (worked_out_by, id, code, name, time_zone, settings) values (${RULES_VERSION}, '${id}', 'a', 'Streams with “signs”', 'Etc/UTC', '{"thresholds": []}')`
+			`insert into program (worked_out_by, id, code, name, time_zone, settings)
+			values (${RULES_VERSION}, '${id}', 'a', 'Streams with “signs”', 'Etc/UTC', '{"thresholds": []}')`
 		);
 		await c.query(`insert into logbook_tip (program_id, last_seq) values ('${id}', 0)`);
 		await c.query(`insert into "user" (id, name, email) values ('u', 'Ina', 'ina@weir.invalid')`);
 		await c.query(
-			`insert into member (program_id, id, user_id, role, name, initials) values ('${id}', '${id}', 'u', 'coordinator', 'Ina', 'IW')`
+			`insert into member (program_id, id, user_id, role, name, initials)
+			values ('${id}', '${id}', 'u', 'coordinator', 'Ina', 'IW')`
 		);
 		await c.query(`insert into stream (program_id, id, name, length_km) values ('${id}', '${id}', 'Stream', 0.1)`);
 		await c.query(
-			`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude, longitude) values ('${id}', '${id}', '${id}', 'S1', 'Site', '', '', 0, 1.5, 0.1, 1e-9)`
+			`insert into site (program_id, id, stream_id, code, name, about, hazards, river_km, elevation_m, latitude,
+			longitude) values ('${id}', '${id}', '${id}', 'S1', 'Site', '', '', 0, 1.5, 0.1, 1e-9)`
 		);
 		await c.query(`insert into method_card (program_id, id, code) values ('${id}', '${id}', 'card')`);
 		await c.query(
-			`insert into method_card_version (program_id, id, card_id, version, body, in_use_since) values ('${id}', '${id}', '${id}', 1, '{"steps": [], "rules": []}', now())`
+			`insert into method_card_version (program_id, id, card_id, version, body, in_use_since)
+			values ('${id}', '${id}', '${id}', 1, '{"steps": [], "rules": []}', now())`
 		);
 		await c.query(
-			`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at) values ('${id}', '${id}', '${id}', '${id}', '${id}', '2026-05-14T11:20:00.123456Z')`
+			`insert into visit (program_id, id, site_id, card_version_id, opened_by, started_at)
+			values ('${id}', '${id}', '${id}', '${id}', '${id}', '2026-05-14T11:20:00.123456Z')`
 		);
 		await c.query(
-			'insert into photo (program_id, sha256, visit_id, media_type, bytes, content, received_at) values ($1, $2, $1, $3, 4, $4, now())',
+			'insert into photo (program_id, sha256, visit_id, media_type, bytes, content, received_at) values ($1, $2, $1, ' +
+				'$3, 4, $4, now())',
 			[id, '0'.repeat(64), 'image/png', Buffer.from([0x89, 0, 0xff, 10])]
 		);
 	});
@@ -85,7 +91,8 @@ afterAll(async () => {
 const contents = (database: string) =>
 	on(database, async (c) => {
 		const { rows: tables } = await c.query<{ name: string }>(
-			`select format('%I.%I', schemaname, tablename) as name from pg_tables where schemaname not in ('pg_catalog', 'information_schema') order by 1`
+			`select format('%I.%I', schemaname, tablename) as name from pg_tables
+			where schemaname not in ('pg_catalog', 'information_schema') order by 1`
 		);
 		const all: Record<string, string[]> = {};
 		for (const { name } of tables)
@@ -107,7 +114,8 @@ describe('a backup', () => {
 					await c.query('update logbook_tip set last_seq = $1', [seq]);
 					await c.query(
 						`insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, received_at)
-					select program_id, gen_random_uuid(), $1, id, 'x', opened_by, 'd', 'remarks/r', 'set', '"ü"', now() from visit`,
+					select program_id, gen_random_uuid(), $1, id, 'x', opened_by, 'd', 'remarks/r', 'set', '"ü"', now()
+					from visit`,
 						[seq]
 					);
 					await c.query('commit');

@@ -211,7 +211,8 @@ describe('a database of the version before', () => {
 				select program_id, id, now(), id, 'sites', id, null, '{"code": "S1", "leave": "asked", "leaveUntil": "2026-06-01"}' from member limit 1`);
 			await pool.query(`update program set settings = '{"thresholds": [{"parameter": "oxygen-saturation", "use": "fish", "source": "ours",
 				"bands": [{"from": 0, "word": "starved", "state": "act"}, {"from": 60, "word": "low", "state": "watch"},
-					{"from": 80, "word": "well supplied", "state": "good"}, {"from": 120, "word": "over full", "state": "watch"}]}]}'`);
+					{"from": 80, "word": "well supplied", "state": "good"}, {"from": 120, "word": "over full",
+					"state": "watch"}]}]}'`);
 			const older = drizzle(pool, { schema });
 			const lines = await older.select().from(entry).orderBy(entry.seq);
 			await migrateDatabase(pool, 'src/lib/server/db/migrations');
@@ -303,8 +304,10 @@ describe('all results as one file', () => {
 		await aVisit(await aProgram());
 		const visitId = await aVisit(program);
 		await db.execute(sql`
-			insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, unit, readings, source, basis, status)
-			select ${program.programId}, ${program.siteId}, 'ph', to_timestamp(1700000000 + n % 7), ${visitId}, 'n' || n, 'meter', false, n, 'pH', 1, 'field', '', 'waiting'
+			insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, unit,
+			readings, source, basis, status)
+			select ${program.programId}, ${program.siteId}, 'ph', to_timestamp(1700000000 + n % 7), ${visitId}, 'n' || n,
+			'meter', false, n, 'pH', 1, 'field', '', 'waiting'
 			from generate_series(1, 11000) n`);
 		const values = (await fileFor(program, 'coordinator', 'which=all&parameter=ph')).map((r) => Number(r['value']));
 		expect(values.length).toBe(11_000);

@@ -218,22 +218,28 @@ describe('the clock of a bottle', () => {
 });
 
 describe('a card’s settings as a file', () => {
-	it('are shown before they count, with the rounds that go over; an unknown line is refused with its number', async () => {
-		const { who } = await aPlan();
-		const [latest] = (await cardVersions(db, who.programId)).get('stream-visit')!;
-		const csv = settingsAsCsv(latest!.card);
-		const changed = csv.replace(/^(holding\.bacteria_h,.*,)[^,\n]*$/m, '$15');
-		const read = readSettings(changed);
-		expect(read).toHaveProperty('texts');
-		const seen = previewSettings(latest!.card, read as Exclude<typeof read, { why: string }>, {});
-		expect(seen).toMatchObject({ changes: [{ to: '5' }] });
-		expect(await roundsThatWouldMove(db, who.programId, latest!.cardId, now_ms)).toMatchObject([{ name: 'Upper' }]);
-		const strange = readSettings(`${csv.trimEnd()}\nno.such.setting,a,b,7\n`) as Exclude<typeof read, { why: string }>;
-		const line = csv.trimEnd().split('\n').length + 1; // a text may run over several
-		expect(previewSettings(latest!.card, strange, {})).toMatchObject({
-			why: [{ why: expect.stringMatching(new RegExp(`^Line ${line}, no\\.such\\.setting`)) as string }]
-		});
-	});
+	it(
+		'are shown before they count, with the rounds that go over; an unknown line is refused with its ' + 'number',
+		async () => {
+			const { who } = await aPlan();
+			const [latest] = (await cardVersions(db, who.programId)).get('stream-visit')!;
+			const csv = settingsAsCsv(latest!.card);
+			const changed = csv.replace(/^(holding\.bacteria_h,.*,)[^,\n]*$/m, '$15');
+			const read = readSettings(changed);
+			expect(read).toHaveProperty('texts');
+			const seen = previewSettings(latest!.card, read as Exclude<typeof read, { why: string }>, {});
+			expect(seen).toMatchObject({ changes: [{ to: '5' }] });
+			expect(await roundsThatWouldMove(db, who.programId, latest!.cardId, now_ms)).toMatchObject([{ name: 'Upper' }]);
+			const strange = readSettings(`${csv.trimEnd()}\nno.such.setting,a,b,7\n`) as Exclude<
+				typeof read,
+				{ why: string }
+			>;
+			const line = csv.trimEnd().split('\n').length + 1; // a text may run over several
+			expect(previewSettings(latest!.card, strange, {})).toMatchObject({
+				why: [{ why: expect.stringMatching(new RegExp(`^Line ${line}, no\\.such\\.setting`)) as string }]
+			});
+		}
+	);
 	it('that would be formulas are written as words, and come back as they were', async () => {
 		const { who } = await aPlan();
 		const [latest] = (await cardVersions(db, who.programId)).get('stream-visit')!;

@@ -357,7 +357,8 @@ describe('the database', () => {
 	});
 	it('has limits of time for every connection', async () => {
 		const { rows } = await connectionPool().query<{ name: string; setting: string }>(
-			`select name, setting from pg_settings where name in ('statement_timeout', 'lock_timeout', 'idle_in_transaction_session_timeout')`
+			`select name, setting from pg_settings
+			where name in ('statement_timeout', 'lock_timeout', 'idle_in_transaction_session_timeout')`
 		);
 		expect(rows.every((r) => Number(r.setting) > 0)).toBe(true);
 	});

@@ -221,25 +221,28 @@ describe('a report of a lab', () => {
 });
 
 describe('pairs of two ways', () => {
-	it('are those of one visit, held against the way that is reported first; limits and rejected ones prove nothing', async () => {
-		const its = await withBottles('S1-A-N');
-		const { program, visits } = its;
-		const write = aDevice(program.members.bench, visits[0]!, filled_ms + DAY_ms);
-		const plate = (n: number, count: number) => [
-			write(`plates/${n}/bottle`, 'nutrients'),
-			write(`plates/${n}/volume_mL`, 2),
-			write(`plates/${n}/pouredAt`, new Date(filled_ms).toISOString()),
-			write(`plates/${n}/readAt`, new Date(filled_ms + 2 * DAY_ms).toISOString()),
-			write(`plates/${n}/state`, 'counted'),
-			write(`plates/${n}/count`, count)
-		];
-		await send(program.members.bench, [...plate(1, 20), ...plate(2, 24)]);
-		await take(program, await brought(its, file('S1-A-N;E. coli;1000;MPN/100 mL;;')));
-		// 44 colonies of 4 mL
-		expect(await wayPairs(db, program.programId)).toMatchObject([
-			{ parameter: 'e-coli', first: 'plates', second: 'lab', firstValue: 1100, secondValue: 1000, site: 'S1' }
-		]);
-		await take(program, await brought(its, file('S1-A-N;E. coli;>2420;MPN/100 mL;;'), 'corrected'));
-		expect(await wayPairs(db, program.programId)).toEqual([]);
-	});
+	it(
+		'are those of one visit, held against the way that is reported first; limits and rejected ones prove ' + 'nothing',
+		async () => {
+			const its = await withBottles('S1-A-N');
+			const { program, visits } = its;
+			const write = aDevice(program.members.bench, visits[0]!, filled_ms + DAY_ms);
+			const plate = (n: number, count: number) => [
+				write(`plates/${n}/bottle`, 'nutrients'),
+				write(`plates/${n}/volume_mL`, 2),
+				write(`plates/${n}/pouredAt`, new Date(filled_ms).toISOString()),
+				write(`plates/${n}/readAt`, new Date(filled_ms + 2 * DAY_ms).toISOString()),
+				write(`plates/${n}/state`, 'counted'),
+				write(`plates/${n}/count`, count)
+			];
+			await send(program.members.bench, [...plate(1, 20), ...plate(2, 24)]);
+			await take(program, await brought(its, file('S1-A-N;E. coli;1000;MPN/100 mL;;')));
+			// 44 colonies of 4 mL
+			expect(await wayPairs(db, program.programId)).toMatchObject([
+				{ parameter: 'e-coli', first: 'plates', second: 'lab', firstValue: 1100, secondValue: 1000, site: 'S1' }
+			]);
+			await take(program, await brought(its, file('S1-A-N;E. coli;>2420;MPN/100 mL;;'), 'corrected'));
+			expect(await wayPairs(db, program.programId)).toEqual([]);
+		}
+	);
 });

@@ -426,7 +426,9 @@ describe('a file', () => {
 	it('says row by row what it would do, and writes all that it may, or nothing', async () => {
 		const program = await aLibrary();
 		const csv =
-			'Code;Name;Stream;Above its mouth;Latitude;Longitude;Elevation;Landowner’s permission;Ways to sample\nS1;Site one;Stream;2;0;0;200;given;wading\nS2;Site 2;Stream;3,5;0,01;0;210;asked;bank\nS3;Site 3;Nowhere;1;0;0;1;given;bank\nS4;Site 4\n';
+			'Code;Name;Stream;Above its mouth;Latitude;Longitude;Elevation;Landowner’s permission;Ways to sample\nS1;Site ' +
+			'one;Stream;2;0;0;200;given;wading\nS2;Site 2;Stream;3,5;0,01;0;210;asked;bank\nS3;Site ' +
+			'3;Nowhere;1;0;0;1;given;bank\nS4;Site 4\n';
 		const seen = await bringIn(program.who, 'sites', csv);
 		expect(seen.plan.lines.map((l) => [l.line, l.name, l.verdict, l.why[0]])).toEqual([
 			[2, 'S1', 'changed', undefined],
@@ -483,7 +485,9 @@ describe('a file', () => {
 
 	it('of tracks makes streams as long as the tracks', () => {
 		const point = (lat: number) => `<trkpt lat="${lat}" lon="-20"/>`;
-		const gpx = `<gpx><trk><name>Upper Kell</name><trkseg>${point(50)}${point(50.01)}</trkseg><trkseg>${point(50.02)}</trkseg></trk></gpx>`;
+		const gpx =
+			'<gpx><trk><name>Upper ' +
+			`Kell</name><trkseg>${point(50)}${point(50.01)}</trkseg><trkseg>${point(50.02)}</trkseg></trk></gpx>`;
 		expect(readFile(gpx, 'streams')).toEqual({
 			rows: [{ line: 1, cells: { name: 'Upper Kell', length_km: '2.224' } }]
 		});

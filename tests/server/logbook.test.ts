@@ -53,8 +53,10 @@ describe('the logbook in the database', () => {
 	it('refuses a strike that names nothing', async () => {
 		const program = await aProgram();
 		const visitId = await aVisit(program, now_ms, 9);
-		const statement = sql`insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, received_at)
-			values (${program.programId}, ${v7()}, 999999, ${visitId}, '2026-05-14T11:20:00.000Z-0000', ${program.members.monitor.id}, 'd', 'arrival/depth_m', 'strike', now())`;
+		const statement = sql`insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op,
+			received_at)
+			values (${program.programId}, ${v7()}, 999999, ${visitId}, '2026-05-14T11:20:00.000Z-0000',
+			${program.members.monitor.id}, 'd', 'arrival/depth_m', 'strike', now())`;
 		expect(await databaseSays(db.execute(statement))).toMatch(/strike_names_entry/);
 	});
 });

@@ -326,39 +326,42 @@ describe('packing', () => {
 });
 
 describe('gear that was wet elsewhere', () => {
-	it('is told until it is dry, unless it was disinfected, is another team’s, or was wet in this very stream', async () => {
-		const { program } = await aPlan();
-		const { programId, siteId, teams } = program;
-		const streamId = v7();
-		await db.insert(stream).values({ programId, id: streamId, name: 'Elsewhere', length_km: 3 });
-		const [own] = await db
-			.select({ streamId: site.streamId })
-			.from(site)
-			.where(and(eq(site.programId, programId), eq(site.id, siteId)));
-		const piece = (what: string, more: object) => ({
-			programId,
-			id: v7(),
-			what,
-			wetIn: streamId,
-			wetOn: '2026-05-12',
-			...more
-		});
-		await db
-			.insert(gear)
-			.values([
-				piece('net', { teamId: teams[0] }),
-				piece('bucket', {}),
-				piece('waders', { disinfectedOn: '2026-05-12' }),
-				piece('their net', { teamId: teams[1] }),
-				piece('old net', { wetOn: '2026-02-01' }),
-				piece('own net', { wetIn: own!.streamId })
+	it(
+		'is told until it is dry, unless it was disinfected, is another team’s, or was wet in this very ' + 'stream',
+		async () => {
+			const { program } = await aPlan();
+			const { programId, siteId, teams } = program;
+			const streamId = v7();
+			await db.insert(stream).values({ programId, id: streamId, name: 'Elsewhere', length_km: 3 });
+			const [own] = await db
+				.select({ streamId: site.streamId })
+				.from(site)
+				.where(and(eq(site.programId, programId), eq(site.id, siteId)));
+			const piece = (what: string, more: object) => ({
+				programId,
+				id: v7(),
+				what,
+				wetIn: streamId,
+				wetOn: '2026-05-12',
+				...more
+			});
+			await db
+				.insert(gear)
+				.values([
+					piece('net', { teamId: teams[0] }),
+					piece('bucket', {}),
+					piece('waders', { disinfectedOn: '2026-05-12' }),
+					piece('their net', { teamId: teams[1] }),
+					piece('old net', { wetOn: '2026-02-01' }),
+					piece('own net', { wetIn: own!.streamId })
+				]);
+			const { warnings } = await gearOfRound(db, programId, { teamId: teams[0], siteIds: [siteId], starts_ms: now_ms });
+			expect(warnings).toEqual([
+				{ kind: 'still-wet', kit: 'bucket', water: 'Elsewhere', dry_ms: Date.UTC(2026, 4, 30) },
+				{ kind: 'still-wet', kit: 'net', water: 'Elsewhere', dry_ms: Date.UTC(2026, 4, 30) }
 			]);
-		const { warnings } = await gearOfRound(db, programId, { teamId: teams[0], siteIds: [siteId], starts_ms: now_ms });
-		expect(warnings).toEqual([
-			{ kind: 'still-wet', kit: 'bucket', water: 'Elsewhere', dry_ms: Date.UTC(2026, 4, 30) },
-			{ kind: 'still-wet', kit: 'net', water: 'Elsewhere', dry_ms: Date.UTC(2026, 4, 30) }
-		]);
-	});
+		}
+	);
 });
 
 describe('after a storm', () => {

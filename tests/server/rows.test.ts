@@ -11,7 +11,8 @@ describe('rows of a statement of our own', () => {
 		const rows = await rowsOf(
 			db,
 			z.object({ at: instant, n: writtenNumber, heard: instant.nullable() }),
-			sql`select '2026-05-14 11:20:00+00'::timestamptz as at, count(*) as n, null::timestamptz as heard from generate_series(1, 3)`
+			sql`select '2026-05-14 11:20:00+00'::timestamptz as at, count(*) as n, null::timestamptz as heard
+				from generate_series(1, 3)`
 		);
 		expect(rows).toEqual([{ at: new Date('2026-05-14T11:20:00Z'), n: 3, heard: null }]);
 	});

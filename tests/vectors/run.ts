@@ -15,7 +15,8 @@ for (const r of reports) {
 	const asMeant = r.mismatches.length ? 'FAILED' : 'passed';
 	const state = r.built ? asMeant : 'not built';
 	console.log(
-		`${r.topic.padEnd(20)} ${state.padEnd(10)} ${r.passed} of ${r.passed + r.mismatches.length}   worst relative error ${r.worstRelativeError.toExponential(1)}`
+		`${r.topic.padEnd(20)} ${state.padEnd(10)} ${r.passed} of ${r.passed + r.mismatches.length}   worst relative ` +
+			`error ${r.worstRelativeError.toExponential(1)}`
 	);
 	if (!r.built) continue;
 	for (const m of r.mismatches.slice(0, FIRST_FAILURES_SHOWN)) {

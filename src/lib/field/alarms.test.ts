@@ -95,16 +95,20 @@ describe('the bell', () => {
 		expect(vibrate).toHaveBeenCalledTimes(2);
 	});
 
-	it('after a reload or a dead tab rings for what came due meanwhile, but not for what rang before, nor for what is long past', () => {
-		const first = alarms();
-		first.bell.await([wait('heard', 1), wait('missed', 8), wait('old', 2)]);
-		vi.advanceTimersByTime(minutes(1.5));
-		first.stop();
-		vi.advanceTimersByTime(minutes(35)); // nobody looks
-		const again = alarms();
-		again.bell.await([wait('heard', 1), wait('missed', 8), wait('old', 2)]);
-		expect([...again.bell.ringing]).toEqual(['missed']);
-	});
+	it(
+		'after a reload or a dead tab rings for what came due meanwhile, but not for what rang before, nor for what is ' +
+			'long past',
+		() => {
+			const first = alarms();
+			first.bell.await([wait('heard', 1), wait('missed', 8), wait('old', 2)]);
+			vi.advanceTimersByTime(minutes(1.5));
+			first.stop();
+			vi.advanceTimersByTime(minutes(35)); // nobody looks
+			const again = alarms();
+			again.bell.await([wait('heard', 1), wait('missed', 8), wait('old', 2)]);
+			expect([...again.bell.ringing]).toEqual(['missed']);
+		}
+	);
 
 	it('lets go of what is no longer awaited: the strip was read', () => {
 		const { bell } = alarms();

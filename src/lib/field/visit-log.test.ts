@@ -149,7 +149,8 @@ describe('a line that is on its way to the disk', () => {
 		log.foresee(line);
 		expect(log.folded.conflicts).toHaveLength(1);
 		const [, there] = log.entries!;
-		log.entries = [...log.entries!, stored(5, WATER, temperature(11.2), { id: line.id, was: there!.id })]; // the disk knew of it
+		// the disk knew of it
+		log.entries = [...log.entries!, stored(5, WATER, temperature(11.2), { id: line.id, was: there!.id })];
 		expect(log.folded.conflicts).toEqual([]);
 	});
 });

@@ -157,7 +157,9 @@ function placeOf(rows: readonly CountRow[], { trays, sites, today, opensAs }: Pl
 	if (ofDay > today) return { why: `${sayIso(ofDay)} is still to come.` };
 	return opensAs === null
 		? {
-				why: `No visit to ${ofSite} on ${sayIso(ofDay)} has a tray of animals. One can be opened for it: choose its card above.`
+				why:
+					`No visit to ${ofSite} on ${sayIso(ofDay)} has a tray of animals. One can be opened for it: choose its ` +
+					'card above.'
 			}
 		: { opens: { site: ofSite, day: ofDay } };
 }

@@ -2,8 +2,8 @@ import { listOf, pairedLists, positive, whole } from '../quantity';
 import { gammaTails } from '../statistics';
 
 /**
- * Whether plates of one sample differ more than chance allows: counts against what their volumes (mL) would give each, as χ². Null
- * for one plate or no colony. RangeError for no plate. Fisher, Thornton & Mackenzie 1922.
+ * Whether plates of one sample differ more than chance allows: counts against what their volumes (mL) would give each,
+ * as χ². Null for one plate or no colony. RangeError for no plate. Fisher, Thornton & Mackenzie 1922.
  */
 export function dispersionTest(plates: { counts: readonly number[]; volumes_mL: readonly number[] }): {
 	chiSquare: number | null;

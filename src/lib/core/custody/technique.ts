@@ -21,7 +21,8 @@ const reach: Record<Technique, readonly string[]> = {
 	],
 	'bridge-bucket': [
 		'On the upstream side; mind the traffic, a vest on, somebody looks out.',
-		'Rinse the bucket with the stream and pour it out downstream, then draw from the main flow without touching the pier.'
+		'Rinse the bucket with the stream and pour it out downstream, then draw from the main flow without ' +
+			'touching the pier.'
 	],
 	syringe: [
 		'Draw and empty it three times downstream.',
@@ -84,7 +85,8 @@ const closing = (kind: BottleKind, preserved: string | undefined): string[] => [
 	...(preserved === undefined
 		? []
 		: [
-				`To the shoulder, not over. On the bank, gloves and eye protection on: the ${preserved}, its own cap, turn over five times to mix.`
+				`To the shoulder, not over. On the bank, gloves and eye protection on: the ${preserved}, its own cap, turn ` +
+					'over five times to mix.'
 			]),
 	kind === 'bacteria' ? 'Close it at once. One bottle open at a time.' : 'Close it, dry it, and on ice.'
 ];

@@ -110,7 +110,8 @@ describe('the components of ISO 748', () => {
 		[40, 1],
 		[50, 1]
 	])('with %i verticals have %f %% from their number', (n, percent) => {
-		expect(isoUncertainty({ edges, verticals: pointed(n), ...components }).verticalsPercent).toBeCloseTo(percent, 12); // ISO 748:2007, annex E
+		// ISO 748:2007, annex E
+		expect(isoUncertainty({ edges, verticals: pointed(n), ...components }).verticalsPercent).toBeCloseTo(percent, 12);
 	});
 
 	it('add up in quadrature, panel by panel', () => {

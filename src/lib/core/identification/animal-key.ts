@@ -7,9 +7,9 @@ import { chanceOfNone, nextQuestions, posterior } from './posterior';
 
 /*
  * The key to the animals: what a person may see of one, and how often each kind shows it. The chances of those that are
- * shipped are one biologist's judgement; those that a program adds are like their family but for what it says they show.
- * A kind that lives in forms (larva and adult, in and out of its case) is reckoned by its forms, each with its share; a
- * coarser name is as likely as its members together, and never a rival of theirs.
+ * shipped are one biologist's judgement; those that a program adds are like their family but for what it says they
+ * show. A kind that lives in forms (larva and adult, in and out of its case) is reckoned by its forms, each with its
+ * share; a coarser name is as likely as its members together, and never a rival of theirs.
  */
 
 /** How often an answer is a slip. */
@@ -54,8 +54,8 @@ export interface AnimalKey {
 	described: readonly Described[];
 	describedAs: (code: string) => Described | undefined;
 	/**
-	 * What an animal may be after some answers, in any order, and what to look at next. An answer of null is "cannot see".
-	 * RangeError for a character or state that is not in the key, or a character answered twice.
+	 * What an animal may be after some answers, in any order, and what to look at next. An answer of null is "cannot
+	 * see". RangeError for a character or state that is not in the key, or a character answered twice.
 	 */
 	nameBy: (answers: readonly Answer[]) => Named;
 }
@@ -132,7 +132,10 @@ export interface Named {
 	next: Question | null;
 	/** A name that no family reaches for sure, and why it is left there. */
 	coarser: { name: string; drawing: string; code: string; chance: number; leave: string } | null;
-	/** The chance that it is none of the kinds in the key, and whether that is likely: one answer alone tells it of nothing. */
+	/**
+	 * The chance that it is none of the kinds in the key, and whether that is likely: one answer alone tells it of
+	 * nothing.
+	 */
 	none: number;
 	isNone: boolean;
 }

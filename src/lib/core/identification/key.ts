@@ -42,7 +42,10 @@ export interface CheckedKey {
 /** A row of chances adds up to 1 within this. */
 const CLOSE = 1e-9;
 
-/** RangeError for no taxon, no state, an id or state twice, a character answered twice, an unknown one, or rows that do not fit. */
+/**
+ * RangeError for no taxon, no state, an id or state twice, a character answered twice, an unknown one, or rows that do
+ * not fit.
+ */
 export function checkedKey({ prior, characters, errorRate, answers }: Key): CheckedKey {
 	const weights = listOf('prior', prior, (place, p) => inRange(place, p, 0, Number.MAX_VALUE));
 	const sum = weights.reduce((a, b) => a + b, 0);

@@ -12,8 +12,8 @@ export interface WithOwn {
 }
 
 /**
- * Takes the kinds that a program describes into the key. One that is part of a kind of the key shares its place with it:
- * the family is as common as before, its kinds and the rest of it alike. One that is part of an order alone stands
+ * Takes the kinds that a program describes into the key. One that is part of a kind of the key shares its place with
+ * it: the family is as common as before, its kinds and the rest of it alike. One that is part of an order alone stands
  * beside the families. What is said of a kind that is there already takes the place of its words.
  */
 export function ownInKey(

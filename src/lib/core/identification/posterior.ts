@@ -20,8 +20,8 @@ function chancesOf(key: CheckedKey): number[] | null {
 }
 
 /**
- * What an animal may be after some answers: the chance of each taxon, and how likely such answers are at all. Evidence of exactly 0
- * leaves nothing that it could be. RangeError as for the key. Bayes 1763; Payne & Preece 1980.
+ * What an animal may be after some answers: the chance of each taxon, and how likely such answers are at all. Evidence
+ * of exactly 0 leaves nothing that it could be. RangeError as for the key. Bayes 1763; Payne & Preece 1980.
  */
 export function posterior(asked: Key | CheckedKey): {
 	evidence: number;
@@ -35,8 +35,8 @@ export function posterior(asked: Key | CheckedKey): {
 }
 
 /**
- * How unsure it is what an animal may be, in bits, and how many of them each character that was not asked yet would take away, the most
- * telling first. RangeError as for the key. Shannon 1948; Lindley 1956.
+ * How unsure it is what an animal may be, in bits, and how many of them each character that was not asked yet would
+ * take away, the most telling first. RangeError as for the key. Shannon 1948; Lindley 1956.
  */
 export function nextQuestions(asked: Key | CheckedKey): {
 	entropy: number | null;
@@ -75,8 +75,9 @@ const MOST_WAYS = 4096;
 const CLOSE = 1e-9;
 
 /**
- * Whether the answers are too strange for every taxon: how strange in bits, beside what answers by chance would be; the chance that it is
- * none of them; and the share of all ways to answer that are as strange (null where there are too many). RangeError as for the key. Box 1980.
+ * Whether the answers are too strange for every taxon: how strange in bits, beside what answers by chance would be; the
+ * chance that it is none of them; and the share of all ways to answer that are as strange (null where there are too
+ * many). RangeError as for the key. Box 1980.
  */
 export function surprise(asked: Key & { noneShare?: number | null }): {
 	bits: number | null;

@@ -182,7 +182,8 @@ function lineOf(
 		return {
 			...start,
 			why: [
-				`${before.lab} has reported ${writeFigure(before.figure)} of this bottle already. A bottle that is split between two labs has a label for each half.`
+				`${before.lab} has reported ${writeFigure(before.figure)} of this bottle already. A bottle that is split ` +
+					'between two labs has a label for each half.'
 			]
 		};
 	const isSame = isSameFigure(before.figure, figure, known.unit);

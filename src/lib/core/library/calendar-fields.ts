@@ -206,7 +206,9 @@ export function hours({ label, help }: Asked): Field<Hours[]> {
 					const other = value.find((h) => h.weekday === day && opens_min < h.closes_min && closes_min > h.opens_min);
 					if (other)
 						return {
-							why: `${label}: on ${days[day]!} ${clock(opens_min)}-${clock(closes_min)} overlaps ${clock(other.opens_min)}-${clock(other.closes_min)}.`
+							why:
+								`${label}: on ${days[day]!} ${clock(opens_min)}-${clock(closes_min)} overlaps ` +
+								`${clock(other.opens_min)}-${clock(other.closes_min)}.`
 						};
 					value.push({ weekday: day, opens_min, closes_min });
 				}

@@ -26,7 +26,9 @@ export interface Kind {
 	about: string;
 	/** Rows to begin with, marked as invented. */
 	examples?: readonly Omit<Row, 'id'>[];
-	/** A row that says otherwise of something that is shipped, as it is before it does; null where nothing is called so. */
+	/**
+	 * A row that says otherwise of something that is shipped, as it is before it does; null where nothing is called so.
+	 */
 	startFrom?(name: string): Omit<Row, 'id'> | null;
 	/** Nothing can be planned without one. */
 	isNeeded: boolean;

@@ -21,7 +21,10 @@ interface Errors {
 	totalPercent: number | null;
 }
 
-/** How far a sensor was off when it was visited: by what grew on it, and by drift. RangeError where a reading is missing. Wagner et al. 2006. */
+/**
+ * How far a sensor was off when it was visited: by what grew on it, and by drift. RangeError where a reading is
+ * missing. Wagner et al. 2006.
+ */
 export function foulingAndDrift(visit: Visit): Errors {
 	const [before, after] = [finite('before', visit.before), finite('after', visit.after)];
 	const pair = (a: 'checkBefore' | 'standardExpected', b: 'checkAfter' | 'standardRead') => {
@@ -47,8 +50,8 @@ export function foulingAndDrift(visit: Visit): Errors {
 }
 
 /**
- * A record with an error taken out that grew evenly between two times: as an amount, or as percent of each value. Gaps stay.
- * RangeError for times that are no span, another mode, or lists of different length. Wagner et al. 2006.
+ * A record with an error taken out that grew evenly between two times: as an amount, or as percent of each value. Gaps
+ * stay. RangeError for times that are no span, another mode, or lists of different length. Wagner et al. 2006.
  */
 export function correctRecord(record: {
 	times: readonly number[];
@@ -83,7 +86,10 @@ interface Bounds {
 }
 const RATINGS = ['excellent', 'good', 'fair'] as const;
 
-/** How good a record is by how far it was off: the limits of its parameter, whichever is wider. RangeError for a parameter without limits. Wagner et al. 2006. */
+/**
+ * How good a record is by how far it was off: the limits of its parameter, whichever is wider. RangeError for a
+ * parameter without limits. Wagner et al. 2006.
+ */
 export function recordRating(record: {
 	parameter: string;
 	totalAbsolute: number;

@@ -20,8 +20,9 @@ export interface Day {
 }
 
 /**
- * A record by days of a clock: mean, least and most of each day that was observed, and whether enough of it was. The interval is the
- * median step where it is not given. RangeError for times that are not whole or two alike. Wagner et al. 2006.
+ * A record by days of a clock: mean, least and most of each day that was observed, and whether enough of it was. The
+ * interval is the median step where it is not given. RangeError for times that are not whole or two alike. Wagner et
+ * al. 2006.
  */
 export function dailyStatistics(record: {
 	observations: readonly { time: number; value?: number | null }[];
@@ -71,7 +72,10 @@ function apart(times: readonly number[]): number[] {
 	return sorted;
 }
 
-/** Values that stand out from their neighbours, and the record without them. Gaps stay. RangeError for a window under 1. Hampel 1974. */
+/**
+ * Values that stand out from their neighbours, and the record without them. Gaps stay. RangeError for a window under 1.
+ * Hampel 1974.
+ */
 export function hampel(record: { values: Gappy; halfWindow: number; threshold?: number | null }): {
 	flags: boolean[];
 	filtered: (number | null)[];
@@ -89,7 +93,10 @@ export function hampel(record: { values: Gappy; halfWindow: number; threshold?: 
 	return { flags: centres.map((c) => c !== null), filtered: values.map((v, i) => centres[i] ?? v) };
 }
 
-/** Where a record stands still for long: each run with where it begins and ends, and its first value. Wagner et al. 2006. */
+/**
+ * Where a record stands still for long: each run with where it begins and ends, and its first value. Wagner et al.
+ * 2006.
+ */
 export function flatLine(record: { values: Gappy; least: number; tolerance?: number | null }): {
 	runs: { from: number; to: number; value: number }[];
 } {
@@ -108,7 +115,10 @@ export function flatLine(record: { values: Gappy; least: number; tolerance?: num
 	return { runs };
 }
 
-/** Where a record of one interval has gaps, and how many values are missing. RangeError for times alike. Wagner et al. 2006. */
+/**
+ * Where a record of one interval has gaps, and how many values are missing. RangeError for times alike. Wagner et al.
+ * 2006.
+ */
 export function gaps(record: { times: readonly number[]; interval: number; tolerance?: number | null }): {
 	gaps: { from: number; to: number; missing: number }[];
 	missing: number;

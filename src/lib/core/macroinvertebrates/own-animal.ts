@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { sensitivityGroups, taxonRanks } from './taxon';
 
-/** What a program says of a kind of animal: one that it adds to those shipped, or one of these called or rated otherwise. */
+/**
+ * What a program says of a kind of animal: one that it adds to those shipped, or one of these called or rated
+ * otherwise.
+ */
 export const OwnAnimal = z.object({
 	/** As it stands in a logbook: the scientific name, one word with a capital. */
 	code: z.string(),

@@ -89,6 +89,7 @@ function expectedNew(counts: readonly number[], moreAnimals: number): number {
 	const twice = present.filter((x) => x === 2).length;
 	if (once === 0) return 0;
 	const unseen = twice > 0 ? (((n - 1) / n) * once ** 2) / (2 * twice) : (((n - 1) / n) * once * (once - 1)) / 2;
-	if (unseen === 0) return (once / n) * Math.min(1, moreAnimals); // one kind seen once: the next animal is new with the chance that the last was
+	// one kind seen once: the next animal is new with the chance that the last was
+	if (unseen === 0) return (once / n) * Math.min(1, moreAnimals);
 	return unseen * (1 - (1 - once / (n * unseen + once)) ** moreAnimals);
 }

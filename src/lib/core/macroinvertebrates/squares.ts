@@ -8,9 +8,9 @@ export interface FromSquares {
 }
 
 /**
- * How many animals a tray holds, from the squares of its grid that were drawn at random and sorted whole. `counts`: animals
- * in each sorted square, 0 or more; `squares`: of the whole grid. Null where none was sorted; RangeError for a count
- * below 0 or a grid smaller than what was sorted of it. Cochran 1977, chapter 3 (sampling without replacement).
+ * How many animals a tray holds, from the squares of its grid that were drawn at random and sorted whole. `counts`:
+ * animals in each sorted square, 0 or more; `squares`: of the whole grid. Null where none was sorted; RangeError for a
+ * count below 0 or a grid smaller than what was sorted of it. Cochran 1977, chapter 3 (sampling without replacement).
  */
 export function fromSquares({ counts, squares }: { counts: readonly number[]; squares: number }): FromSquares | null {
 	const found = listOf('counts', counts, (place, n) => whole(place, n as number));

@@ -55,7 +55,8 @@ export const otherNames: Readonly<Record<string, string>> = {
 	Notonectidae: 'Notonecta',
 	Odontoceridae: 'Odontocerum, Psilotreta',
 	Oligochaeta:
-		'Enchytraeidae, Haplotaxidae, Limnodrilus, Lumbricidae, Lumbriculidae, Lumbriculus, Naididae, Stylaria, Tubifex, Tubificidae',
+		'Enchytraeidae, Haplotaxidae, Limnodrilus, Lumbricidae, Lumbriculidae, Lumbriculus, Naididae, Stylaria, Tubifex, ' +
+		'Tubificidae',
 	Perlidae: 'Acroneuria, Agnetina, Dinocras, Paragnetina, Perla',
 	Perlodidae: 'Isogenus, Isoperla, Perlodes',
 	Philopotamidae: 'Chimarra, Philopotamus, Wormaldia',

@@ -63,7 +63,8 @@ function inWadingAndHolding(card: MethodCard): Contradiction[] {
 	say(
 		card.holding.withoutIce_h > card.holding.bacteria_h,
 		'holding.withoutIce_h',
-		`A bottle is asked about after ${card.holding.withoutIce_h} h without ice, but is lost after ${card.holding.bacteria_h} h.`
+		`A bottle is asked about after ${card.holding.withoutIce_h} h without ice, but is lost after ` +
+			`${card.holding.bacteria_h} h.`
 	);
 	if (card.wading.school === 'depth-only')
 		say(
@@ -75,7 +76,8 @@ function inWadingAndHolding(card: MethodCard): Contradiction[] {
 		say(
 			card.wading.product_m2_s > ABSOLUTE.product_m2_s,
 			'wading.product_m2_s',
-			`Depth × speed of ${card.wading.product_m2_s} m²/s is more than trained crews stand in; ${ABSOLUTE.product_m2_s} is the most, 0.6 for most adults.`
+			`Depth × speed of ${card.wading.product_m2_s} m²/s is more than trained crews stand in; ` +
+				`${ABSOLUTE.product_m2_s} is the most, 0.6 for most adults.`
 		);
 	return found;
 }
@@ -97,7 +99,9 @@ function inRules(card: MethodCard): Contradiction[] {
 	if ('cycle' in order)
 		found.push({
 			path: 'rules',
-			why: `The rules chase one another: ${[...order.cycle, order.cycle[0]].join(' → ')}. ${order.rules.map((r) => `“${r.because}”`).join(' against ')}`
+			why:
+				`The rules chase one another: ${[...order.cycle, order.cycle[0]].join(' → ')}. ` +
+				order.rules.map((r) => `“${r.because}”`).join(' against ')
 		});
 	for (const rule of card.rules)
 		for (const tag of [rule.first, rule.then])

@@ -129,7 +129,8 @@ describe('its settings', () => {
 			]
 		])
 			expect(paths, path).toContain(path);
-		expect(paths).not.toContain('steps.bacteria-bottle.rinses'); // a sterile bottle is never rinsed, whatever a program thinks
+		// a sterile bottle is never rinsed, whatever a program thinks
+		expect(paths).not.toContain('steps.bacteria-bottle.rinses');
 	});
 	it('change one by one', () => {
 		const card = changed({

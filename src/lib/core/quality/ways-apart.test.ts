@@ -30,7 +30,8 @@ describe('how far apart two ways are', () => {
 
 	it('says nothing of few pairs, and leaves out what no ratio can be made of', () => {
 		expect(waysApart([], 'ratio')).toMatchObject({ bias: null, limits: null, isTold: false, n: 0 });
-		expect(waysApart(pairsOf([[3, 2], [3, 2], [0, 2]]), 'ratio')).toMatchObject({ n: 2, isTold: false }); // prettier-ignore
+		// prettier-ignore
+		expect(waysApart(pairsOf([[3, 2], [3, 2], [0, 2]]), 'ratio')).toMatchObject({ n: 2, isTold: false });
 	});
 
 	it('grows with the figures only where that does not depend on which of the two errs more', () => {

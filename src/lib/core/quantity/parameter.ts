@@ -247,13 +247,22 @@ export const figureOf = (parameter: Parameter, figure: Figure): Figure | null =>
 /** Why this figure cannot be one of this parameter (a wrong unit, a number no stream has), or null. */
 export function whyImpossible(parameter: Parameter, figure: Figure): string | null {
 	if (!isUnitOf(parameter, figure.unit))
-		return `${parameter.name} is kept in ${units[parameter.unit].symbol}; ${units[figure.unit].symbol} is another kind of unit`;
+		return (
+			`${parameter.name} is kept in ${units[parameter.unit].symbol}; ${units[figure.unit].symbol} is another ` +
+			'kind of unit'
+		);
 	const { number } = amount(figureIn(figure, parameter.unit));
 	if (parameter.isNeverNought && number === 0)
-		return `${parameter.name} of 0 says nothing: not detected is “below” the limit of the method. Put < before the limit`;
+		return (
+			`${parameter.name} of 0 says nothing: not detected is “below” the limit of the method. Put < ` +
+			'before the limit'
+		);
 	const [low, high] = parameter.possible;
 	if (number >= low && number <= high) return null;
-	return `${parameter.name} of ${writeNumber(number)} ${units[parameter.unit].symbol} is not possible: ${span(parameter.possible, units[parameter.unit].symbol)}`;
+	return (
+		`${parameter.name} of ${writeNumber(number)} ${units[parameter.unit].symbol} is not possible: ` +
+		span(parameter.possible, units[parameter.unit].symbol)
+	);
 }
 
 /** True when a possible figure is still unlikely enough to ask the person about. */

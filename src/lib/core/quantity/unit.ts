@@ -2,7 +2,8 @@
  * The ions that a concentration may be written as, with the share of the ion's mass that is its nitrogen or
  * phosphorus.
  */
-const nitrogenIn = { nitrate: 14.007 / 62.004, nitrite: 14.007 / 46.005, ammonium: 14.007 / 18.039 }; // IUPAC 2021 conventional atomic weights
+// IUPAC 2021 conventional atomic weights
+const nitrogenIn = { nitrate: 14.007 / 62.004, nitrite: 14.007 / 46.005, ammonium: 14.007 / 18.039 };
 const phosphorusIn = { phosphate: 30.974 / 94.97 };
 
 /**

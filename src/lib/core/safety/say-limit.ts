@@ -24,6 +24,9 @@ function sayCardLimit(limit: WadingRule, depth: (m: number) => string, speed: (m
 		case 'depth-only':
 			return `${depth(limit.depth_m)}, or ${speed(ABSOLUTE.velocity_m_s)}`;
 		case 'product':
-			return `depth × speed over ${Math.min(limit.product_m2_s, ABSOLUTE.product_m2_s)} m²/s, ${depth(ABSOLUTE.depth_m)}, or ${speed(ABSOLUTE.velocity_m_s)}`;
+			return (
+				`depth × speed over ${Math.min(limit.product_m2_s, ABSOLUTE.product_m2_s)} m²/s, ` +
+				`${depth(ABSOLUTE.depth_m)}, or ${speed(ABSOLUTE.velocity_m_s)}`
+			);
 	}
 }

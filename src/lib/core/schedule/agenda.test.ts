@@ -121,43 +121,47 @@ describe('the agenda', () => {
 		expect(said.reason).toMatch(/They meant to be back at 10:20: call them now, and Ilse, who waits for them\./);
 	});
 
-	it('puts a bottle on the road before a calibration that ran out, and a storm, a sampler, old reagents in their places', () => {
-		const items = agenda(
-			{
-				...nothing,
-				clocks: [bottle],
-				calibrations: [{ instrument: 'M-1', parameter: 'pH', limit_days: 2, last_ms: null, lastUsed_ms: now - DAY }],
-				consumables: [
-					{ what: 'buffer', lot: '7', expires_ms: now - DAY },
-					{ what: 'strips', lot: '', expires_ms: now + 5 * DAY },
-					{ what: 'film plates', lot: '', expires_ms: now + 50 * DAY }
-				],
-				samplers: [
-					{ label: 'LB-1', site: 'Site', what: 'lift', from_ms: now - DAY, last_ms: now + HOUR },
-					{ label: 'PS-1', site: 'Site', what: 'lift', from_ms: now + 30 * DAY, last_ms: now + 35 * DAY }
-				],
-				storm: { at_ms: now - DAY, rain_mm: 31.4, last_ms: now + DAY, isSimulated: false }
-			},
-			now
-		);
-		expect(items.map((i) => [i.kind, i.when])).toEqual([
-			['sampler', 'now'],
-			['bottle', 'now'],
-			['storm', 'now'],
-			['consumable', 'late'],
-			['calibration', 'late'],
-			['consumable', 'now']
-		]);
-		const said = items.map((i) => sayItem(i, now, 'Etc/UTC').deed.join(''));
-		expect(said).toEqual([
-			'Lift LB-1, Site',
-			'Bring to the lab bottle B1',
-			'Send a storm round',
-			'Replace buffer, lot 7',
-			'Calibrate M-1 for pH',
-			'Order strips'
-		]);
-	});
+	it(
+		'puts a bottle on the road before a calibration that ran out, and a storm, a sampler, old reagents in their ' +
+			'places',
+		() => {
+			const items = agenda(
+				{
+					...nothing,
+					clocks: [bottle],
+					calibrations: [{ instrument: 'M-1', parameter: 'pH', limit_days: 2, last_ms: null, lastUsed_ms: now - DAY }],
+					consumables: [
+						{ what: 'buffer', lot: '7', expires_ms: now - DAY },
+						{ what: 'strips', lot: '', expires_ms: now + 5 * DAY },
+						{ what: 'film plates', lot: '', expires_ms: now + 50 * DAY }
+					],
+					samplers: [
+						{ label: 'LB-1', site: 'Site', what: 'lift', from_ms: now - DAY, last_ms: now + HOUR },
+						{ label: 'PS-1', site: 'Site', what: 'lift', from_ms: now + 30 * DAY, last_ms: now + 35 * DAY }
+					],
+					storm: { at_ms: now - DAY, rain_mm: 31.4, last_ms: now + DAY, isSimulated: false }
+				},
+				now
+			);
+			expect(items.map((i) => [i.kind, i.when])).toEqual([
+				['sampler', 'now'],
+				['bottle', 'now'],
+				['storm', 'now'],
+				['consumable', 'late'],
+				['calibration', 'late'],
+				['consumable', 'now']
+			]);
+			const said = items.map((i) => sayItem(i, now, 'Etc/UTC').deed.join(''));
+			expect(said).toEqual([
+				'Lift LB-1, Site',
+				'Bring to the lab bottle B1',
+				'Send a storm round',
+				'Replace buffer, lot 7',
+				'Calibrate M-1 for pH',
+				'Order strips'
+			]);
+		}
+	);
 
 	it('says to each role what it can do something about', () => {
 		const items = agenda(

@@ -9,7 +9,8 @@ describe('drives', () => {
 	it('a degree of the equator is 111.2 km, and a tenth of a degree north 11.1 km', () => {
 		expect(distance_km({ latitude: 0, longitude: 0 }, { latitude: 0, longitude: 1 })).toBeCloseTo(111.195, 2);
 		expect(distance_km(here, there)).toBeCloseTo(11.1195, 3);
-		expect(distance_km({ latitude: 0, longitude: 179.5 }, { latitude: 0, longitude: -179.5 })).toBeCloseTo(111.195, 2); // over the date line
+		// over the date line
+		expect(distance_km({ latitude: 0, longitude: 179.5 }, { latitude: 0, longitude: -179.5 })).toBeCloseTo(111.195, 2);
 	});
 
 	it('is as far back as there', () => {

@@ -31,8 +31,8 @@ export interface SchemeSampling {
 const DRAWS = { draws: 1_000, seed: 12 };
 
 /**
- * A sampling scored by a scheme; `knowsShares`: its animals were counted. What only says what was there has no interval,
- * and no score where the scheme weighs animals.
+ * A sampling scored by a scheme; `knowsShares`: its animals were counted. What only says what was there has no
+ * interval, and no score where the scheme weighs animals.
  */
 export function scoreSampling(
 	scheme: ScoreScheme,

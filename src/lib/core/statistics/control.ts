@@ -6,7 +6,10 @@ const D2 = 1.128;
 /** Standard deviations either side of the centre. */
 const SIGMAS = 3;
 
-/** How far duplicates lie apart, from some pairs: their standard deviation, in percent too, and the repeatability. ISO 5725-6:1994. */
+/**
+ * How far duplicates lie apart, from some pairs: their standard deviation, in percent too, and the repeatability. ISO
+ * 5725-6:1994.
+ */
 export function duplicateSd({ pairs }: { pairs: readonly (readonly [number, number])[] }): {
 	sd: number | null;
 	relativeSdPercent: number | null;
@@ -46,7 +49,10 @@ export function movingRangeLimits({ values }: { values: readonly number[] }): {
 	return { centre, meanMovingRange, sigma, lower, upper, outside: seen.flatMap((v, i) => (isOut(v) ? [i] : [])) };
 }
 
-/** Sums of what lies above and below a target, which show a slow drift; where one first goes beyond the decision. Page 1954. */
+/**
+ * Sums of what lies above and below a target, which show a slow drift; where one first goes beyond the decision. Page
+ * 1954.
+ */
 export function cusum(series: {
 	values: readonly number[];
 	target: number;

@@ -28,9 +28,9 @@ interface Paired {
 }
 
 /**
- * The line through two methods that both err, the variances of their errors in a known ratio (y over x), with limits by the
- * jackknife. A pair with a null is dropped. Limits are null under three pairs, all but n under two. RangeError on a ratio not
- * above 0. Linnet 1993.
+ * The line through two methods that both err, the variances of their errors in a known ratio (y over x), with limits by
+ * the jackknife. A pair with a null is dropped. Limits are null under three pairs, all but n under two. RangeError on a
+ * ratio not above 0. Linnet 1993.
  */
 export function demingRegression(
 	sample: Paired & { varianceRatio?: number | null }
@@ -73,8 +73,8 @@ function demingLine(
 }
 
 /**
- * The line through two methods by the median of the slopes between all pairs, moved by those that fall: no shape of the errors is
- * assumed. A pair with a null is dropped. Passing & Bablok 1983.
+ * The line through two methods by the median of the slopes between all pairs, moved by those that fall: no shape of the
+ * errors is assumed. A pair with a null is dropped. Passing & Bablok 1983.
  */
 export function passingBablok(sample: Paired): MethodLine & { slopes: number; shift: number } {
 	const { x, y } = presentPairs(sample);

@@ -6,8 +6,9 @@ import { mean, standardDeviation } from './spread';
 type MaybeCount = readonly (number | null | undefined)[];
 
 /**
- * How far somebody's counts lie from the truth, in percent with its interval, and how they scatter, as a factor. Half a thing is added to
- * each, so that none counts too. A pair with a null is dropped. RangeError below 0 or lists of different length. Anscombe 1948.
+ * How far somebody's counts lie from the truth, in percent with its interval, and how they scatter, as a factor. Half a
+ * thing is added to each, so that none counts too. A pair with a null is dropped. RangeError below 0 or lists of
+ * different length. Anscombe 1948.
  */
 export function countingBias(sample: { truth: MaybeCount; counted: MaybeCount; confidence?: number | null }): {
 	percentBias: number | null;
@@ -51,8 +52,8 @@ export interface TaxonSkill {
 }
 
 /**
- * How often somebody gives the right name, with exact limits, and for each true name what it is taken for. No name counts as wrong.
- * RangeError for a truth that is missing or lists of different length. Clopper & Pearson 1934.
+ * How often somebody gives the right name, with exact limits, and for each true name what it is taken for. No name
+ * counts as wrong. RangeError for a truth that is missing or lists of different length. Clopper & Pearson 1934.
  */
 export function namingSkill(sample: {
 	truth: readonly string[];

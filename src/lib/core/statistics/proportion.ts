@@ -8,7 +8,10 @@ export interface Proportion {
 	upper: number | null;
 }
 
-/** So many of so many, with exact limits. RangeError for more successes than trials, or what is not whole. Clopper & Pearson 1934. */
+/**
+ * So many of so many, with exact limits. RangeError for more successes than trials, or what is not whole. Clopper &
+ * Pearson 1934.
+ */
 export function exactProportion(sample: { successes: number; n: number; confidence?: number | null }): Proportion {
 	const n = whole('n', sample.n);
 	const x = whole('successes', sample.successes);

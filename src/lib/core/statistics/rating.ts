@@ -4,8 +4,8 @@ import { linearRegression } from './regression';
 import { mean } from './spread';
 
 /**
- * How concentration follows discharge: the line of ln c on ln q, and by how much it is too low when it is brought back (Duan 1983). Edges
- * as of the line; a pair of which one is null is dropped. RangeError at 0 or below.
+ * How concentration follows discharge: the line of ln c on ln q, and by how much it is too low when it is brought back
+ * (Duan 1983). Edges as of the line; a pair of which one is null is dropped. RangeError at 0 or below.
  */
 export function logLogRating(sample: { discharges: Gappy; concentrations: Gappy }): {
 	intercept: number | null;

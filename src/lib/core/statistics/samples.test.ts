@@ -12,7 +12,8 @@ describe('quantile', () => {
 		[6, 0, 1],
 		[6, 0.9, 4]
 	] as const)('type %i at %f of 1, 2, 3, 4', (type, probability, expected) => {
-		expect(quantile({ values: [4, 1, null, 3, 2], probability, type }).quantile).toBe(expected); // Hyndman & Fan 1996, by hand
+		// Hyndman & Fan 1996, by hand
+		expect(quantile({ values: [4, 1, null, 3, 2], probability, type }).quantile).toBe(expected);
 	});
 
 	it('rises with the probability and stays within the sample', () => {

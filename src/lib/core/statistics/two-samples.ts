@@ -37,8 +37,8 @@ export function welch(u: readonly number[], v: readonly number[], confidence: nu
 const confidenceOf = (given: number | null | undefined) => openShare('confidence', orDefault(given, 0.95));
 
 /**
- * By how much x lies above y: the median of all differences, with limits by their ranks (null where too few allow none). Nulls are
- * dropped; RangeError on what is not a number. Hodges & Lehmann 1963.
+ * By how much x lies above y: the median of all differences, with limits by their ranks (null where too few allow
+ * none). Nulls are dropped; RangeError on what is not a number. Hodges & Lehmann 1963.
  */
 export function hodgesLehmannShift(sample: { x: Gappy; y: Gappy; confidence?: number | null }): {
 	shift: number | null;
@@ -70,8 +70,9 @@ interface Pair {
 }
 
 /**
- * What came of something that was done at one of two stations: the change of impact less control, after against before, with its
- * interval. A pair of which one is null is dropped. RangeError on what is not a number. Stewart-Oaten, Murdoch & Parker 1986.
+ * What came of something that was done at one of two stations: the change of impact less control, after against before,
+ * with its interval. A pair of which one is null is dropped. RangeError on what is not a number. Stewart-Oaten, Murdoch
+ * & Parker 1986.
  */
 export function beforeAfterControlImpact(sample: {
 	before: readonly Pair[];
@@ -91,7 +92,10 @@ export function beforeAfterControlImpact(sample: {
 	return { effect: difference, nBefore: before.length, nAfter: after.length, ...rest };
 }
 
-/** How many times larger x is than y, by their geometric means, with its interval. Nulls are dropped; RangeError at 0 or below. Welch 1947. */
+/**
+ * How many times larger x is than y, by their geometric means, with its interval. Nulls are dropped; RangeError at 0 or
+ * below. Welch 1947.
+ */
 export function geometricMeanRatio(sample: { x: Gappy; y: Gappy; confidence?: number | null }): {
 	ratio: number | null;
 } & Omit<Welch, 'difference'> {

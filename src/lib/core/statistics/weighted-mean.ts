@@ -2,8 +2,8 @@ import { atLeast, pairedLists } from '../quantity';
 import { gappy, type Gappy } from './samples';
 
 /**
- * The mean concentration of the water that ran past: each figure by its discharge; null where none ran. A pair of which one is null is
- * dropped. RangeError on a discharge below 0 or lists of different length. Walling & Webb 1985.
+ * The mean concentration of the water that ran past: each figure by its discharge; null where none ran. A pair of which
+ * one is null is dropped. RangeError on a discharge below 0 or lists of different length. Walling & Webb 1985.
  */
 export function flowWeightedMean(sample: { concentrations: Gappy; discharges: Gappy }): {
 	flowWeightedMean: number | null;

@@ -167,7 +167,8 @@ describe('a bottle', () => {
 
 describe('tests by eye', () => {
 	const colour = (dippedBefore_s: number) => ({
-		'waits/nitrate/startedAt': new Date(start + 3000 - dippedBefore_s * 1000).toISOString(), // the colour is the third line after the opening
+		// the colour is the third line after the opening
+		'waits/nitrate/startedAt': new Date(start + 3000 - dippedBefore_s * 1000).toISOString(),
 		'waits/nitrate/least_s': 60,
 		'readings/nitrate/nitrate': { value: 2, unit: 'mg_L_N' }
 	});

@@ -462,7 +462,8 @@ describe('slips', () => {
 	it('wait until it is known what the site has shown; then a history that holds the figure leaves nothing to ask', () => {
 		const hot = { 'readings/water-temperature/main': { value: 44.5, unit: 'degC' } };
 		const unknown = see(hot, streamVisit, { site: { elevation_m: 200, usual: null } });
-		expect(unknown.flags.map((f) => f.code)).toEqual(['implausible']); // to be found out: nothing is held against it yet
+		// to be found out: nothing is held against it yet
+		expect(unknown.flags.map((f) => f.code)).toEqual(['implausible']);
 		const spring = { 'water-temperature': { low: 38, high: 45, visits: 30 } };
 		expect(withHistory(unknown, spring, undefined).map((f) => f.code)).toEqual([]); // a hot spring is as hot as ever
 		expect(withHistory(unknown, {}, undefined).map((f) => f.code)).toEqual(see(hot).flags.map((f) => f.code));

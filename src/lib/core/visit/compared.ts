@@ -49,7 +49,8 @@ function reach(result: Determination): { low: number; high: number } {
 function liesApart(one: Determination, other: Determination): boolean {
 	const [x, y] = [amount(one.figure), amount(other.figure)];
 	if (x.qualifier === null && y.qualifier === null && !one.limits && !other.limits)
-		return Math.abs(x.number - y.number) > Math.hypot(halfWidth(one), halfWidth(other)); // GUM 5.1.2: independent, so in quadrature
+		// GUM 5.1.2: independent, so in quadrature
+		return Math.abs(x.number - y.number) > Math.hypot(halfWidth(one), halfWidth(other));
 	const [a, b] = [reach(one), reach(other)];
 	return a.high < b.low || b.high < a.low;
 }

@@ -66,7 +66,8 @@ describe('figures', () => {
 				),
 				'conductance25'
 			)!;
-		expect(amount(at({ value: 15, unit: 'degC' }).figure).number).toBeCloseTo(200 / (1 - 0.191), 6); // Standard Methods 2510 B
+		// Standard Methods 2510 B
+		expect(amount(at({ value: 15, unit: 'degC' }).figure).number).toBeCloseTo(200 / (1 - 0.191), 6);
 		expect(amount(at({ value: 59, unit: 'degF' }).figure).number).toBeCloseTo(200 / (1 - 0.191), 6);
 	});
 

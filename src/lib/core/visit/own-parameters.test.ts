@@ -86,7 +86,8 @@ describe('a card whose step reads a parameter of the program’s own', () => {
 		]);
 		const sentences = seen.flags.map((f) => flagSentence(f, saidIn(card)));
 		expect(sentences).toContain(
-			'Chlorophyll a of 0.07 mg/L is possible but rare; usual is 0.5 to 60 µg/L. Read it again, or keep it if it stands.'
+			'Chlorophyll a of 0.07 mg/L is possible but rare; usual is 0.5 to 60 µg/L. Read it again, or keep it if it ' +
+				'stands.'
 		);
 		expect(sayPlace('readings/own-chlorophyll-a/main', card.own)).toBe('Chlorophyll a: main');
 	});

@@ -33,7 +33,8 @@ export function simulatedPort(usual: Partial<Record<ParameterCode, Usual>>, now_
 		listen(parameter, hear) {
 			const temper = tempers[parameter];
 			if (!temper) return () => {};
-			const { plausible, decimals } = parameterOf(parameter, undefined); // no stand-in plays a parameter of a program's own
+			// no stand-in plays a parameter of a program's own
+			const { plausible, decimals } = parameterOf(parameter, undefined);
 			const [low, high] = usual[parameter] ? [usual[parameter].low, usual[parameter].high] : plausible;
 			const rests = low + (high - low) * 0.45;
 			const meter = simulatedMeter({

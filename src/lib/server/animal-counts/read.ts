@@ -28,7 +28,9 @@ export function readCounts(text: string, options: Parameters<typeof planCounts>[
 	const animals = animalList(options.animals);
 	if (plan.strange.length > MOST_ASKED)
 		return {
-			why: `${plan.strange.length} names in it are no animals known here, such as “${plan.strange[0]}”. Is the column of animals the right one?`
+			why:
+				`${plan.strange.length} names in it are no animals known here, such as “${plan.strange[0]}”. Is the ` +
+				'column of animals the right one?'
 		};
 	return { ...plan, near: Object.fromEntries(plan.strange.map((word) => [word, nearTo(word, animals)])) };
 }

@@ -68,7 +68,10 @@ const emlOf = ({ name, day, latitudes, longitudes }: About): string =>
 				creator: { organizationName: name },
 				pubDate: day,
 				abstract: {
-					para: 'Samples of macroinvertebrates from wadeable streams by volunteers, with their effort, and what was measured at the same visits. Only animals that were found are listed; one that is not may only have been missed.'
+					para:
+						'Samples of macroinvertebrates from wadeable streams by volunteers, with their effort, and what was ' +
+						'measured at the same visits. Only animals that were found are listed; one that is not may only have ' +
+						'been missed.'
 				},
 				coverage: {
 					geographicCoverage: {

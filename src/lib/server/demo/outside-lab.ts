@@ -60,7 +60,9 @@ function findingsIn(bottles: readonly KnownBottle[], now_ms: number): Finding[] 
 
 const headings = ['Client ref', 'Determinand', 'Finding', 'In', 'LOQ', 'U (k=2)', 'Date analysed', 'Technique'];
 
-/** A label misread, a unit that is a thousandfold off, a row twice, a bottle of somebody else's, one that is missing. */
+/**
+ * A label misread, a unit that is a thousandfold off, a row twice, a bottle of somebody else's, one that is missing.
+ */
 function withMistakes(findings: readonly Finding[]): string {
 	const rows = findings.map(({ label, filled_ms, nitrogen_mg_L }, i) => {
 		const isMisread = i === 1;

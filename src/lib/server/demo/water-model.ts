@@ -111,7 +111,8 @@ export function truthAt(
 	};
 }
 
-const dayOfYear = (at_ms: number) => (at_ms / DAY_ms) % YEAR_days; // 1970 began on 1 January; the drift over decades is under a day
+// 1970 began on 1 January; the drift over decades is under a day
+const dayOfYear = (at_ms: number) => (at_ms / DAY_ms) % YEAR_days;
 
 export interface Profile {
 	start_m: number;

@@ -91,7 +91,9 @@ export function keepVersion(
 				why: [
 					{
 						path: '',
-						why: `Somebody kept version ${latest.version} meanwhile. Load the page again; what you typed stays until you leave it.`
+						why:
+							`Somebody kept version ${latest.version} meanwhile. Load the page again; what you typed stays until ` +
+							'you leave it.'
 					}
 				]
 			};
@@ -116,7 +118,8 @@ export function keepVersion(
 /** Rounds of a card that have not begun: they go over to its next version. */
 const notBegun = (programId: string, cardId: string, now_ms: number) => sql`
 	r.program_id = ${programId} and r.refused_because is null and r.starts_at > ${new Date(now_ms).toISOString()}
-	and r.card_version_id in (select v.id from method_card_version v where v.program_id = r.program_id and v.card_id = ${cardId})
+	and r.card_version_id in (select v.id from method_card_version v where v.program_id = r.program_id
+	and v.card_id = ${cardId})
 	and not exists (select 1 from visit x where x.program_id = r.program_id and x.round_id = r.id)`;
 
 /** Their names and days, to be seen before a version is kept. */
@@ -129,7 +132,8 @@ export async function roundsThatWouldMove(
 	const rows = await rowsOf(
 		db,
 		z.object({ name: z.string(), starts_at: instant }),
-		sql`select r.name, r.starts_at from round r where ${notBegun(programId, cardId, now_ms)} order by r.starts_at limit 100`
+		sql`select r.name, r.starts_at from round r where ${notBegun(programId, cardId, now_ms)}
+			order by r.starts_at limit 100`
 	);
 	return rows.map((r) => ({ name: r.name, startsAt: r.starts_at.toISOString() }));
 }
@@ -166,7 +170,8 @@ export async function keptBy(db: Db, programId: string, cardId: string): Promise
 		db,
 		z.object({ version: z.number(), by: z.string() }),
 		sql`
-		select (a.after->>'version')::int as version, m.initials as by from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
+		select (a.after->>'version')::int as version, m.initials as by from audit a
+		join member m on m.program_id = a.program_id and m.id = a.by_member_id
 		where a.program_id = ${programId} and a.what = 'cards' and a.row_id = ${cardId}`
 	);
 	return Object.fromEntries(rows.map((r) => [r.version, r.by]));

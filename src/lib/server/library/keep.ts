@@ -99,12 +99,17 @@ export function removeRow(
 		if (names.length)
 			return {
 				ok: false,
-				why: `It is named by ${names.slice(0, 4).join(', ')}${names.length > 4 ? ` and ${names.length - 4} more` : ''}. Change those first.`
+				why:
+					'It is named by ' +
+					`${names.slice(0, 4).join(', ')}${names.length > 4 ? ` and ${names.length - 4} more` : ''}. Change those ` +
+					'first.'
 			};
 		if (await hasPast(tx, who.programId, kind, row))
 			return {
 				ok: false,
-				why: `It has a past: visits, rounds or calibrations that stand in its name. ${kind.endedOn ? 'Say since when it is not used instead.' : 'It stays.'}`
+				why:
+					'It has a past: visits, rounds or calibrations that stand in its name. ' +
+					(kind.endedOn ? 'Say since when it is not used instead.' : 'It stays.')
 			};
 		const { table } = tables[kind.name as keyof typeof tables];
 		await tx.delete(table).where(and(eq(column(table, 'programId'), who.programId), eq(column(table, 'id'), id)));
@@ -118,11 +123,15 @@ export function removeRow(
 async function hasPast(tx: Db, programId: string, kind: Kind, { id, code }: Row): Promise<boolean> {
 	if (kind.name === 'animals') return wasCounted(tx, programId, String(code));
 	const asked = {
-		sites: sql`select 1 from visit where program_id = ${programId} and site_id = ${id} union all select 1 from round where program_id = ${programId} and ${id} = any(site_ids)`,
+		sites: sql`select 1 from visit where program_id = ${programId} and site_id = ${id} union all select 1 from round
+			where program_id = ${programId} and ${id} = any(site_ids)`,
 		circuits: sql`select 1 from round where program_id = ${programId} and circuit_id = ${id}`,
-		labs: sql`select 1 from round where program_id = ${programId} and lab_id = ${id} union all select 1 from lab_report where program_id = ${programId} and lab_id = ${id} union all select 1 from shipment where program_id = ${programId} and lab_id = ${id}`,
+		labs: sql`select 1 from round where program_id = ${programId} and lab_id = ${id} union all select 1 from lab_report
+			where program_id = ${programId} and lab_id = ${id} union all select 1 from shipment
+			where program_id = ${programId} and lab_id = ${id}`,
 		instruments: sql`select 1 from calibration where program_id = ${programId} and instrument_id = ${id}`,
-		teams: sql`select 1 from visit where program_id = ${programId} and team_id = ${id} union all select 1 from round where program_id = ${programId} and team_id = ${id}`
+		teams: sql`select 1 from visit where program_id = ${programId} and team_id = ${id} union all select 1 from round
+			where program_id = ${programId} and team_id = ${id}`
 	}[kind.name as string];
 	return asked !== undefined && (await tx.execute(sql`${asked} limit 1`)).rows.length > 0;
 }
@@ -300,8 +309,10 @@ export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, l
 			after: written<Row>().nullable()
 		}),
 		sql`
-		select a.id, a.at, m.initials as by, a.before, a.after from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
-		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id} order by a.at desc, a.id desc limit 50`
+		select a.id, a.at, m.initials as by, a.before, a.after from audit a join member m on m.program_id = a.program_id
+		and m.id = a.by_member_id
+		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id}
+		order by a.at desc, a.id desc limit 50`
 	);
 	const lookup = lookupIn(library);
 	const said = (row: Row | null, name: string) =>

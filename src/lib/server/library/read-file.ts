@@ -27,7 +27,8 @@ export function readFile(text: string, kind: KindName): FileRead {
 }
 
 const tooMany = (n: number) =>
-	`${n.toLocaleString('en')} rows; at most ${MOST_ROWS.toLocaleString('en')} are taken at once. Nothing was written; leave out what is not needed.`;
+	`${n.toLocaleString('en')} rows; at most ${MOST_ROWS.toLocaleString('en')} are taken at once. Nothing was written; ` +
+	'leave out what is not needed.';
 
 const commas = (line: string, mark: string) => line.split(mark).length;
 
@@ -50,7 +51,9 @@ export function readCsv(text: string): FileRead {
 	} catch (trouble) {
 		const line = (trouble as { lines?: number }).lines;
 		return {
-			why: `This is no CSV${line ? ` from line ${line} on` : ''}: ${trouble instanceof Error ? trouble.message : 'it cannot be read'}. A quotation mark may not be closed.`
+			why:
+				`This is no CSV${line ? ` from line ${line} on` : ''}: ` +
+				`${trouble instanceof Error ? trouble.message : 'it cannot be read'}. A quotation mark may not be closed.`
 		};
 	}
 	const headings = records[0]?.record ?? [];
@@ -59,7 +62,9 @@ export function readCsv(text: string): FileRead {
 	const long = records.find(({ record }) => record.some((cell) => cell.length > MOST_LETTERS));
 	if (long)
 		return {
-			why: `Line ${long.info.lines}: a cell has more than ${MOST_LETTERS.toLocaleString('en')} letters. Nothing was read.`
+			why:
+				`Line ${long.info.lines}: a cell has more than ${MOST_LETTERS.toLocaleString('en')} letters. ` +
+				'Nothing was read.'
 		};
 	const seen = new Set<string>();
 	const twice = headings.find((h) => h !== '' && (seen.has(h) || !seen.add(h)));
@@ -160,7 +165,9 @@ function readGpx(text: string, kind: KindName): FileRead {
 	} catch (trouble) {
 		const line = (trouble as { line?: number }).line;
 		return {
-			why: `This is no XML${line ? `: line ${line}` : ''}. ${trouble instanceof Error ? trouble.message : 'It cannot be read.'}`
+			why:
+				`This is no XML${line ? `: line ${line}` : ''}. ` +
+				(trouble instanceof Error ? trouble.message : 'It cannot be read.')
 		};
 	}
 	const parser = new XMLParser({

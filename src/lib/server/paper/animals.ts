@@ -14,7 +14,10 @@ function svgOf({ strokes, bar }: Drawing): string {
 		return `<path d="${s.d}" fill="${fill}" stroke-width="${weights[s.weight]}"/>`;
 	});
 	const scale = bar ? `<path d="M${94 - bar.length} 95h${bar.length}" stroke-width="${weights.inner}"/>` : '';
-	return `<svg viewBox="0 0 100 100" stroke="#000" stroke-linecap="round" stroke-linejoin="round">${paths.join('')}${scale}</svg>`;
+	return (
+		'<svg viewBox="0 0 100 100" stroke="#000" stroke-linecap="round" ' +
+		`stroke-linejoin="round">${paths.join('')}${scale}</svg>`
+	);
 }
 
 interface OnPaper {
@@ -41,7 +44,9 @@ export function printAnimals({ letterhead, own }: OnPaper): Promise<Uint8Array> 
 		paperPage('Animals of the stream', letterhead, [
 			{ text: 'Animals of the stream', style: 'title' },
 			{
-				text: 'The thickest line is what to look at. Where no drawing fits, write “unknown” and keep one in a labelled vial.',
+				text:
+					'The thickest line is what to look at. Where no drawing fits, write “unknown” and keep one in a ' +
+					'labelled vial.',
 				margin: [0, 2, 0, 2]
 			},
 			...orders.map(groupOf)

@@ -41,7 +41,8 @@ export interface PaperRound {
 }
 
 const CAUTION =
-	'Local rules, permits, the landowner’s permission and trained people come first. Nobody goes alone. Nobody goes in over the limit, or when in doubt; the figure can wait.';
+	'Local rules, permits, the landowner’s permission and trained people come first. Nobody goes alone. Nobody goes in ' +
+	'over the limit, or when in doubt; the figure can wait.';
 
 /** The day on one page: when to leave, where to be when, and the last moment at the lab. */
 export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
@@ -86,7 +87,9 @@ export const printRoundSheet = (round: PaperRound): Promise<Uint8Array> => {
 				: [
 						{ text: 'The lab', style: 'section' },
 						{
-							text: `${round.lab}, there at ${sayMinute(plan.end_min)}.${lastMoment === null ? '' : ` The last plate must be poured by ${sayMinute(lastMoment)}, if the first bottle is filled at ${sayMinute(plan.firstBottle_min!)}. Filled earlier, it runs out earlier by as much.`}`
+							text:
+								`${round.lab}, there at ` +
+								`${sayMinute(plan.end_min)}.${lastMoment === null ? '' : ` The last plate must be poured by ${sayMinute(lastMoment)}, if the first bottle is filled at ${sayMinute(plan.firstBottle_min!)}. Filled earlier, it runs out earlier by as much.`}`
 						}
 					]),
 			{ text: 'Before anyone goes in', style: 'section' },
@@ -199,7 +202,9 @@ export function printCustodyForm(round: PaperRound): Promise<Uint8Array> {
 				]
 			),
 			{
-				text: `seal number ${seals.join(', ') || LINE}    on arrival: seal whole [  ]   ice left [  ]   lids tight [  ]   °C ${LINE}`,
+				text:
+					`seal number ${seals.join(', ') || LINE}    on arrival: seal whole [  ]   ice left [  ]   lids tight [ ` +
+					` ]   °C ${LINE}`,
 				margin: [0, 12, 0, 0]
 			}
 		])
@@ -208,4 +213,5 @@ export function printCustodyForm(round: PaperRound): Promise<Uint8Array> {
 
 /** A name written with a finger, as it was drawn in its box of 300 by 100. */
 const signatureSvg = (path: string): string =>
-	`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="${path}" fill="none" stroke="black" stroke-width="2.2"/></svg>`;
+	`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="${path}" fill="none" stroke="black" ` +
+	'stroke-width="2.2"/></svg>';

@@ -53,7 +53,9 @@ export function printShipment(box: PaperBox): Promise<Uint8Array> {
 			),
 			{ text: `Seal number: ${box.left?.seal || LINE}   whole on arrival: yes / no`, margin: [0, 12, 0, 0] },
 			{
-				text: `On arrival: read the temperature, sign, and send this form back${letterhead.telephone ? `, or call ${letterhead.telephone}` : ''}.`,
+				text:
+					'On arrival: read the temperature, sign, and send this form ' +
+					`back${letterhead.telephone ? `, or call ${letterhead.telephone}` : ''}.`,
 				margin: [0, 6, 0, 0]
 			},
 			{

@@ -107,7 +107,9 @@ function judged(typed: Calibrated): { passed: boolean; said: string } {
 					? SEA_LEVEL_kPa
 					: (typed.pressure_kPa ?? pressureFromElevation({ elevation_m: typed.elevation_m! }).pressure_kPa);
 			const check = checkSleeve({ ...typed, pressure_kPa });
-			const off = `reads ${typed.reading_percent} %, should read ${check.expected_percent.toFixed(1)} % here (${signed(check.offBy_percent, 1)})`;
+			const off =
+				`reads ${typed.reading_percent} %, should read ${check.expected_percent.toFixed(1)} % here ` +
+				`(${signed(check.offBy_percent, 1)})`;
 			return {
 				passed: check.passed,
 				said: check.isSettled ? off : `${off}; only ${typed.settled_min.toFixed(0)} minutes in the sleeve`

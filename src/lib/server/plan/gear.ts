@@ -61,9 +61,11 @@ async function instrumentsTaken(db: Db, programId: string, { teamId, starts_ms }
 		sql`
 		with lately as (
 			select sheet from visit where program_id = ${programId} and team_id = ${teamId}
-				and started_at between ${isoOf(starts_ms - KIT_FROM_days * DAY_ms)} and ${isoOf(starts_ms)} order by started_at desc limit 8
+				and started_at between ${isoOf(starts_ms - KIT_FROM_days * DAY_ms)} and ${isoOf(starts_ms)}
+				order by started_at desc limit 8
 		), used as (
-			select distinct f.figure->>'instrument' as code from lately, jsonb_each(sheet->'readings') as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
+			select distinct f.figure->>'instrument' as code
+			from lately, jsonb_each(sheet->'readings') as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
 			union select g.value->>'instrument' from lately, jsonb_each(sheet->'gaugings') as g
 		)
 		select id, code, kind, measures, battery_changed_at as battery from instrument
@@ -74,7 +76,8 @@ async function instrumentsTaken(db: Db, programId: string, { teamId, starts_ms }
 		z.object({ instrument_id: z.string(), parameter: z.string(), last: instant }),
 		sql`
 		select instrument_id, parameter, max(at) as last from calibration
-		where program_id = ${programId} and passed and instrument_id = any(${sql.param(tools.map((t) => t.id))}::uuid[]) group by 1, 2`
+		where program_id = ${programId} and passed and instrument_id = any(${sql.param(tools.map((t) => t.id))}::uuid[])
+		group by 1, 2`
 	);
 	return tools.map((tool) => ({
 		code: tool.code,
@@ -104,7 +107,8 @@ async function velocitiesAt(db: Db, programId: string, siteIds: readonly string[
 			from (select site_id, sheet, row_number() over (partition by site_id order by started_at desc) as back from visit
 				where program_id = ${programId} and site_id = any(${sql.param(siteIds)}::uuid[]) and is_finished) w,
 				jsonb_each(w.sheet->'gaugings') as g, jsonb_each(g.value->'verticals') as x
-			where w.back <= ${VELOCITY_FROM_visits} and 'number' in (jsonb_typeof(x.value->'velocity_m_s'), jsonb_typeof(x.value->'velocity06_m_s'))
+			where w.back <= ${VELOCITY_FROM_visits}
+			and 'number' in (jsonb_typeof(x.value->'velocity_m_s'), jsonb_typeof(x.value->'velocity06_m_s'))
 		) v join site s on s.program_id = ${programId} and s.id = v.site_id group by 1 order by 1`
 	);
 	return rows.map((s) => ({ site: s.site, low_m_s: Math.max(0, s.low), high_m_s: s.high }));
@@ -120,7 +124,8 @@ async function wetFromVisits(db: Db, programId: string, { teamId, siteIds, start
 		join visit v on v.program_id = c.program_id and v.id = c.visit_id
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		join stream t on t.program_id = s.program_id and t.id = s.stream_id
-		where c.program_id = ${programId} and c.kind = 'drying' and v.team_id = ${teamId} and c.last_at > ${isoOf(starts_ms)}
+		where c.program_id = ${programId} and c.kind = 'drying' and v.team_id = ${teamId}
+		and c.last_at > ${isoOf(starts_ms)}
 			and not (s.id = any(${sql.param(siteIds)}::uuid[]))`
 	);
 	return rows.map((w) => ({ kit: w.label, water: w.water, dry_ms: +w.dry_at }));
@@ -136,16 +141,20 @@ async function wetFromShelf(
 		db,
 		z.object({ what: z.string(), water: z.string(), wet_on: z.string() }),
 		sql`
-		select g.what, t.name as water, g.wet_on from gear g join stream t on t.program_id = g.program_id and t.id = g.wet_in
-		where g.program_id = ${programId} and (g.team_id = ${teamId} or g.team_id is null) and (g.disinfected_on is null or g.disinfected_on < g.wet_on)
-			and not exists (select 1 from site s where s.program_id = g.program_id and s.stream_id = g.wet_in and s.id = any(${sql.param(siteIds)}::uuid[]))
+		select g.what, t.name as water, g.wet_on from gear g join stream t on t.program_id = g.program_id
+		and t.id = g.wet_in
+		where g.program_id = ${programId} and (g.team_id = ${teamId} or g.team_id is null)
+		and (g.disinfected_on is null or g.disinfected_on < g.wet_on)
+			and not exists (select 1 from site s where s.program_id = g.program_id and s.stream_id = g.wet_in
+			and s.id = any(${sql.param(siteIds)}::uuid[]))
 		order by g.what`
 	);
 	const [where] = await rowsOf(
 		db,
 		z.object({ latitude: z.number().nullable() }),
 		sql`
-		select avg(latitude) as latitude from site where program_id = ${programId} and id = any(${sql.param(siteIds)}::uuid[])`
+		select avg(latitude) as latitude from site where program_id = ${programId}
+		and id = any(${sql.param(siteIds)}::uuid[])`
 	);
 	const southern = isSouthern(where ?? {});
 	return rows.map(({ what, water, wet_on }) => {
@@ -159,7 +168,8 @@ async function expiredBy(db: Db, programId: string, starts_ms: number): Promise<
 		db,
 		z.object({ what: z.string(), expires_on: z.string() }),
 		sql`
-		select what, expires_on from consumable where program_id = ${programId} and expires_on < ${isoOf(starts_ms).slice(0, 10)} order by expires_on`
+		select what, expires_on from consumable where program_id = ${programId}
+		and expires_on < ${isoOf(starts_ms).slice(0, 10)} order by expires_on`
 	);
 	return rows.map((o) => ({ what: o.what, expires_ms: Date.parse(o.expires_on) }));
 }

@@ -168,7 +168,8 @@ async function roundsFrom(db: Db, programId: string, day: number): Promise<Round
 		db,
 		RoundRow,
 		sql`
-		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose, r.lab_id, r.despite,
+		select r.id, r.name, r.circuit_id, r.starts_at, r.crew_ids, r.site_ids, r.refused_because, r.quality, r.purpose,
+		r.lab_id, r.despite,
 			array(select distinct v.site_id from visit v where v.program_id = r.program_id and v.round_id = r.id) as visited
 		from round r where r.program_id = ${programId} and r.circuit_id is not null
 			and r.starts_at > ${new Date(day * 2 * HALF_DAY_ms).toISOString()} order by r.starts_at, r.id`

@@ -47,7 +47,9 @@ export async function takeRounds(
 	if (broken && despite === '')
 		return {
 			ok: false,
-			why: `The plan has changed meanwhile: ${board.circuit(broken.circuitId).name} would break a rule now. Propose again, or plan it by hand with a reason.`
+			why:
+				`The plan has changed meanwhile: ${board.circuit(broken.circuitId).name} would break a rule now. Propose ` +
+				'again, or plan it by hand with a reason.'
 		};
 	const circuits = await tx.select().from(circuit).where(eq(circuit.programId, programId));
 	const versions = await tx

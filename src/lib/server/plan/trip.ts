@@ -34,12 +34,14 @@ export async function tripsOf(db: Db, programId: string, roundIds: readonly stri
 		db,
 		Row,
 		sql`
-		select r.id, r.starts_at, p.time_zone, l.name, l.hours, l.closed_on, l.bench_min, l.holding_h, f.label as first_label, f.filled as first_at
+		select r.id, r.starts_at, p.time_zone, l.name, l.hours, l.closed_on, l.bench_min, l.holding_h,
+		f.label as first_label, f.filled as first_at
 		from round r join program p on p.id = r.program_id
 		join circuit c on c.program_id = r.program_id and c.id = r.circuit_id
 		join place l on l.program_id = c.program_id and l.id = c.lab_id
 		left join lateral (
-			select coalesce(b.value->>'label', 'a bottle') as label, b.value->>'filledAt' as filled from visit v cross join lateral jsonb_each(v.sheet->'bottles') b
+			select coalesce(b.value->>'label', 'a bottle') as label, b.value->>'filledAt' as filled from visit v cross
+			join lateral jsonb_each(v.sheet->'bottles') b
 			where v.program_id = r.program_id and v.round_id = r.id and b.value->>'kind' = 'bacteria' and b.value ? 'filledAt'
 			order by (b.value->>'filledAt')::timestamptz limit 1
 		) f on true

@@ -92,7 +92,8 @@ async function refreshUsual(db: Db, programId: string, siteIds: readonly string[
 	await db.execute(sql`
 		insert into site_usual (program_id, site_id, parameter, low, high, visits)
 		select program_id, site_id, parameter, min(value), max(value), count(distinct visit_id) from result
-		where program_id = ${programId} and site_id = ${sites} and is_reported and status <> 'rejected' and not is_simulated group by 1, 2, 3`);
+		where program_id = ${programId} and site_id = ${sites} and is_reported and status <> 'rejected'
+		and not is_simulated group by 1, 2, 3`);
 }
 
 export interface Worked {
@@ -165,10 +166,15 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 	);
 	if (results.length === 0) return;
 	await db.execute(sql`
-		insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
-		select ${programId}, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier, unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated
-		from jsonb_to_recordset(${rows(results)}) as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, comes_from text, way text, is_reported bool, value float8,
-			qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int, source result_source, basis text,
+		insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier,
+		unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
+		select ${programId}, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier, unit,
+		uncertainty, lower, upper, readings, source, basis, status, is_simulated
+		from jsonb_to_recordset(${rows(results)})
+		as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, comes_from text, way text, is_reported bool,
+		value float8,
+			qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int,
+			source result_source, basis text,
 			status review_status, is_simulated bool)`);
 }
 
@@ -188,9 +194,11 @@ async function writeSheets(db: Db, programId: string, worked: readonly Worked[])
 	});
 	if (sheets.length === 0) return;
 	await db.execute(sql`
-		update visit v set sheet = r.sheet, is_finished = r.is_finished, awaits_review = r.awaits_review, conflicts = r.conflicts,
+		update visit v set sheet = r.sheet, is_finished = r.is_finished, awaits_review = r.awaits_review,
+		conflicts = r.conflicts,
 			steps_done = r.steps_done, steps_asked = r.steps_asked
-		from jsonb_to_recordset(${rows(sheets)}) as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_done int, steps_asked int)
+		from jsonb_to_recordset(${rows(sheets)})
+		as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_done int, steps_asked int)
 		where v.program_id = ${programId} and v.id = r.id`);
 }
 
@@ -204,7 +212,8 @@ async function writeFlags(db: Db, programId: string, worked: readonly Worked[]):
 	await db.execute(sql`
 		insert into flag (program_id, visit_id, number, code, path, parameter, evidence)
 		select ${programId}, visit_id, number, code, path, parameter, evidence
-		from jsonb_to_recordset(${rows(flags)}) as r(visit_id uuid, number int, code text, path text, parameter text, evidence jsonb)`);
+		from jsonb_to_recordset(${rows(flags)})
+		as r(visit_id uuid, number int, code text, path text, parameter text, evidence jsonb)`);
 }
 
 async function writeReviews(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
@@ -242,7 +251,9 @@ async function writeReviews(db: Db, programId: string, worked: readonly Worked[]
 	await db.execute(sql`
 		insert into review (program_id, visit_id, parameter, comes_from, entry_id, verdict, reason, by_member_id, at)
 		select ${programId}, visit_id, parameter, comes_from, entry_id, verdict, reason, by, at
-		from jsonb_to_recordset(${rows(reviews)}) as r(visit_id uuid, parameter text, comes_from text, entry_id uuid, verdict verdict, reason text, by uuid, at timestamptz)`);
+		from jsonb_to_recordset(${rows(reviews)})
+		as r(visit_id uuid, parameter text, comes_from text, entry_id uuid, verdict verdict, reason text, by uuid,
+		at timestamptz)`);
 }
 
 async function writeClocks(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
@@ -264,5 +275,7 @@ async function writeClocks(db: Db, programId: string, worked: readonly Worked[])
 	await db.execute(sql`
 		insert into running_clock (program_id, visit_id, id, kind, label, start_at, due_at, last_at, deadline)
 		select ${programId}, visit_id, id, kind, label, start_at, due_at, last_at, deadline
-		from jsonb_to_recordset(${rows(clocks)}) as r(visit_id uuid, id text, kind text, label text, start_at timestamptz, due_at timestamptz, last_at timestamptz, deadline jsonb)`);
+		from jsonb_to_recordset(${rows(clocks)})
+		as r(visit_id uuid, id text, kind text, label text, start_at timestamptz, due_at timestamptz, last_at timestamptz,
+		deadline jsonb)`);
 }

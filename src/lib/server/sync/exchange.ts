@@ -29,7 +29,8 @@ export async function exchange(db: Db, member: Member, request: SyncRequest, now
 			...(skew_ms !== null && Math.abs(skew_ms) > SKEW_WORTH_SAYING_ms ? [sayShift(skew_ms)] : []),
 			...(member.removedAt !== null && accepted.length
 				? [
-						'You no longer belong to this program. What you wrote before is kept: the coordinator takes it in or leaves it.'
+						'You no longer belong to this program. What you wrote before is kept: the coordinator takes it in or ' +
+							'leaves it.'
 					]
 				: [])
 		]
@@ -37,7 +38,10 @@ export async function exchange(db: Db, member: Member, request: SyncRequest, now
 }
 
 const sayShift = (skew_ms: number): string => {
-	return `This device’s clock is ${saySpan(Math.round(Math.abs(skew_ms) / 60_000))} ${skew_ms > 0 ? 'ahead' : 'behind'}. Times are kept as written and marked; set the clock right.`;
+	return (
+		`This device’s clock is ${saySpan(Math.round(Math.abs(skew_ms) / 60_000))} ` +
+		`${skew_ms > 0 ? 'ahead' : 'behind'}. Times are kept as written and marked; set the clock right.`
+	);
 };
 
 function saySpan(minutes: number): string {

@@ -22,7 +22,8 @@ export async function waitingLateLines(
 			received: instant
 		}),
 		sql`
-		select l.by_member_id, m.name, count(*) as lines, count(distinct l.line->>'visitId') as visits, max(l.received_at) as received
+		select l.by_member_id, m.name, count(*) as lines, count(distinct l.line->>'visitId') as visits,
+		max(l.received_at) as received
 		from late_line l join member m on m.program_id = l.program_id and m.id = l.by_member_id
 		where l.program_id = ${programId} and l.is_taken is null group by 1, 2 order by 2`
 	);

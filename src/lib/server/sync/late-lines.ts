@@ -32,7 +32,8 @@ export async function keepAside(db: Db, who: Member, entries: readonly Entry[], 
 	const lines = entries.map((e) => ({ id: e.id, line: e }));
 	await db.execute(sql`
 		insert into late_line (program_id, entry_id, by_member_id, received_at, line)
-		select ${who.programId}, r.id, ${who.id}, ${new Date(now_ms).toISOString()}, r.line from jsonb_to_recordset(${JSON.stringify(lines)}::jsonb) as r(id uuid, line jsonb)
+		select ${who.programId}, r.id, ${who.id}, ${new Date(now_ms).toISOString()}, r.line
+		from jsonb_to_recordset(${JSON.stringify(lines)}::jsonb) as r(id uuid, line jsonb)
 		where not exists (select 1 from entry e where e.program_id = ${who.programId} and e.id = r.id)
 		on conflict do nothing`);
 	return { accepted: entries.map((e) => e.id), refused: [] };

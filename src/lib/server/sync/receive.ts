@@ -246,8 +246,10 @@ async function openVisits(tx: Db, member: Member, openings: readonly Entry[], no
 	if (visits.length === 0) return;
 	await tx.execute(sql`
 		insert into visit (program_id, id, site_id, card_version_id, round_id, team_id, opened_by, started_at)
-		select ${member.programId}, id, "siteId", "cardVersionId", "roundId", ${member.teamId}, ${member.id}, least("startedAt", ${new Date(now_ms).toISOString()}::timestamptz)
-		from jsonb_to_recordset(${JSON.stringify(visits)}::jsonb) as r(id uuid, "siteId" uuid, "cardVersionId" uuid, "roundId" uuid, "startedAt" timestamptz)
+		select ${member.programId}, id, "siteId", "cardVersionId", "roundId", ${member.teamId}, ${member.id},
+		least("startedAt", ${new Date(now_ms).toISOString()}::timestamptz)
+		from jsonb_to_recordset(${JSON.stringify(visits)}::jsonb)
+		as r(id uuid, "siteId" uuid, "cardVersionId" uuid, "roundId" uuid, "startedAt" timestamptz)
 		on conflict do nothing`);
 }
 
@@ -262,7 +264,8 @@ async function append(tx: Db, programId: string, entries: readonly Entry[], { no
 		tx,
 		z.object({ first: z.string() }),
 		sql`
-		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId} returning last_seq - ${once.length} + 1 as first`
+		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId}
+		returning last_seq - ${once.length} + 1 as first`
 	);
 	const first = Number(tip[0]!.first);
 	// what is there already leaves a gap among the places, which nothing minds; to ask for it first would read more
@@ -270,8 +273,10 @@ async function append(tx: Db, programId: string, entries: readonly Entry[], { no
 		tx,
 		z.object({ id: z.string() }),
 		sql`
-		insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at, skew_ms)
-		select ${programId}, id, ${first} + nth - 1, visit_id, at, by, device, path, op, value, was, ${new Date(now_ms).toISOString()}, ${skew_ms}
+		insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at,
+		skew_ms)
+		select ${programId}, id, ${first} + nth - 1, visit_id, at, by, device, path, op, value, was,
+		${new Date(now_ms).toISOString()}, ${skew_ms}
 		from rows from (json_to_recordset(${JSON.stringify(once)}::json)
 			as (id uuid, "visitId" uuid, at text, by uuid, device text, path text, op op, value jsonb, was uuid)
 		) with ordinality as r(id, visit_id, at, by, device, path, op, value, was, nth)
@@ -296,7 +301,8 @@ async function clashes(tx: Db, programId: string, known: readonly Entry[]): Prom
 		tx,
 		z.object({ id: z.string(), path: z.string() }),
 		sql`
-		select e.id, r.path from jsonb_to_recordset(${JSON.stringify(known)}::jsonb) as r(id uuid, "visitId" uuid, at text, by uuid, path text, op op, value jsonb, was uuid)
+		select e.id, r.path from jsonb_to_recordset(${JSON.stringify(known)}::jsonb)
+		as r(id uuid, "visitId" uuid, at text, by uuid, path text, op op, value jsonb, was uuid)
 		join entry e on e.program_id = ${programId} and e.id = r.id
 		where (e.visit_id, e.at, e.by_member_id, e.path, e.op, coalesce(e.value, 'null'), e.was)
 			is distinct from (r."visitId", r.at, r.by, r.path, r.op, coalesce(r.value, 'null'), r.was)`

@@ -63,7 +63,8 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		db,
 		z.object({ id: z.string(), body: written<MethodCard>(), in_use: z.boolean() }),
 		sql`
-		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version where program_id = ${programId}`
+		select id, body, version = max(version) over (partition by card_id) as in_use from method_card_version
+		where program_id = ${programId}`
 	);
 	const rounds = await roundsNear(db, member, clock.now_ms);
 	return {
@@ -156,7 +157,8 @@ async function roundsNear(db: Db, member: Membership, now_ms: number): Promise<R
 		RoundRow,
 		sql`
 		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
-		where program_id = ${member.programId} and refused_because is null and starts_at between ${new Date(from).toISOString()} and ${new Date(to).toISOString()}
+		where program_id = ${member.programId} and refused_because is null
+		and starts_at between ${new Date(from).toISOString()} and ${new Date(to).toISOString()}
 			and (team_id = ${member.teamId} or ${readScope(member)} = 'all')
 		order by starts_at`
 	);
@@ -214,7 +216,10 @@ async function packDay(
 /** So long a plate may still stand on the shelf after its bottle was filled. */
 const PLATES_ms = 5 * 86_400_000;
 
-/** All lines of visits that are open, whose plates may still grow, or that belong to these rounds, as far as this member may read them. */
+/**
+ * All lines of visits that are open, whose plates may still grow, or that belong to these rounds, as far as this member
+ * may read them.
+ */
 async function openEntries(
 	db: Db,
 	member: Membership,
@@ -228,7 +233,9 @@ async function openEntries(
 		sql`
 		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
-		where v.program_id = ${member.programId} and (not v.is_finished or (v.sheet ? 'bottles' and v.started_at > ${new Date(now_ms - PLATES_ms).toISOString()}::timestamptz) or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
+		where v.program_id = ${member.programId} and (not v.is_finished or (v.sheet ? 'bottles'
+		and v.started_at > ${new Date(now_ms - PLATES_ms).toISOString()}::timestamptz) or v.round_id =
+		any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
 			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			and ${readable(member)}`
 	);

@@ -44,7 +44,9 @@ export function suggestMarks(photo: Pixels): Suggested {
 /** Shares of the photo's shorter side that a dish mostly takes: where none is found, a person moves it from there. */
 const MOSTLY = 0.44;
 
-/** Where the medium lies in the photo, within the dish's wall; in its middle where no dish can be told from the table. */
+/**
+ * Where the medium lies in the photo, within the dish's wall; in its middle where no dish can be told from the table.
+ */
 export function mediumIn(photo: Pixels): MediumPlace & { isFound: boolean } {
 	const image = smaller(photo);
 	const found = findDish(image);

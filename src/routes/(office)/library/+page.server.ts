@@ -30,7 +30,8 @@ export const load: PageServerLoad = async ({ locals }) => {
 		many: 'Method cards',
 		one: 'method card',
 		about:
-			'What is done at a visit, in which order and within which limits. Shipped in the variants of the schools; every number is yours to set.',
+			'What is done at a visit, in which order and within which limits. Shipped in the variants of the schools; ' +
+			'every number is yours to set.',
 		isNeeded: true,
 		href: '/library/cards',
 		count: library.cards.length,

@@ -21,7 +21,8 @@ import {
 } from './pen';
 
 /*
- * Caddisflies without a case, and a caterpillar like them: a soft body, a hard head, one claw to a leg, two hooks behind.
+ * Caddisflies without a case, and a caterpillar like them: a soft body, a hard head, one claw to a leg, two hooks
+ * behind.
  */
 /** A free grub from the side: a hard head, so many dark plates, two hooks behind. */
 function grub(middle: readonly Point[], halves: readonly number[], plates: number): { b: Body; strokes: Stroke[] } {

@@ -32,7 +32,8 @@ const spoonMask = (x: number, y: number, isRagged = false): Stroke[] => [
 	filled(both((s) => oval([x + s * 7.5, y - 5], 1.8))),
 	tellFine(
 		'mouth',
-		`M${x - 8.5} ${y - 2}Q${x} ${y - 6} ${x + 8.5} ${y - 2}Q${x + 8} ${y + 8} ${x} ${y + 8.5}Q${x - 8} ${y + 8} ${x - 8.5} ${y - 2}Z`,
+		`M${x - 8.5} ${y - 2}Q${x} ${y - 6} ${x + 8.5} ${y - 2}Q${x + 8} ${y + 8} ${x} ${y + 8.5}Q${x - 8} ${y + 8} ` +
+			`${x - 8.5} ${y - 2}Z`,
 		isRagged
 			? line([x, y - 4], [x - 2, y - 1.5], [x + 2, y + 0.5], [x - 2, y + 2.5], [x + 2, y + 4.5], [x, y + 8])
 			: line([x, y - 4], [x, y + 8])

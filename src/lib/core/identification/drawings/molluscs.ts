@@ -19,7 +19,9 @@ import {
 /** A spiral shell of four turns; `side` 1 opens on the right. */
 function snail(side: 1 | -1, slim: number, lidOrFoot: (x: number, y: number) => Stroke[]): Stroke[] {
 	const x = (dx: number) => 50 + side * dx * slim;
-	const outer = `M${x(0)} 14Q${x(-10)} 22 ${x(-12)} 32Q${x(-20)} 40 ${x(-22)} 56Q${x(-22)} 74 ${x(-4)} 76Q${x(16)} 76 ${x(22)} 60Q${x(20)} 46 ${x(12)} 34Q${x(9)} 22 ${x(0)} 14Z`;
+	const outer =
+		`M${x(0)} 14Q${x(-10)} 22 ${x(-12)} 32Q${x(-20)} 40 ${x(-22)} 56Q${x(-22)} 74 ${x(-4)} 76Q${x(16)} ` +
+		`76 ${x(22)} 60Q${x(20)} 46 ${x(12)} 34Q${x(9)} 22 ${x(0)} 14Z`;
 	return [
 		outline(outer),
 		inner(

@@ -6,7 +6,9 @@
 
 export type Point = readonly [x: number, y: number];
 
-/** How thick a line is drawn, in hundredths of the field. What tells the kind is thickest, or fine where it is small. */
+/**
+ * How thick a line is drawn, in hundredths of the field. What tells the kind is thickest, or fine where it is small.
+ */
 export const weights = { outline: 2, inner: 1.2, tell: 3, fine: 1.8, filled: 0.6 } as const;
 export type Weight = keyof typeof weights;
 export interface Stroke {

@@ -24,7 +24,8 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				deed: [isLate ? 'Ask the lab about bottle ' : 'Bring to the lab bottle ', item.label, ''],
 				reason: `Filled at ${item.site} ${time(item.start_ms)}. ${
 					isLate
-						? `Its last moment was ${time(item.last_ms)}. When was it ${item.isForBacteria ? 'plated' : 'taken in'}? Late figures are qualified.`
+						? `Its last moment was ${time(item.last_ms)}. When was it ${item.isForBacteria ? 'plated' : 'taken in'}? ` +
+							'Late figures are qualified.'
 						: `On the road by ${time(item.due_ms)}. ${sayDeadline(item.deadline, item.last_ms, timeZone)}`
 				}`,
 				act: { word: 'Open', href: `/visits/${item.visitId}` },
@@ -39,7 +40,8 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 			return {
 				deed: [isLate ? `Throw away ${what} ` : `Read ${what} `, item.label, `, ${item.site}`],
 				reason: isLate
-					? `${was} readable until ${day(item.last_ms)} ${time(item.last_ms)}; what grows now is no longer E. coli alone. Bleach ${it}, bag ${it}, bin ${it}.`
+					? `${was} readable until ${day(item.last_ms)} ${time(item.last_ms)}; what grows now is no longer E. coli ` +
+						`alone. Bleach ${it}, bag ${it}, bin ${it}.`
 					: `Readable from ${day(item.due_ms)} ${time(item.due_ms)} until ${day(item.last_ms)} ${time(item.last_ms)}.`,
 				act: { word: 'Open', href: `/visits/${item.visitId}` },
 				lane: {
@@ -67,7 +69,9 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 		case 'gear':
 			return {
 				deed: [item.due_ms > now_ms ? 'Let dry ' : 'Dry again: ', item.label, ''],
-				reason: `Wet at ${item.site} ${day(item.start_ms)}. It goes into other water from ${day(item.due_ms)} on, or disinfected before; local rules come first.`,
+				reason:
+					`Wet at ${item.site} ${day(item.start_ms)}. It goes into other water from ${day(item.due_ms)} on, or ` +
+					'disinfected before; local rules come first.',
 				act: null,
 				lane: { name: item.label, say: `dry ${day(item.due_ms)}` }
 			};
@@ -85,7 +89,9 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 		case 'grab':
 			return {
 				deed: ['Take the monthly samples at ', item.name, ''],
-				reason: `Day ${item.window.daysSince} since the last; aimed at ${item.window.aim_days}. ${item.round ? `${item.round.name} goes there ${day(item.round.starts_ms)}.` : 'No round goes there yet.'}`,
+				reason:
+					`Day ${item.window.daysSince} since the last; aimed at ${item.window.aim_days}. ` +
+					(item.round ? `${item.round.name} goes there ${day(item.round.starts_ms)}.` : 'No round goes there yet.'),
 				act: { word: 'Site', href: `/sites/${item.code}` },
 				lane: {
 					name: `Grab, ${item.name}`,
@@ -119,7 +125,8 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				reason:
 					item.days === null
 						? 'It has never been calibrated and is in use.'
-						: `Used ${sayDuration(now_ms - item.lastUsed_ms)} ago, ${counted(item.days, 'day')} after its last calibration; ${item.limit_days} is the most.`,
+						: `Used ${sayDuration(now_ms - item.lastUsed_ms)} ago, ${counted(item.days, 'day')} after its last ` +
+							`calibration; ${item.limit_days} is the most.`,
 				act: { word: 'Calibrate', href: `/plan/calibrate/${item.instrument}` },
 				lane: { name: `Calibrate ${item.instrument}`, say: 'calibrate before the next round' }
 			};
@@ -139,7 +146,8 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 				deed: [item.what === 'lift' ? 'Lift ' : 'Look at ', item.label, `, ${item.site}`],
 				reason:
 					item.last_ms < now_ms
-						? `It should have been done by ${day(item.last_ms)}. Later it says less: go soon, and write how long it stood.`
+						? `It should have been done by ${day(item.last_ms)}. Later it says less: go soon, and write how long it ` +
+							'stood.'
 						: `Between ${day(item.from_ms)} and ${day(item.last_ms)}.`,
 				act: { word: 'Plan', href: '/plan' },
 				lane: { name: item.label, say: `by ${day(item.last_ms)}` }
@@ -147,7 +155,9 @@ export function sayItem(item: Item, now_ms: number, timeZone: string): Said {
 		case 'storm':
 			return {
 				deed: ['Send a ', 'storm round', ''],
-				reason: `${item.rain_mm.toFixed(0)} mm fell on ${day(item.fell_ms)}${item.isSimulated ? ' (simulated gauge)' : ''}. It can go until ${day(item.last_ms)}.`,
+				reason:
+					`${item.rain_mm.toFixed(0)} mm fell on ` +
+					`${day(item.fell_ms)}${item.isSimulated ? ' (simulated gauge)' : ''}. It can go until ${day(item.last_ms)}.`,
 				act: { word: 'Plan', href: '/plan' },
 				lane: { name: 'Storm round', say: `until ${day(item.last_ms)}` }
 			};

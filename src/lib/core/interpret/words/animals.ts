@@ -4,7 +4,10 @@ import type { Differs, IndexChange } from '../../macroinvertebrates';
 export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: string, to: string): string {
 	const size = `${Math.abs(by).toFixed(2)} ± ${uncertainty.toFixed(2)}`;
 	if (!isTold)
-		return `The family biotic index of ${from} and of ${to} differ by ${size}: no more than counting so few animals can.`;
+		return (
+			`The family biotic index of ${from} and of ${to} differ by ${size}: no more than counting so few ` +
+			'animals can.'
+		);
 	return by > 0
 		? `The family biotic index rose by ${size} from ${from} to ${to}: more of the animals stand foul water.`
 		: `The family biotic index fell by ${size} from ${from} to ${to}: more of the animals ask for clean water.`;
@@ -16,10 +19,15 @@ export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: s
  */
 export function sayBetweenSites(found: Differs | null, upper: string, lower: string): string {
 	if (found === null)
-		return `Between ${upper} and ${lower} nothing can be told: at one of them the animals were not counted, only which were there.`;
+		return (
+			`Between ${upper} and ${lower} nothing can be told: at one of them the animals were not counted, only ` +
+			'which were there.'
+		);
 	const { dissimilarity, byChance, isTold } = found;
 	const percent = (share: number) => `${(100 * share).toFixed(0)} %`;
 	return isTold
-		? `Between ${upper} and ${lower} the animals change: ${percent(dissimilarity)} unlike, where counting so few makes up to ${percent(byChance)}.`
-		: `Between ${upper} and ${lower} no change can be told: ${percent(dissimilarity)} unlike, and counting so few makes up to ${percent(byChance)}.`;
+		? `Between ${upper} and ${lower} the animals change: ${percent(dissimilarity)} unlike, where counting so few ` +
+				`makes up to ${percent(byChance)}.`
+		: `Between ${upper} and ${lower} no change can be told: ${percent(dissimilarity)} unlike, and counting so few ` +
+				`makes up to ${percent(byChance)}.`;
 }

@@ -9,12 +9,16 @@ export function sayBlanks(
 	if (limits === null) {
 		if (n < LEAST_BLANKS && below <= n)
 			return `${counted(n, 'blank')} so far: from ${LEAST_BLANKS} on a limit can be told. Fill one on every round.`;
-		return 'Most blanks lie under the lab’s own reporting limit: that is the limit here, and the bottles bring nothing in.';
+		return (
+			'Most blanks lie under the lab’s own reporting limit: that is the limit here, and the bottles bring ' +
+			'nothing in.'
+		);
 	}
 	const least = `${limits.detection.toPrecision(2)} ${symbol}`;
 	const share =
 		under === 0
 			? 'None of the figures of the lab lies under it.'
-			: `${counted(under, 'figure')} of the lab ${under === 1 ? 'lies' : 'lie'} under it: they cannot be told from nothing.`;
+			: `${counted(under, 'figure')} of the lab ${under === 1 ? 'lies' : 'lie'} under it: they cannot be told from ` +
+				'nothing.';
 	return `What is found under ${least} may be nothing at all. ${share}`;
 }

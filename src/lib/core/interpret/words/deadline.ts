@@ -7,7 +7,10 @@ type Deadline = Pick<LabDeadline, 'because' | 'lab' | 'first' | 'isShut'>;
 export function sayDeadline(deadline: Deadline | null | undefined, last_ms: number, timeZone: string): string {
 	const where = deadline?.lab ?? 'the lab';
 	if (deadline?.isShut)
-		return `${capitalised(where)} takes no bottles before its limit is over at ${sayTime(last_ms, timeZone)}: find another lab now.`;
+		return (
+			`${capitalised(where)} takes no bottles before its limit is over at ${sayTime(last_ms, timeZone)}: find ` +
+			'another lab now.'
+		);
 	return `At ${where} by ${sayTime(last_ms, timeZone)}: ${sayReason(deadline)}.`;
 }
 

@@ -29,7 +29,10 @@ export function sayJourney({ pickUp_ms, arrives_ms, stands, isToday, better }: J
 			? `${there}, and stands in a depot over the weekend, where ice melts.`
 			: `${there}: it stands before a lab that is shut.`;
 	if (better === null) return `${because} No better day is in sight: ask for another courier, or bring it yourself.`;
-	return `${because} Kept cold and dark until ${when(better.pickUp_ms, timeZone)} it would be there on ${sayDay(better.arrives_ms, timeZone)}, which is well for bottles that keep that long.`;
+	return (
+		`${because} Kept cold and dark until ${when(better.pickUp_ms, timeZone)} it would be there on ` +
+		`${sayDay(better.arrives_ms, timeZone)}, which is well for bottles that keep that long.`
+	);
 }
 
 const when = (at_ms: number, timeZone: string): string => `${sayDay(at_ms, timeZone)}, ${sayTime(at_ms, timeZone)}`;

@@ -98,7 +98,7 @@ function sayWhole(branch: string, key: string, value: object, timeZone: string):
 }
 
 const sayPosition = ({ latitude, longitude, accuracy_m, isSimulated }: Position): string =>
-	`${latitude.toFixed(5)}°, ${longitude.toFixed(5)}°, within ${Math.round(accuracy_m)} m${isSimulated ? ' (simulated)' : ''}`.replaceAll(
-		'-',
-		'−'
-	);
+	(
+		`${latitude.toFixed(5)}°, ${longitude.toFixed(5)}°, within ${Math.round(accuracy_m)} ` +
+		`m${isSimulated ? ' (simulated)' : ''}`
+	).replaceAll('-', '−');

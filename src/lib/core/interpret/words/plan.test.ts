@@ -49,7 +49,8 @@ describe('the rule that a date breaks', () => {
 				'Upper round'
 			)
 		).toBe(
-			'Upper round: nothing from Tue 17 Mar to Sat 16 May. Of the days that would do, 12 days fall on a weekday it does not go. Fri 10 Apr would do if it could go on a Friday.'
+			'Upper round: nothing from Tue 17 Mar to Sat 16 May. Of the days that would do, 12 days fall on a weekday it ' +
+				'does not go. Fri 10 Apr would do if it could go on a Friday.'
 		);
 		expect(
 			sayUnmet({ circuitId: 'c', from: 20_529, to: 20_589, days: 20, shutBy: [], change: null }, 'Upper round')

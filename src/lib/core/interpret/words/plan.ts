@@ -31,13 +31,19 @@ export function sayBreach(breach: Breach | Blocker, nameOf: (personId: string) =
 		case 'too-far':
 			return `${days(breach.days)} after the last grab; at most ${breach.most_days}.`;
 		case 'weekday':
-			return `A ${weekdayWords[breach.weekday]}; this round goes on ${list(breach.allowed.map((d) => `${weekdayWords[d]}s`))}.`;
+			return (
+				`A ${weekdayWords[breach.weekday]}; this round goes on ` +
+				`${list(breach.allowed.map((d) => `${weekdayWords[d]}s`))}.`
+			);
 		case 'lab-closed':
 			return `The lab takes no bottles that ${weekdayWords[breach.weekday]}.`;
 		case 'lab-full':
 			return `${breach.bottles} bottles for the lab that day; it takes ${breach.most}.`;
 		case 'wet-gear':
-			return `The gear of ${breach.kit} was in ${breach.water} ${days(breach.days)} apart; it dries ${days(breach.dry_days)}, or is disinfected.`;
+			return (
+				`The gear of ${breach.kit} was in ${breach.water} ${days(breach.days)} apart; it dries ` +
+				`${days(breach.dry_days)}, or is disinfected.`
+			);
 		case 'crew-short':
 			return `${breach.have} of ${breach.want} people.`;
 		case 'skill-missing':
@@ -101,11 +107,15 @@ export function sayRemedy(remedy: Remedy, nameOf: (siteId: string) => string): s
 		case 'start-earlier':
 			return `Start at ${sayMinute(remedy.start_min)}: ${left}.`;
 		case 'split':
-			return `Split it in two: ${list(remedy.first.map(nameOf))}; and ${list(remedy.second.map(nameOf))}: ${left} on the tighter day.`;
+			return (
+				`Split it in two: ${list(remedy.first.map(nameOf))}; and ${list(remedy.second.map(nameOf))}: ${left} on ` +
+				'the tighter day.'
+			);
 		case 'other-lab':
 			return `Take the bottles to ${remedy.lab}: ${left}.`;
 		case 'longer-holding':
-			return `With a holding limit of ${sayMinutes(remedy.holding_min)} (${remedy.school}): ${left}. Ask the lab and your rules first.`;
+			return `With a holding limit of ${sayMinutes(remedy.holding_min)} (${remedy.school}): ${left}. Ask the lab
+			and your rules first.`;
 		case 'leave-out':
 			return `Leave out ${nameOf(remedy.id)}: ${left}.`;
 	}
@@ -125,13 +135,23 @@ export function sayGear(warning: GearWarning, timeZone: string): string {
 		case 'calibrate':
 			return warning.days === null
 				? `${warning.code} has never been calibrated for ${named(warning.parameter)}. Do it before the round.`
-				: `${warning.code} was calibrated for ${named(warning.parameter)} ${days(warning.days)} before the round; the limit is ${days(warning.limit_days)}. Do it again.`;
+				: `${warning.code} was calibrated for ${named(warning.parameter)} ${days(warning.days)} before the round; ` +
+						`the limit is ${days(warning.limit_days)}. Do it again.`;
 		case 'battery':
-			return `${warning.code} got a new battery on ${sayDay(warning.changed_ms, timeZone)}, after its calibration for ${named(warning.parameter)}. Calibrate again.`;
+			return (
+				`${warning.code} got a new battery on ${sayDay(warning.changed_ms, timeZone)}, after its calibration ` +
+				`for ${named(warning.parameter)}. Calibrate again.`
+			);
 		case 'velocity-range':
-			return `${warning.code} reads ${warning.low_m_s} to ${warning.high_m_s} m/s; ${warning.site} has shown ${warning.seen_m_s} m/s. Outside its range is not a measurement.`;
+			return (
+				`${warning.code} reads ${warning.low_m_s} to ${warning.high_m_s} m/s; ${warning.site} has shown ` +
+				`${warning.seen_m_s} m/s. Outside its range is not a measurement.`
+			);
 		case 'still-wet':
-			return `${warning.kit} was in ${warning.water} and is dry on ${sayDay(warning.dry_ms, timeZone)}. Disinfect it, or take other gear.`;
+			return (
+				`${warning.kit} was in ${warning.water} and is dry on ${sayDay(warning.dry_ms, timeZone)}. Disinfect ` +
+				'it, or take other gear.'
+			);
 		case 'out-of-date':
 			return `${warning.what} ran out on ${sayDay(warning.expired_ms, timeZone)}. Take fresh.`;
 	}

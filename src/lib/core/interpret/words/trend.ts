@@ -7,14 +7,17 @@ const USUAL_YEARS = 5;
 
 /** A trend in two sentences: what it is, and how sure. */
 export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: string; because: string } {
-	const unit = unitSymbol === '%' ? 'percentage points' : unitSymbol; // “5 % a year” would be read as a twentieth more each year
+	// “5 % a year” would be read as a twentieth more each year
+	const unit = unitSymbol === '%' ? 'percentage points' : unitSymbol;
 	if (!trend)
 		return { says: 'No trend can be told yet.', because: 'It takes the same month in three different years.' };
 	const { verdict, slopePerYear, lower, upper, results, years, limits } = trend;
 	const borne = decimalsBorne((upper - lower) / 2) ?? 2;
 	const write = (n: number) => rounded(n, borne).replace('-', '−');
 	const span = `between ${write(lower)} and ${write(upper)} ${unit} a year with 95 % confidence`;
-	const from = `${results} results over ${years} years, each month held against the same month${limits ? `; ${limits} known only as a limit` : ''}`;
+	const from =
+		`${results} results over ${years} years, each month held against the same ` +
+		`month${limits ? `; ${limits} known only as a limit` : ''}`;
 	const because = [`${capitalised(span)}: ${from}; ${sayChance(trend.p)}.`, ...cautions(trend)].join(' ');
 	if (verdict === 'open') return { says: 'A trend cannot be told from chance.', because };
 	return { says: `${capitalised(verdict)} by ${write(Math.abs(slopePerYear))} ${unit} a year.`, because };

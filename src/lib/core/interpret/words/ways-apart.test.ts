@@ -14,7 +14,8 @@ describe('two ways in words', () => {
 	});
 	it('says which reads higher, by how much at least and at most, and what to do', () => {
 		const told = sayWaysApart(
-			waysApart(pairs([[120, 100], [250, 200], [62, 50], [480, 400], [90, 80], [330, 270]]), 'ratio'), // prettier-ignore
+			// prettier-ignore
+			waysApart(pairs([[120, 100], [250, 200], [62, 50], [480, 400], [90, 80], [330, 270]]), 'ratio'),
 			of
 		);
 		expect(told[0]).toMatch(/^By plates, E\. coli reads 2\d % higher than by the lab, between 1\d and 2\d %\.$/);
@@ -26,9 +27,11 @@ describe('two ways in words', () => {
 		expect(sayMethodLine(waysApart(pairs([[3, 2]]), 'ratio'))).toBeNull();
 	});
 	it('says that they are alike where chance explains the difference', () => {
-		const alike = waysApart(pairs([[7.1, 7.2], [7.4, 7.3], [8, 8.1], [7.6, 7.5], [6.9, 7], [7.7, 7.6]]), 'difference'); // prettier-ignore
+		// prettier-ignore
+		const alike = waysApart(pairs([[7.1, 7.2], [7.4, 7.3], [8, 8.1], [7.6, 7.5], [6.9, 7], [7.7, 7.6]]), 'difference');
 		expect(sayWaysApart(alike, { ...of, name: 'pH', unit: 'pH', decimals: 1, first: 'kit', second: 'meter' })[0]).toBe(
-			'By a colour kit and by a meter, pH reads alike as far as 6 pairs can tell: by a colour kit, between 0.1 pH lower and 0.1 pH higher.'
+			'By a colour kit and by a meter, pH reads alike as far as 6 pairs can tell: by a colour kit, between 0.1 pH ' +
+				'lower and 0.1 pH higher.'
 		);
 	});
 });

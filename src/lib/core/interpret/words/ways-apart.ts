@@ -31,12 +31,16 @@ export function sayWaysApart(
 }
 
 const NEXT =
-	'Nothing is put right by it. Look for the reason (volume, temperature, time until it was read), and say it beside the figures.';
+	'Nothing is put right by it. Look for the reason (volume, temperature, time until it was read), and say it beside ' +
+	'the figures.';
 
 /** The line through the pairs, for whoever reads such lines; nothing where there are too few for its interval. */
 export function sayMethodLine({ line, scale, n }: WaysApart): string | null {
 	const { slope, slopeLower, slopeUpper } = line;
 	if (n < LEAST_PAIRS || slope === null || slopeLower === null || slopeUpper === null) return null;
 	const of = scale === 'ratio' ? 'Through the logarithms' : 'Through the figures';
-	return `${of} the line that allows for errors of both (Deming) has a slope of ${slope.toFixed(2)}, between ${slopeLower.toFixed(2)} and ${slopeUpper.toFixed(2)}.`;
+	return (
+		`${of} the line that allows for errors of both (Deming) has a slope of ${slope.toFixed(2)}, between ` +
+		`${slopeLower.toFixed(2)} and ${slopeUpper.toFixed(2)}.`
+	);
 }

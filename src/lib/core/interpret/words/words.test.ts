@@ -219,7 +219,8 @@ describe('a trend in words', () => {
 		);
 		expect(says).toBe('Falling by 0.012 mg/L a year.');
 		expect(because).toBe(
-			'Between −0.020 and −0.004 mg/L a year with 95 % confidence: 40 results over 4 years, each month held against the same month; 3 known only as a limit; p under 0.001. ' +
+			'Between −0.020 and −0.004 mg/L a year with 95 % confidence: 40 results over 4 years, each month held against ' +
+				'the same month; 3 known only as a limit; p under 0.001. ' +
 				'4 years are few: 5 are usual before much is made of a trend. The months do not agree: look at them one by one. ' +
 				'With what the flow explains taken out, no trend can be told from chance.'
 		);

@@ -163,7 +163,8 @@ describe('a working', () => {
 		const [value, working] = work();
 		const [left, right] = sayWorking(working!).split(' = ') as [string, string];
 		expect(reckon(left) / value!).toBeCloseTo(1, 4); // figures put in are printed to 6 digits
-		expect(Math.abs(Number(/^−?[\d.]+/.exec(right)![0].replace('−', '-')) / value! - 1)).toBeLessThan(0.05); // rounded as far as its interval bears
+		// rounded as far as its interval bears
+		expect(Math.abs(Number(/^−?[\d.]+/.exec(right)![0].replace('−', '-')) / value! - 1)).toBeLessThan(0.05);
 	});
 
 	it('reads as a person would write it', () => {

@@ -82,7 +82,9 @@ const fields = {
 	}),
 	shows: shownStates({
 		label: 'In the key it shows',
-		help: 'what sets it apart, as the key asks: “tails: three, bare; size: under 3 mm”; in all else it is like what it belongs to'
+		help:
+			'what sets it apart, as the key asks: “tails: three, bare; size: under 3 mm”; in all else it is like what ' +
+			'it belongs to'
 	}),
 	drawing: maybeOneOf({
 		label: 'Drawing',
@@ -103,7 +105,8 @@ export const animals = kind({
 	one: 'kind of animal',
 	many: 'Kinds of animals',
 	about:
-		'The families of most streams are here already. Add kinds that you tell apart beyond them, call or rate one otherwise, or join one to another that it cannot be told from.',
+		'The families of most streams are here already. Add kinds that you tell apart beyond them, call or rate one ' +
+		'otherwise, or join one to another that it cannot be told from.',
 	isNeeded: false,
 	startFrom: (code) => {
 		const taxon = shippedAnimals.of(code);

@@ -86,7 +86,8 @@ export const sites = kind({
 	one: 'site',
 	many: 'Sites',
 	about:
-		'Where people go to the water: what they must know before they set out, and what the phone tells them when they arrive.',
+		'Where people go to the water: what they must know before they set out, and what the phone tells them when they ' +
+		'arrive.',
 	isNeeded: true,
 	fields: {
 		code: words({
@@ -181,7 +182,9 @@ export const sites = kind({
 			? [
 					{
 						field: 'outfall_m' as const,
-						why: `Right below an outfall a sample is the outfall’s, not the stream’s: it has not mixed in yet. Move the site at least ${LEAST_FROM_OUTFALL_m} m down, or say that the outfall is what is studied.`
+						why:
+							'Right below an outfall a sample is the outfall’s, not the stream’s: it has not mixed in yet. Move ' +
+							`the site at least ${LEAST_FROM_OUTFALL_m} m down, or say that the outfall is what is studied.`
 					}
 				]
 			: []),
@@ -214,7 +217,9 @@ function farFromStream(
 			return [
 				{
 					field: 'latitude' as const,
-					why: `It lies ${apart_km.toFixed(1)} km from ${other.code} as the crow flies, but only ${along_km.toFixed(1)} km along the stream. Check position and distance.`
+					why:
+						`It lies ${apart_km.toFixed(1)} km from ${other.code} as the crow flies, but only ` +
+						`${along_km.toFixed(1)} km along the stream. Check position and distance.`
 				}
 			];
 	}

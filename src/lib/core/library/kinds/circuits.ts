@@ -44,7 +44,9 @@ export const circuits = kind({
 		latestStart_min: time({ label: 'Starts until' }),
 		kit: words({
 			label: 'Gear it carries',
-			help: 'a set that it shares with other circuits, such as “blue nets”: they never go on one day. Nothing: its team’s own'
+			help:
+				'a set that it shares with other circuits, such as “blue nets”: they never go on one day. Nothing: its ' +
+				'team’s own'
 		}),
 		disinfects: yesNo({ label: 'Disinfects its gear between waters' })
 	},
@@ -63,7 +65,9 @@ export const circuits = kind({
 				? [
 						{
 							field: 'aim_days' as const,
-							why: `Days apart go up: at least ${row.least_days}, near ${row.aim_days}, at most ${row.most_days} do not.`
+							why:
+								`Days apart go up: at least ${row.least_days}, near ${row.aim_days}, at most ` +
+								`${row.most_days} do not.`
 						}
 					]
 				: []),
@@ -85,7 +89,10 @@ export const circuits = kind({
 				? [
 						{
 							field: 'weekdays' as const,
-							why: `${lab.name} takes bottles on ${[...new Set(lab.hours.map((h) => dayName[h.weekday]))].join(', ')}; on none of these does the circuit run.`
+							why:
+								`${lab.name} takes bottles on ` +
+								`${[...new Set(lab.hours.map((h) => dayName[h.weekday]))].join(', ')}; on none of these does the ` +
+								'circuit run.'
 						}
 					]
 				: [])
@@ -106,7 +113,9 @@ export const circuits = kind({
 				? [
 						{
 							field: 'siteIds' as const,
-							why: `${row.siteIds.length} ${row.siteIds.length === 1 ? 'site brings at least one bottle' : `sites bring at least ${row.siteIds.length} bottles`}; ${lab.name} takes ${lab.bottlesADay} a day.`
+							why:
+								`${row.siteIds.length} ` +
+								`${row.siteIds.length === 1 ? 'site brings at least one bottle' : `sites bring at least ${row.siteIds.length} bottles`}; ${lab.name} takes ${lab.bottlesADay} a day.`
 						}
 					]
 				: []),

@@ -36,7 +36,9 @@ const measures: Field<Measures> = {
 	label: 'Measures',
 	isRequired: true,
 	control: 'lines',
-	help: `a line for each, such as: conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45 days. Known are ${codes.map((c) => `${c} (${unitOf(c) || 'no unit'})`).join(', ')}`,
+	help:
+		'a line for each, such as: conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45 days. Known ' +
+		`are ${codes.map((c) => `${c} (${unitOf(c) || 'no unit'})`).join(', ')}`,
 	read: (text, lookup) => {
 		const value: Measures = {};
 		for (const line of text.split(/\s*[;\n]\s*/).filter((l) => l.trim() !== '')) {

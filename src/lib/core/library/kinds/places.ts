@@ -24,7 +24,8 @@ export const labs = kind({
 	one: 'lab or bench',
 	many: 'Labs and benches',
 	about:
-		'Where bottles go. Rounds are planned backwards from its hours; without one, only rounds without bottles can be planned.',
+		'Where bottles go. Rounds are planned backwards from its hours; without one, only rounds without bottles can be ' +
+		'planned.',
 	isNeeded: false,
 	fields: {
 		name: words({ label: 'Name', isRequired: true }),
@@ -86,7 +87,8 @@ export const drives = kind({
 	one: 'drive',
 	many: 'Drives',
 	about:
-		'Minutes that somebody has timed, one direction for both. What is not here is guessed from position, and marked so.',
+		'Minutes that somebody has timed, one direction for both. What is not here is guessed from position, and ' +
+		'marked so.',
 	isNeeded: false,
 	fields: {
 		fromId: reference({ label: 'From', kinds: ends }),

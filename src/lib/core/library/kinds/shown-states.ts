@@ -33,13 +33,17 @@ function shownIn(part: string): Shown | { why: string } {
 	const question = colon === -1 ? undefined : questions.find((q) => isMeant(asked, q.short, q.id));
 	if (!question)
 		return {
-			why: `“${(colon === -1 ? part : asked).trim()}” is nothing that the key asks. It asks for: ${questions.map((q) => q.short).join('; ')}.`
+			why:
+				`“${(colon === -1 ? part : asked).trim()}” is nothing that the key asks. It asks for: ` +
+				`${questions.map((q) => q.short).join('; ')}.`
 		};
 	const state = question.states.find((s) => isMeant(said, s.word, s.id));
 	return state
 		? { character: question.id, state: state.id }
 		: {
-				why: `“${said.trim()}” is no answer to “${question.short}”. There are: ${question.states.map((s) => s.word).join('; ')}.`
+				why:
+					`“${said.trim()}” is no answer to “${question.short}”. There are: ` +
+					`${question.states.map((s) => s.word).join('; ')}.`
 			};
 }
 

@@ -53,7 +53,8 @@ export const thresholds = kind({
 	one: 'threshold',
 	many: 'Thresholds',
 	about:
-		'What each use of your streams wants of the water: the words beside figures and the bands of charts come from here.',
+		'What each use of your streams wants of the water: the words beside figures and the bands of charts come ' +
+		'from here.',
 	isNeeded: false,
 	examples: exampleThresholds,
 	fields,
@@ -72,7 +73,9 @@ export const thresholds = kind({
 			if (before && row[at]! <= row[before.at]!)
 				faults.push({
 					field: at,
-					why: `${fields[at].label} ${row[at]!} lies no higher than ${fields[before.at].label.toLowerCase()} ${row[before.at]!}.`
+					why:
+						`${fields[at].label} ${row[at]!} lies no higher than ${fields[before.at].label.toLowerCase()} ` +
+						`${row[before.at]!}.`
 				});
 		});
 		for (const { at, word } of limits) {

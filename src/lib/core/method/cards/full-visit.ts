@@ -14,7 +14,8 @@ export const fullVisit: MethodCard = {
 	version: 1,
 	title: 'Full visit',
 	summary:
-		'Three bottles, conditions and habitat, the field parameters by meter, strip, kit and titration, clarity by tube and disc, and the flow.',
+		'Three bottles, conditions and habitat, the field parameters by meter, strip, kit and titration, clarity by tube ' +
+		'and disc, and the flow.',
 	steps: [
 		of('arrive'),
 		{
@@ -31,7 +32,9 @@ export const fullVisit: MethodCard = {
 			id: 'fresh-bottle',
 			tool: 'bottle',
 			title: 'Fresh nutrient bottle',
-			how: 'Nothing is added: acid would destroy the nitrite and free bound phosphate. Rinse, fill to the shoulder; the part for phosphate goes through the filter within a quarter of an hour.',
+			how:
+				'Nothing is added: acid would destroy the nitrite and free bound phosphate. Rinse, fill to the shoulder; ' +
+				'the part for phosphate goes through the filter within a quarter of an hour.',
 			tags: ['bottle', 'in-water'],
 			bottle: { id: 'fresh', kind: 'fresh', isFiltered: true },
 			rinses: 3,
@@ -42,7 +45,9 @@ export const fullVisit: MethodCard = {
 			id: 'nutrient-bottle',
 			tool: 'bottle',
 			title: 'Nutrient bottle with acid',
-			how: 'For ammonium, total phosphorus, nitrate and nitrite together. Rinse with stream water, pour it out downstream and low. Fill to the shoulder. The acid goes in on the bank.',
+			how:
+				'For ammonium, total phosphorus, nitrate and nitrite together. Rinse with stream water, pour it out ' +
+				'downstream and low. Fill to the shoulder. The acid goes in on the bank.',
 			tags: ['bottle', 'in-water'],
 			caution: 'acid',
 			bottle: { id: 'nutrients', kind: 'nutrients', preserved: 'sulphuric acid' },
@@ -69,7 +74,9 @@ export const fullVisit: MethodCard = {
 			id: 'oxygen-titration',
 			tool: 'titration',
 			title: 'Oxygen by titration',
-			how: 'Fill under water with no bubble. Reagents one and two at once, stopper, shake. When the floc has settled, acid; then drop by drop, swirling.',
+			how:
+				'Fill under water with no bubble. Reagents one and two at once, stopper, shake. When the floc has ' +
+				'settled, acid; then drop by drop, swirling.',
 			tags: ['oxygen', 'in-water'],
 			caution: 'reagents',
 			bottles: [
@@ -86,7 +93,9 @@ export const fullVisit: MethodCard = {
 			id: 'ph',
 			tool: 'kit',
 			title: 'pH by strip',
-			how: 'Dip, shake off, hold beside the chart of your own strips, out of the sun. The blocks here are an example: the program enters its own.',
+			how:
+				'Dip, shake off, hold beside the chart of your own strips, out of the sun. The blocks here are an ' +
+				'example: the program enters its own.',
 			tags: ['unhurried', 'in-water'],
 			parameter: 'ph',
 			unit: 'pH',
@@ -105,7 +114,9 @@ export const fullVisit: MethodCard = {
 			id: 'nitrite',
 			tool: 'kit',
 			title: 'Nitrite by strip',
-			how: 'Dip, do not shake, wait lying flat, out of the sun, then hold it beside the chart of your own strips. The blocks here are an example.',
+			how:
+				'Dip, do not shake, wait lying flat, out of the sun, then hold it beside the chart of your own strips. ' +
+				'The blocks here are an example.',
 			tags: ['unhurried', 'in-water'],
 			parameter: 'nitrite',
 			unit: 'mg_L_N',
@@ -146,7 +157,9 @@ export const fullVisit: MethodCard = {
 			id: 'phosphate',
 			tool: 'kit',
 			title: 'Phosphate by colour kit',
-			how: 'Molybdenum blue: fill to the line, add the reagents of your kit, mix, let the blue come; read between ten minutes and half an hour, down through the tube, out of the sun.',
+			how:
+				'Molybdenum blue: fill to the line, add the reagents of your kit, mix, let the blue come; read between ' +
+				'ten minutes and half an hour, down through the tube, out of the sun.',
 			tags: ['unhurried', 'in-water'],
 			caution: 'reagents',
 			parameter: 'phosphate',
@@ -168,14 +181,18 @@ export const fullVisit: MethodCard = {
 			id: 'disc',
 			tool: 'disc',
 			title: 'Disc on a line',
-			how: 'Where it is still and too deep for the tube: down on the shaded side until it is gone, up until it just shows. It never touches the bed.',
+			how:
+				'Where it is still and too deep for the tube: down on the shaded side until it is gone, up until it just ' +
+				'shows. It never touches the bed.',
 			tags: ['unhurried', 'in-water'],
 			caution: 'water',
 			unit: 'm'
 		},
 		{
 			...of('flow'),
-			how: 'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from the surface, 40 s. Where it is deeper than 0.75 m: at 0.2 and at 0.8.',
+			how:
+				'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from ' +
+				'the surface, 40 s. Where it is deeper than 0.75 m: at 0.2 and at 0.8.',
 			school: 'one-point'
 		} as Step,
 		{

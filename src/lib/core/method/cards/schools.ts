@@ -14,7 +14,8 @@ const trainedCrew = first(streamVisit, {
 	code: 'stream-visit-crew',
 	title: 'Stream visit, trained crew',
 	summary:
-		'As the stream visit, for crews trained in moving water: the product of depth and velocity decides whether anyone wades.',
+		'As the stream visit, for crews trained in moving water: the product of depth and velocity decides whether ' +
+		'anyone wades.',
 	wading: { school: 'product', product_m2_s: 0.6 },
 	holding: { bacteria_h: 8, withoutIce_h: 1 }
 });
@@ -24,7 +25,8 @@ const inFeet = first(streamVisit, {
 	code: 'stream-visit-feet',
 	title: 'Stream visit, in feet',
 	summary:
-		'As the stream visit, with tape, rod and meter in feet and temperatures in °F; depth alone decides whether anyone wades.',
+		'As the stream visit, with tape, rod and meter in feet and temperatures in °F; depth alone decides whether ' +
+		'anyone wades.',
 	steps: inSteps((s) => {
 		if (isTool(s, 'flow')) return { ...s, tapeUnit: 'ft', velocityUnit: 'ft_s' };
 		return isTool(s, 'reading') && s.unit === 'degC' ? { ...s, unit: 'degF' } : s;
@@ -39,7 +41,8 @@ const bottleRun = first(streamVisit, {
 	code: 'bottle-run',
 	title: 'Bottle run',
 	summary:
-		'A bacteria bottle, air and water temperature, and on to the next site: for many sites in a morning, or after a storm.',
+		'A bacteria bottle, air and water temperature, and on to the next site: for many sites in a morning, or after a ' +
+		'storm.',
 	steps: streamVisit.steps.filter((s) =>
 		['arrive', 'bacteria-bottle', 'air-temperature', 'water-temperature', 'leave'].includes(s.id)
 	),
@@ -49,7 +52,9 @@ const bottleRun = first(streamVisit, {
 const scoutingWords: Record<string, { title?: string; how: string }> = {
 	arrive: {
 		title: 'Arrive and look',
-		how: 'Park, walk in, look at the bank and the water. Say how a crew would sample here, and what speaks against it. Photograph the way in and the bank.'
+		how:
+			'Park, walk in, look at the bank and the water. Say how a crew would sample here, and what speaks against ' +
+			'it. Photograph the way in and the bank.'
 	},
 	leave: { how: 'Nothing left on the bank, the gate as it was found.' }
 };
@@ -68,7 +73,8 @@ const scouting = first(fullVisit, {
 });
 
 const SWEEP_HOW =
-	'Three strokes a metre, ten metres in all, shared over the habitats that are there. Sweep upstream, against the roots and stones.';
+	'Three strokes a metre, ten metres in all, shared over the habitats that are there. Sweep upstream, against the ' +
+	'roots and stones.';
 
 /** The animals that live in a riffle all year: a kick with the net, sorted and counted at the bank. */
 const animals = first(fullVisit, {
@@ -93,7 +99,8 @@ const livePick = first(animals, {
 	code: 'live-pick',
 	title: 'Animals, live pick',
 	summary:
-		'Ten metres swept over every habitat, picked alive at the bank against the clock until nothing new comes: which kinds there are, not how many of each.',
+		'Ten metres swept over every habitat, picked alive at the bank against the clock until nothing new comes: which ' +
+		'kinds there are, not how many of each.',
 	steps: animals.steps.map((s) => {
 		if (isTool(s, 'net')) return { ...s, id: 'sweep', school: 'sweep', title: 'Sweep every habitat', how: SWEEP_HOW };
 		return isTool(s, 'tray') ? { ...s, school: 'pick', title: 'Pick them alive' } : s;
@@ -105,7 +112,8 @@ const plateStack = first(animals, {
 	code: 'plate-stack',
 	title: 'Animals, plate stack',
 	summary:
-		'A stack of plates is lifted after six weeks in the stream, its animals sorted and counted; where it is gone, every habitat is swept.',
+		'A stack of plates is lifted after six weeks in the stream, its animals sorted and counted; where it is gone, ' +
+		'every habitat is swept.',
 	steps: animals.steps.map((s) => (isTool(s, 'net') ? ({ id: 'stack', ...exampleStep('sampler') } as Step) : s))
 });
 
@@ -114,7 +122,8 @@ const fixedCount = first(animals, {
 	code: 'fixed-count',
 	title: 'Animals, fixed count',
 	summary:
-		'A kick with the net, spread over a tray with a grid; squares are drawn at random and sorted whole until there are 300 animals.',
+		'A kick with the net, spread over a tray with a grid; squares are drawn at random and sorted whole until there ' +
+		'are 300 animals.',
 	steps: animals.steps.map((s) => (isTool(s, 'tray') ? { ...s, school: 'squares' } : s))
 });
 

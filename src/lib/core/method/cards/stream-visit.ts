@@ -14,7 +14,9 @@ export const streamVisit1: MethodCard = {
 			id: 'arrive',
 			tool: 'arrive',
 			title: 'Arrive and decide',
-			how: 'Look at the water before you go near it. Try depth and speed at the edge, from where you stand dry, then say how you will sample.',
+			how:
+				'Look at the water before you go near it. Try depth and speed at the edge, from where you stand dry, then ' +
+				'say how you will sample.',
 			tags: ['arrive'],
 			caution: 'water',
 			costIfMissing: 'Nobody can tell later how the samples were taken.'
@@ -23,7 +25,9 @@ export const streamVisit1: MethodCard = {
 			id: 'bacteria-bottle',
 			tool: 'bottle',
 			title: 'Bacteria bottle',
-			how: 'Face upstream. Open it last, touch nothing inside, never rinse it. One sweep away from your hand, leave some air, close it at once.',
+			how:
+				'Face upstream. Open it last, touch nothing inside, never rinse it. One sweep away from your hand, leave ' +
+				'some air, close it at once.',
 			tags: ['bottle', 'bacteria', 'in-water'],
 			caution: 'sewage',
 			bottle: { id: 'bacteria', kind: 'bacteria' },
@@ -81,7 +85,9 @@ export const streamVisit1: MethodCard = {
 			id: 'clarity',
 			tool: 'tube',
 			title: 'Clarity tube',
-			how: 'Fill it upstream of where you stand. Out of the sun, no sunglasses, let water out until the disc just shows.',
+			how:
+				'Fill it upstream of where you stand. Out of the sun, no sunglasses, let water out until the disc just ' +
+				'shows.',
 			tags: ['unhurried', 'in-water'],
 			tubeLength_cm: 120,
 			minimumDepth_cm: 6,
@@ -91,7 +97,9 @@ export const streamVisit1: MethodCard = {
 			id: 'flow',
 			tool: 'flow',
 			title: 'Flow',
-			how: 'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from the surface, meter still for 40 s.',
+			how:
+				'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from ' +
+				'the surface, meter still for 40 s.',
 			tags: ['stirs-bed'],
 			caution: 'wading',
 			leastVerticals: 10,

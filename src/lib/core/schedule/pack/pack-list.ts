@@ -37,7 +37,8 @@ function forPeople({ people, sites }: PackedRound, hurts: readonly string[]): Pa
 	});
 	const added = hurts.join(' and ');
 	const isOut = sites.length > 0;
-	const each = `${people} ${people === 1 ? 'person' : 'people'} × ${sites.length} ${sites.length === 1 ? 'site' : 'sites'}`;
+	const each =
+		`${people} ${people === 1 ? 'person' : 'people'} × ${sites.length} ` + (sites.length === 1 ? 'site' : 'sites');
 	return [
 		add('gloves', 'pairs of gloves', people * sites.length, each),
 		add('eyes', 'eye protection', added ? people : 0, `${added}: used at the stream`),

@@ -206,7 +206,8 @@ describe('the day that an order comes to', () => {
 		const plan = followOrder(question, [0, 1, 2], 480)!;
 		expect(ifDelayed(question, plan, 20).map((d) => d.least_min)).toEqual([-5, -5, -5]);
 		const unbottled = { ...question, stops: [{ ...question.stops[0]!, bottle_min: null }, ...question.stops.slice(1)] };
-		expect(ifDelayed(unbottled, followOrder(unbottled, [0, 1, 2], 480)!, 20)[0]!.least_min).toBe(55); // its delay comes before any bottle
+		// its delay comes before any bottle
+		expect(ifDelayed(unbottled, followOrder(unbottled, [0, 1, 2], 480)!, 20)[0]!.least_min).toBe(55);
 	});
 
 	it('names the site whose loss frees most', () => {

@@ -113,7 +113,8 @@ describe('two people measuring', () => {
 		});
 		expect(bias).toBe(2);
 		expect([lowerLimit, upperLimit]).toEqual([0.040000000000000036, 3.96]); // 2 ± 1.96 × 1
-		expect(biasUpper95! - biasLower95!).toBeCloseTo((2 * 4.30265272974946) / Math.sqrt(3), 9); // t of 2 degrees, any table
+		// t of 2 degrees, any table
+		expect(biasUpper95! - biasLower95!).toBeCloseTo((2 * 4.30265272974946) / Math.sqrt(3), 9);
 		expect(blandAltman({ x: [3], y: [1] })).toMatchObject({ bias: 2, sd: null, lowerLimit: null, n: 1 });
 		expect(blandAltman({ x: [], y: [] }).bias).toBeNull();
 	});

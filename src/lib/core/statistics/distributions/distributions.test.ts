@@ -60,7 +60,8 @@ describe('gamma', () => {
 		[1001, 0.025, 'upper', 1063.952136016302],
 		[20000, 0.005, 'lower', 19637.601199973433],
 		[500000, 0.025, 'upper', 501386.850733963]
-	] as const)('quantile of shape %d, %f %s', (a, share, tail, x) => near(gammaQuantile(a, share, tail), x)); // 40-digit arithmetic
+		// 40-digit arithmetic
+	] as const)('quantile of shape %d, %f %s', (a, share, tail, x) => near(gammaQuantile(a, share, tail), x));
 
 	it('is the exponential at shape 1, and its tails make one', () => {
 		fc.assert(

@@ -87,7 +87,10 @@ function oxygenShare(
 		parameter: 'oxygen-saturation',
 		figure: withQualifier(percent, share.qualifier, 'percent'),
 		uncertainty: share.uncertainty,
-		basis: `water holds ${saturation_mgL.toFixed(1)} mg/L at ${at.toFixed(1)} °C${isSalty ? `, salinity ${salt.number.toFixed(1)}` : ''} and ${pressure_kPa.toFixed(1)} kPa, the pressure from the site’s elevation`,
+		basis:
+			`water holds ${saturation_mgL.toFixed(1)} mg/L at ${at.toFixed(1)} ` +
+			`°C${isSalty ? `, salinity ${salt.number.toFixed(1)}` : ''} and ${pressure_kPa.toFixed(1)} kPa, the pressure ` +
+			'from the site’s elevation',
 		working: share.qualifier === null ? working : null,
 		place: 'readings/dissolved-oxygen',
 		parents: ['dissolved-oxygen', 'water-temperature', ...(isSalty ? (['conductivity'] as const) : [])],

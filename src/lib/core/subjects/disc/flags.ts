@@ -7,11 +7,13 @@ export const discFlags = {
 	'disc-spoiled': doubtKind<{ spoilers: readonly DiscSpoiler[] }>(
 		'ask',
 		(e) =>
-			`The disc could not be read rightly: ${e.spoilers.map((s) => discSpoilerWords[s]).join(', ')}. Keep it if it must be, or read it again.`
+			`The disc could not be read rightly: ${e.spoilers.map((s) => discSpoilerWords[s]).join(', ')}. Keep it if it ` +
+			'must be, or read it again.'
 	),
 	'disc-turned': doubtKind<{ lost: Figure; seen: Figure }>(
 		'ask',
 		(e) =>
-			`The disc was seen again at ${writeFigure(e.seen)}, deeper than it was lost (${writeFigure(e.lost)}), which cannot be. Strike the one that is wrong, or read both again.`
+			`The disc was seen again at ${writeFigure(e.seen)}, deeper than it was lost (${writeFigure(e.lost)}), which ` +
+			'cannot be. Strike the one that is wrong, or read both again.'
 	)
 };

@@ -21,12 +21,14 @@ export const formFlags = {
 	'sewage-signs': doubtKind<{ signs: readonly (keyof typeof sewageSigns)[]; to: string }>(
 		'ask',
 		(e) =>
-			`Signs that may come from sewage: ${e.signs.map((s) => sewageSigns[s]).join(', ')}. Grey threads also come with silage, sugar or de-icer. Gloves, no food; photograph it, and tell ${to(e.to)} today.`
+			`Signs that may come from sewage: ${e.signs.map((s) => sewageSigns[s]).join(', ')}. Grey threads also come ` +
+			`with silage, sugar or de-icer. Gloves, no food; photograph it, and tell ${to(e.to)} today.`
 	),
 	'report-now': doubtKind<{ signs: readonly (keyof typeof urgentSigns)[]; to: string }>(
 		'ask',
 		(e) =>
-			`${capitalised(e.signs.map((s) => urgentSigns[s]).join(', '))}: report it now, not with the results. Tell ${to(e.to)}; say where, when, what you see. Keep out of the water.`
+			`${capitalised(e.signs.map((s) => urgentSigns[s]).join(', '))}: report it now, not with the results. Tell ` +
+			`${to(e.to)}; say where, when, what you see. Keep out of the water.`
 	),
 	'rain-contradicts': doubtKind<Nothing>(
 		'ask',

@@ -34,22 +34,26 @@ export const gaugingFlags = {
 	'flume-submerged': doubtKind<{ submergence_percent: number; limit_percent: number }>(
 		'spoils',
 		(e) =>
-			`The water below the flume stands at ${sayPercent(e.submergence_percent)} of the head; from ${e.limit_percent} % on it holds the flow back and the rating does not hold. Clear the way below, or find a steeper place.`
+			`The water below the flume stands at ${sayPercent(e.submergence_percent)} of the head; from ${e.limit_percent} ` +
+			'% on it holds the flow back and the rating does not hold. Clear the way below, or find a steeper place.'
 	),
 	'flume-out-of-range': doubtKind<{ head_m: number; low_m: number; high_m: number }>(
 		'spoils',
 		(e) =>
-			`A head of ${plain(e.head_m, 3)} m lies outside the flume’s rating (${e.low_m} to ${e.high_m} m). Use another way of gauging.`
+			`A head of ${plain(e.head_m, 3)} m lies outside the flume’s rating (${e.low_m} to ${e.high_m} m). Use another ` +
+			'way of gauging.'
 	),
 	'flume-unrated': doubtKind<Nothing>(
 		'spoils',
 		() =>
-			'Nobody has said which flume this is, so the head cannot become a flow. Choose it from the shelf, or ask the coordinator to put its rating there.'
+			'Nobody has said which flume this is, so the head cannot become a flow. Choose it from the shelf, or ask the ' +
+			'coordinator to put its rating there.'
 	),
 	'flume-not-level': doubtKind<{ along: boolean; across: boolean }>(
 		'ask',
 		(e) =>
-			`The flume is not level ${[e.along ? 'along' : '', e.across ? 'across' : ''].filter(Boolean).join(' and ')}: its rating holds for a level one only. Set it right, let it settle, read again.`
+			`The flume is not level ${[e.along ? 'along' : '', e.across ? 'across' : ''].filter(Boolean).join(' and ')}: ` +
+			'its rating holds for a level one only. Set it right, let it settle, read again.'
 	),
 	'flume-unread-tail': doubtKind<Nothing>(
 		'ask',
@@ -67,17 +71,20 @@ export const gaugingFlags = {
 	}>(
 		'ask',
 		(e, units) =>
-			`At ${sayLength(e.distance_m, units)} the velocity of ${saySpeed(e.velocity_m_s, units)} lies under ${saySpeed(e.threshold_m_s, units)}, the least that meter ${e.instrument} can tell: it is not a measurement.`
+			`At ${sayLength(e.distance_m, units)} the velocity of ${saySpeed(e.velocity_m_s, units)} lies under ` +
+			`${saySpeed(e.threshold_m_s, units)}, the least that meter ${e.instrument} can tell: it is not a measurement.`
 	),
 	'share-over-limit': doubtKind<{ distance_m: number; share_percent: number; limit_percent: number }>(
 		'note',
 		(e, units) =>
-			`The vertical at ${sayLength(e.distance_m, units)} carries ${sayPercent(e.share_percent)} of the flow; no more than ${e.limit_percent} % is wanted. Add one beside it.`
+			`The vertical at ${sayLength(e.distance_m, units)} carries ${sayPercent(e.share_percent)} of the flow; no more ` +
+			`than ${e.limit_percent} % is wanted. Add one beside it.`
 	),
 	'few-verticals': doubtKind<{ verticals: number; least: number }>(
 		'note',
 		(e) =>
-			`${e.verticals === 1 ? 'One vertical' : `${e.verticals} verticals`} so far; the card asks for at least ${e.least}.`
+			`${e.verticals === 1 ? 'One vertical' : `${e.verticals} verticals`} so far; the card asks for at least ` +
+			`${e.least}.`
 	),
 	'edge-missing': doubtKind<{ side: 'first' | 'far' }>(
 		'spoils',
@@ -91,12 +98,14 @@ export const gaugingFlags = {
 	'speeds-turned': doubtKind<{ distance_m: number; at02_m_s: number; at08_m_s: number }>(
 		'ask',
 		(e, units) =>
-			`At ${sayLength(e.distance_m, units)} the water is faster at 0.8 of the depth (${saySpeed(e.at08_m_s, units)}) than at 0.2 (${saySpeed(e.at02_m_s, units)}). Were the two typed the wrong way round? Keep them if it is so.`
+			`At ${sayLength(e.distance_m, units)} the water is faster at 0.8 of the depth (${saySpeed(e.at08_m_s, units)}) ` +
+			`than at 0.2 (${saySpeed(e.at02_m_s, units)}). Were the two typed the wrong way round? Keep them if it is so.`
 	),
 	'tape-sags': doubtKind<{ sag_m: number; tooLong_percent: number; limit_percent: number }>(
 		'ask',
 		(e, units) =>
-			`The tape hung through by ${sayLength(e.sag_m, units, 2)}, which makes the width come out ${sayPercent(e.tooLong_percent, 1)} too long; ${e.limit_percent} % is the most. Pull it tight and read again.`
+			`The tape hung through by ${sayLength(e.sag_m, units, 2)}, which makes the width come out ` +
+			`${sayPercent(e.tooLong_percent, 1)} too long; ${e.limit_percent} % is the most. Pull it tight and read again.`
 	),
 	'gaugings-apart': doubtKind<{
 		first_m3_s: number;
@@ -106,31 +115,40 @@ export const gaugingFlags = {
 	}>(
 		'ask',
 		(e, units) =>
-			`Two gaugings of this flow, ${flow(e.first_m3_s, units)} and ${flow(e.second_m3_s, units)}, lie ${sayPercent(e.apart_percent)} apart; within ${e.limit_percent} % is usual. Did the water rise, or was a vertical left out?`
+			`Two gaugings of this flow, ${flow(e.first_m3_s, units)} and ${flow(e.second_m3_s, units)}, lie ` +
+			`${sayPercent(e.apart_percent)} apart; within ${e.limit_percent} % is usual. Did the water rise, or was a ` +
+			'vertical left out?'
 	),
 	'another-way': doubtKind<{ way: OtherWay; because: string }>(
 		'note',
 		(e) =>
-			`Gauged by ${sayWay(e.way, 'used')}, where the card asks for ${sayWay(e.way, 'asked')}: ${e.because || 'no reason is noted'}.`
+			`Gauged by ${sayWay(e.way, 'used')}, where the card asks for ${sayWay(e.way, 'asked')}: ` +
+			`${e.because || 'no reason is noted'}.`
 	),
 	'run-apart': doubtKind<{ time_s: number; usual_s: number; others: number }>(
 		'ask',
 		(e) =>
-			`One run took ${writeNumber(e.time_s)} s; the other ${e.others} take about ${writeNumber(Number(e.usual_s.toFixed(1)))} s. A point in the wrong place, or a float that was caught? Strike it if so.`
+			`One run took ${writeNumber(e.time_s)} s; the other ${e.others} take about ` +
+			`${writeNumber(Number(e.usual_s.toFixed(1)))} s. A point in the wrong place, or a float that was caught? ` +
+			'Strike it if so.'
 	),
 	'float-coefficient-high': doubtKind<{ coefficient: number; depth_m: number; byDepth: number }>(
 		'ask',
 		(e, units) =>
-			`A coefficient of ${writeNumber(e.coefficient)} belongs to deeper water; at ${sayLength(e.depth_m, units, 2)} it is about ${plain(e.byDepth, 2)}, and the flow comes out that much lower.`
+			`A coefficient of ${writeNumber(e.coefficient)} belongs to deeper water; at ${sayLength(e.depth_m, units, 2)} ` +
+			`it is about ${plain(e.byDepth, 2)}, and the flow comes out that much lower.`
 	),
 	'widths-apart': doubtKind<{ wetted_m: number; section_m: number; limit_percent: number }>(
 		'ask',
 		(e, units) =>
-			`The wetted width (${sayLength(e.wetted_m, units)}) and the edges of the section (${sayLength(e.section_m, units, 2)}) lie more than ${e.limit_percent} % apart. One of them is wrong, or the width is of another place.`
+			`The wetted width (${sayLength(e.wetted_m, units)}) and the edges of the section ` +
+			`(${sayLength(e.section_m, units, 2)}) lie more than ${e.limit_percent} % apart. One of them is wrong, or the ` +
+			'width is of another place.'
 	),
 	'bankfull-narrow': doubtKind<{ bankfull_m: number; wetted_m: number }>(
 		'ask',
 		(e, units) =>
-			`A bankfull width of ${sayLength(e.bankfull_m, units)} is less than the ${sayLength(e.wetted_m, units, 2)} that are wet, which cannot be. Were the two typed the wrong way round?`
+			`A bankfull width of ${sayLength(e.bankfull_m, units)} is less than the ${sayLength(e.wetted_m, units, 2)} ` +
+			'that are wet, which cannot be. Were the two typed the wrong way round?'
 	)
 };

@@ -8,7 +8,9 @@ export const flowSettings: StepSettings<'flow'> = {
 	example: {
 		tool: 'flow',
 		title: 'Flow',
-		how: 'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from the surface.',
+		how:
+			'Tape tight across, square to the current. At each vertical: depth, then velocity at 0.6 of it down from ' +
+			'the surface.',
 		tags: ['stirs-bed', 'in-water'],
 		caution: 'water',
 		leastVerticals: 10,

@@ -107,7 +107,9 @@ function byFloats(id: string, { floats, wettedWidth_m }: GaugingSheet, limits: L
 		floats.coefficient !== undefined || limits.floatCoefficient !== undefined
 			? ''
 			: ` at ${writeNumber(Number(depth_m!.toFixed(2)))} m of depth`;
-	const basis = `${runTimes_s.length} ${runTimes_s.length === 1 ? 'float' : 'floats'} over ${writeNumber(length_m)} m, surface speed × ${writeNumber(Number(coefficient.toFixed(3)))}${by}`;
+	const basis =
+		`${runTimes_s.length} ${runTimes_s.length === 1 ? 'float' : 'floats'} over ${writeNumber(length_m)} ` +
+		`m, surface speed × ${writeNumber(Number(coefficient.toFixed(3)))}${by}`;
 	return {
 		findings: [
 			flow(id, 'float', worked.discharge_m3_s, sure?.uncertainty ?? null, runTimes_s.length, basis, worked.working)

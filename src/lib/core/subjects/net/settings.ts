@@ -6,7 +6,9 @@ export const netSettings: StepSettings<'net'> = {
 	example: {
 		tool: 'net',
 		title: 'Kick with the net',
-		how: 'Net flat on the bed, mouth upstream. Rub stones and wood in front of it, one net wide, then the next place upstream.',
+		how:
+			'Net flat on the bed, mouth upstream. Rub stones and wood in front of it, one net wide, then the next place ' +
+			'upstream.',
 		tags: ['animals', 'in-water', 'stirs-bed'],
 		caution: 'water',
 		school: 'kick',

@@ -4,6 +4,7 @@ export const paperCopyFlags = {
 	'typed-once': doubtKind<Nothing>(
 		'ask',
 		() =>
-			'Typed in from paper by one person only. A second one types it without seeing the first, and the differences show.'
+			'Typed in from paper by one person only. A second one types it without seeing the first, and the ' +
+			'differences show.'
 	)
 };

@@ -28,7 +28,9 @@ export const plates = z
 			state: leaf(z.enum(plateStates, { error: 'counted, too many, or spoiled' })),
 			spoiledBy: leaf(z.enum(spoiledBy, { error: 'overgrown, contaminated, dried out, split or too old' })),
 			count: leaf(count),
-			/** Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted. */
+			/**
+			 * Of a grid laid over a crowded plate: its squares, and those, drawn at random, in which colonies were counted.
+			 */
 			squares: leaf(gridSquares),
 			squaresCounted: leaf(gridSquares),
 			/** What each person counted on the photo, by member, as it was written before `countedAt`. */

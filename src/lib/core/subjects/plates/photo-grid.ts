@@ -48,7 +48,9 @@ export function drawnSquares(photoId: string, { x, y, rx, ry, squares }: PhotoGr
 		});
 }
 
-/** Whether a place is counted: anywhere without a grid, else in one of its squares, their left and upper edge included. */
+/**
+ * Whether a place is counted: anywhere without a grid, else in one of its squares, their left and upper edge included.
+ */
 export const isCountedAt = ({ x, y }: MarkPlace, squares: readonly Square[] | null): boolean =>
 	squares === null || squares.some((s) => x >= s.left && x < s.right && y >= s.top && y < s.bottom);
 

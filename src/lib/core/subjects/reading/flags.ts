@@ -90,12 +90,16 @@ export const readingFlags = {
 	implausible: doubtKind<{ parameter: ParameterCode; seen: Figure; usual: Bounds }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is possible but rare; usual is ${String(e.usual.low).replace('-', '−')} to ${e.usual.high} ${units[e.usual.unit].symbol}. Read it again, or keep it if it stands.`
+			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is possible but rare; usual is ` +
+			`${String(e.usual.low).replace('-', '−')} to ${e.usual.high} ${units[e.usual.unit].symbol}. Read it again, or ` +
+			'keep it if it stands.'
 	),
 	'outside-history': doubtKind<{ parameter: ParameterCode; seen: Figure; low: number; high: number; visits: number }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} of ${sayShown(e.seen, e.parameter, said)} lies outside what ${e.visits} visits here have seen (${sayBound(e.low, e.parameter, said)} to ${sayBound(e.high, e.parameter, said)}). Read it again, or keep it if it stands.`
+			`${nameOf(e.parameter, said)} of ${sayShown(e.seen, e.parameter, said)} lies outside what ${e.visits} visits ` +
+			`here have seen (${sayBound(e.low, e.parameter, said)} to ${sayBound(e.high, e.parameter, said)}). Read it ` +
+			'again, or keep it if it stands.'
 	),
 	'replicates-apart': doubtKind<{
 		parameter: ParameterCode;
@@ -108,7 +112,8 @@ export const readingFlags = {
 		(e, said) =>
 			`The ${e.readings} readings of ${lower(nameOf(e.parameter, said))} lie ${sayApart(e.spread, e.parameter, said)} apart; within ${sayApart(e.limit, e.parameter, said)} is usual. ${
 				e.isByPlace
-					? 'Do they differ by place? Go back to the first: if it reads as before, the stream differs, and all of them stand. If not, wait until the figure stands still.'
+					? 'Do they differ by place? Go back to the first: if it reads as before, the stream differs, and all of ' +
+						'them stand. If not, wait until the figure stands still.'
 					: 'Wait until the figure stands still, and read once more.'
 			}`
 	),
@@ -119,7 +124,11 @@ export const readingFlags = {
 	'unit-slip': doubtKind<UnitSlip>('ask', (e, said) => {
 		const digits = e.of in verticalWords ? 2 : 3;
 		const [low, high] = [bare(e.within.low, e.within.unit, digits), bare(e.within.high, e.within.unit, digits)];
-		return `${sayOf(e.of, said)} of ${writeFigure(e.seen)} lies outside ${low} to ${high}, ${sayFrom(e.from)}. ${saySlip(e)} it would be ${bare(e.instead.value, e.instead.unit, digits)}, which lies within. Look again; if so, strike it and type it anew.`;
+		return (
+			`${sayOf(e.of, said)} of ${writeFigure(e.seen)} lies outside ${low} to ${high}, ${sayFrom(e.from)}. ` +
+			`${saySlip(e)} it would be ${bare(e.instead.value, e.instead.unit, digits)}, which lies within. Look again; if ` +
+			'so, strike it and type it anew.'
+		);
 	}),
 	'beyond-meter': doubtKind<{
 		parameter: ParameterCode | 'velocity';
@@ -129,21 +138,26 @@ export const readingFlags = {
 	}>(
 		'ask',
 		(e, said) =>
-			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter, said)} of ${writeFigure(e.seen)} lies outside what ${e.instrument} can measure (${e.measures.low} to ${e.measures.high} ${units[e.measures.unit].symbol}).`
+			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter, said)} of ${writeFigure(e.seen)} lies outside ` +
+			`what ${e.instrument} can measure (${e.measures.low} to ${e.measures.high} ${units[e.measures.unit].symbol}).`
 	),
 	'finer-than-instrument': doubtKind<{ parameter: ParameterCode; seen: Figure; instrument: string; step: number }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is finer than ${e.instrument} can show; it reads to the nearest ${e.step} ${units[parameterOf(e.parameter, said.own).unit].symbol}.`
+			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is finer than ${e.instrument} can show; it reads to ` +
+			`the nearest ${e.step} ${units[parameterOf(e.parameter, said.own).unit].symbol}.`
 	),
 	'calibration-missing': doubtKind<{ instrument: string; parameter: ParameterCode }>(
 		'ask',
 		(e, said) =>
-			`${e.instrument} has no calibration for ${lower(nameOf(e.parameter, said))} on record. Calibrate it, or name another instrument.`
+			`${e.instrument} has no calibration for ${lower(nameOf(e.parameter, said))} on record. Calibrate it, or name ` +
+			'another instrument.'
 	),
 	'calibration-old': doubtKind<{ instrument: string; parameter: ParameterCode; days: number; limit_days: number }>(
 		'ask',
 		(e, said) =>
-			`${e.instrument} was calibrated for ${lower(nameOf(e.parameter, said))} ${e.days === 1 ? 'a day' : `${plain(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. Calibrate it again.`
+			`${e.instrument} was calibrated for ${lower(nameOf(e.parameter, said))} ` +
+			`${e.days === 1 ? 'a day' : `${plain(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. ` +
+			'Calibrate it again.'
 	)
 };

@@ -22,7 +22,8 @@ export function readingSlipFlags(
 		const within = { low: known?.low ?? low, high: known?.high ?? high, unit };
 		return Object.entries(slots).flatMap(([slot, figure]): Flag[] => {
 			const { number, qualifier } = amount(figure);
-			if (qualifier !== null || !isUnitOf(parameter, figure.unit)) return []; // a limit says where a method ends, not what was read
+			// a limit says where a method ends, not what was read
+			if (qualifier !== null || !isUnitOf(parameter, figure.unit)) return [];
 			const guess = readingSlips(parameter, number, figure.unit, within)[0];
 			if (!guess) return [];
 			const at = { path: `readings/${code}/${slot}`, parameter: code };

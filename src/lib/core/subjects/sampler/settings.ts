@@ -6,7 +6,9 @@ export const samplerSettings: StepSettings<'sampler'> = {
 	example: {
 		tool: 'sampler',
 		title: 'Lift the plate stack',
-		how: 'From downstream, slowly, straight into the tub held under it: what swims off is lost. Scrape the plates into the tub.',
+		how:
+			'From downstream, slowly, straight into the tub held under it: what swims off is lost. Scrape the plates ' +
+			'into the tub.',
 		tags: ['animals', 'in-water', 'stirs-bed'],
 		caution: 'water',
 		kind: 'plate stack',

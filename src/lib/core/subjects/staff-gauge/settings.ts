@@ -5,7 +5,9 @@ export const staffSettings: StepSettings<'staff'> = {
 	example: {
 		tool: 'staff',
 		title: 'Staff gauge',
-		how: 'From the bank, eye level with the water: where the quiet surface cuts the board, to half a mark. Between waves, the mean of high and low.',
+		how:
+			'From the bank, eye level with the water: where the quiet surface cuts the board, to half a mark. Between ' +
+			'waves, the mean of high and low.',
 		tags: ['look'],
 		caution: 'water',
 		unit: 'm',

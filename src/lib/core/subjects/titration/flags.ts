@@ -11,7 +11,8 @@ export const titrationFlags = {
 	'floc-unsettled': doubtKind<{ bottle: string; after_s: number; settle_s: number }>(
 		'ask',
 		(e) =>
-			`Bottle ${e.bottle} was acidified ${saySeconds(e.after_s)} after fixing; the floc needs ${saySeconds(e.settle_s)} to settle.`
+			`Bottle ${e.bottle} was acidified ${saySeconds(e.after_s)} after fixing; the floc needs ` +
+			`${saySeconds(e.settle_s)} to settle.`
 	),
 	'titrated-late': doubtKind<{ bottle: string; after_h: number; limit_h: number }>(
 		'ask',
@@ -24,16 +25,19 @@ export const titrationFlags = {
 	'burette-below-blank': doubtKind<{ titrant_mL: number; blank_mL: number }>(
 		'ask',
 		(e) =>
-			`${plain(e.titrant_mL, 2)} mL of titrant is less than the blank’s ${plain(e.blank_mL, 2)} mL. Titrate again, or look at the blank.`
+			`${plain(e.titrant_mL, 2)} mL of titrant is less than the blank’s ${plain(e.blank_mL, 2)} mL. Titrate again, ` +
+			'or look at the blank.'
 	),
 	'titrant-off': doubtKind<{ label_N: number; found_N: number; limit_percent: number }>(
 		'ask',
 		(e) =>
-			`The titrant’s label says ${plain(e.label_N, 4)} N, its standard found ${plain(e.found_N, 4)} N: over ${e.limit_percent} % apart. What was found counts; make the titrant fresh.`
+			`The titrant’s label says ${plain(e.label_N, 4)} N, its standard found ${plain(e.found_N, 4)} N: over ` +
+			`${e.limit_percent} % apart. What was found counts; make the titrant fresh.`
 	),
 	'titrations-apart': doubtKind<{ lowest_mgL: number; highest_mgL: number; limit_mgL: number }>(
 		'ask',
 		(e) =>
-			`The titrations lie apart, ${mgL(e.lowest_mgL)} and ${mgL(e.highest_mgL)}; within ${mgL(e.limit_mgL)} is usual. One drop too many is the usual slip: titrate a third.`
+			`The titrations lie apart, ${mgL(e.lowest_mgL)} and ${mgL(e.highest_mgL)}; within ${mgL(e.limit_mgL)} is ` +
+			'usual. One drop too many is the usual slip: titrate a third.'
 	)
 };

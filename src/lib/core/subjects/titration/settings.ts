@@ -6,7 +6,9 @@ export const titrationSettings: StepSettings<'titration'> = {
 	example: {
 		tool: 'titration',
 		title: 'Oxygen by titration',
-		how: 'Fill under water with no bubble. Reagents one and two at once, stopper, shake. When the floc has settled, acid; then drop by drop.',
+		how:
+			'Fill under water with no bubble. Reagents one and two at once, stopper, shake. When the floc has settled, ' +
+			'acid; then drop by drop.',
 		tags: ['oxygen', 'in-water'],
 		caution: 'reagents',
 		bottles: [

@@ -17,9 +17,9 @@ const hashOf = (name: string): number =>
 	new TextEncoder().encode(name).reduce((hash, byte) => Math.imul(hash ^ byte, 0x01000193) >>> 0, 0x811c9dc5);
 
 /**
- * Squares of the grid that are sorted, in the order in which they were finished, and the animals of each. Which tap came
- * before a square was finished is told by the ids of the lines: they are made as the hand moves and sort by it, while
- * the clock of a logbook may run ahead of the hand.
+ * Squares of the grid that are sorted, in the order in which they were finished, and the animals of each. Which tap
+ * came before a square was finished is told by the ids of the lines: they are made as the hand moves and sort by it,
+ * while the clock of a logbook may run ahead of the hand.
  */
 export function sortedSquares(
 	sheet: Pick<Sheet, 'trays'>,

@@ -42,7 +42,8 @@ describe('a voucher that is looked at again', () => {
 		expect(indexOf(renamed)).toBe(2.5);
 		const flag = see(renamed).flags.find((f) => f.code === 'voucher-renamed')!;
 		expect(flagSentence(flag)).toBe(
-			'Voucher TE3-260514-V1 was counted as Baetidae and is Leptophlebiidae by those who looked again: its compartment counts as Leptophlebiidae.'
+			'Voucher TE3-260514-V1 was counted as Baetidae and is Leptophlebiidae by those who looked again: its ' +
+				'compartment counts as Leptophlebiidae.'
 		);
 		// back again when the opinion changes
 		expect(indexOf([...renamed, set('opinions/v1/kes', 'Baetidae')])).not.toBe(2.5);

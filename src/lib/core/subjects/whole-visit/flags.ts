@@ -34,27 +34,36 @@ export const wholeVisitFlags = {
 		(e) => {
 			const [first, then] = momentPairs[e.moments];
 			const what = e.thing === 'visit' ? 'The visit' : `Bottle ${e.label}`;
-			return `${what}: ${then} comes before ${first}, which cannot be. Strike the time that is wrong; the clock of the phone may have jumped.`;
+			return (
+				`${what}: ${then} comes before ${first}, which cannot be. Strike the time that is wrong; the clock of ` +
+				'the phone may have jumped.'
+			);
 		}
 	),
 	'ways-apart': doubtKind<{ parameter: ParameterCode; reported: Told; other: Told; guessed_percent: number }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)}: ${told(e.reported, e.parameter, said)}, ${told(e.other, e.parameter, said)}; they lie further apart than both are sure${e.guessed_percent > 0 ? ` (± ${e.guessed_percent} % where nobody said how sure one is)` : ''}. Both are kept, the first is reported. Do one of them again, or say which is wrong.`
+			`${nameOf(e.parameter, said)}: ${told(e.reported, e.parameter, said)}, ${told(e.other, e.parameter, said)}; ` +
+			'they lie further apart than both are ' +
+			`sure${e.guessed_percent > 0 ? ` (± ${e.guessed_percent} % where nobody said how sure one is)` : ''}. Both are ` +
+			'kept, the first is reported. Do one of them again, or say which is wrong.'
 	),
 	'two-values': doubtKind<{ path: string; shown: unknown; other: unknown }>(
 		'ask',
 		(e) =>
-			`Two people wrote different values here without seeing each other’s: ${sayValue(e.shown)}, and ${sayValue(e.other)}. Both are kept; a reviewer strikes one.`
+			`Two people wrote different values here without seeing each other’s: ${sayValue(e.shown)}, and ` +
+			`${sayValue(e.other)}. Both are kept; a reviewer strikes one.`
 	),
 	'clock-skew': doubtKind<{ device: string; minutes: number }>(
 		'ask',
 		(e) =>
-			`The clock of device ${e.device} is ${e.minutes} min off the server’s. Times are kept as written; judge them with that in mind.`
+			`The clock of device ${e.device} is ${e.minutes} min off the server’s. Times are kept as written; judge them ` +
+			'with that in mind.'
 	),
 	'changed-since-review': doubtKind<{ parameter: ParameterCode; judged: string; now: string }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} was ${e.judged} when it was reviewed and is now ${e.now}. It waits for review again.`
+			`${nameOf(e.parameter, said)} was ${e.judged} when it was reviewed and is now ${e.now}. It waits for review ` +
+			'again.'
 	)
 };

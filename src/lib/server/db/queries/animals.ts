@@ -53,9 +53,11 @@ export async function animalsOf(
 		db,
 		Row,
 		sql`
-		select v.id as "visitId", extract(epoch from v.started_at) * 1000 as started_ms, v.site_id as "siteId", c.body as card,
+		select v.id as "visitId", extract(epoch from v.started_at) * 1000 as started_ms,
+			v.site_id as "siteId", c.body as card,
 			jsonb_build_object('trays', v.sheet -> 'trays', 'tallies', v.sheet -> 'tallies', 'nets', v.sheet -> 'nets',
-				'vouchers', v.sheet -> 'vouchers', 'samplers', v.sheet -> 'samplers', 'opinions', v.sheet -> 'opinions') as sheet
+				'vouchers', v.sheet -> 'vouchers', 'samplers', v.sheet -> 'samplers',
+				'opinions', v.sheet -> 'opinions') as sheet
 		from visit v join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id
 		where v.program_id = ${programId} and (${siteId}::uuid is null or v.site_id = ${siteId}::uuid)
 			and v.sheet ? 'trays' ${accepted}
@@ -76,7 +78,8 @@ export async function countersOf(
 		z.object({ by: z.string() }),
 		sql`
 		select distinct by_member_id as by from entry
-		where program_id = ${programId} and visit_id = ${visitId} and op = 'add' and starts_with(path, ${tallyPath(step.id, '')})`
+		where program_id = ${programId} and visit_id = ${visitId} and op = 'add'
+		and starts_with(path, ${tallyPath(step.id, '')})`
 	);
 	return rows.map((r) => r.by);
 }

@@ -53,7 +53,8 @@ export async function listVisits(
 		db,
 		z.object({ in_all: z.number() }),
 		sql`
-		select count(*)::int as in_all from visit v join site s on s.program_id = v.program_id and s.id = v.site_id where ${wanted}`
+		select count(*)::int as in_all from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
+		where ${wanted}`
 	);
 	const visits = await visitsWhere(
 		db,

@@ -68,7 +68,8 @@ export const opinionsOf = (db: Db, programId: string, most: number): Promise<z.i
 		db,
 		Opinions,
 		sql`
-		select p.key as id, p.value ->> 'taxon' as taxon, v.sheet -> 'opinions' -> p.key as opinions, named.by_member_id as by
+		select p.key as id, p.value ->> 'taxon' as taxon, v.sheet -> 'opinions' -> p.key as opinions,
+		named.by_member_id as by
 		from visit v cross join jsonb_each(v.sheet -> 'vouchers') p
 		cross join lateral (
 			select by_member_id from entry where program_id = v.program_id and visit_id = v.id

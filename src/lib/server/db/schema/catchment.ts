@@ -85,7 +85,8 @@ export const site = pgTable(
 		check('visits_begin_in_order', sql`${t.opens_min} < ${t.closes_min}`),
 		check(
 			'on_earth',
-			sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180 and ${t.elevation_m} between -430 and 9000`
+			sql`${t.latitude} between -90 and 90 and ${t.longitude} between -180 and 180 and ${t.elevation_m} between -430
+				and 9000`
 		)
 	]
 );

@@ -45,7 +45,9 @@ export function sayAdvice(
 	if (next && now !== null && scatter !== null && counted.length >= least - 2)
 		return {
 			first: `Best next: a vertical at ${inColumn(Number(next.distance_m.toFixed(2)), tape)} ${tape}.`,
-			because: `${more}Its scatter would go from ± ${scatter.toFixed(1)} % to ± ${next.thenPercent.toFixed(1)} %${now > scatter ? `; by the standard’s table so many verticals are ± ${now.toFixed(0)} %` : ''}${isHeavy ? `; ${inColumn(heaviest.distance_m!, tape)} ${tape} carries ${heaviest.share_percent!.toFixed(0)} % of the flow, more than ${shareLimit_percent} %` : ''}.`
+			because:
+				`${more}Its scatter would go from ± ${scatter.toFixed(1)} % to ± ${next.thenPercent.toFixed(1)} ` +
+				`%${now > scatter ? `; by the standard’s table so many verticals are ± ${now.toFixed(0)} %` : ''}${isHeavy ? `; ${inColumn(heaviest.distance_m!, tape)} ${tape} carries ${heaviest.share_percent!.toFixed(0)} % of the flow, more than ${shareLimit_percent} %` : ''}.`
 		};
 	return { first: 'Go on across.', because: more || 'The next vertical tells more.' };
 }

@@ -142,7 +142,8 @@ export class FlowEntry {
 		) {
 			this.#asked = this.text;
 			return this.#say(
-				`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it stands, save it again.`
+				`${WORDS[asKind(field)]} ${this.text} ${units[unit].symbol} is rarely waded. Is the unit right? If it ` +
+					'stands, save it again.'
 			);
 		}
 		return figure;

@@ -79,7 +79,9 @@ export function drawSection(
 		const after = points[at + 1] ?? here;
 		const a = midway(before, here);
 		const b = midway(here, after);
-		const outline = `M${X(a.distance_m)} ${waterY}L${X(a.distance_m)} ${Y(a.depth_m)}L${X(here.distance_m)} ${Y(here.depth_m)}L${X(b.distance_m)} ${Y(b.depth_m)}L${X(b.distance_m)} ${waterY}Z`;
+		const outline =
+			`M${X(a.distance_m)} ${waterY}L${X(a.distance_m)} ${Y(a.depth_m)}L${X(here.distance_m)} ` +
+			`${Y(here.depth_m)}L${X(b.distance_m)} ${Y(b.depth_m)}L${X(b.distance_m)} ${waterY}Z`;
 		const labelled = X(v.distance_m) - labelledTo >= LABEL_WIDTH; // each depth that has room beside the one before
 		if (labelled) labelledTo = X(v.distance_m);
 		return {

@@ -71,7 +71,9 @@ function sayLab(
 	return slack_ms < 0 || deadline.isShut
 		? {
 				isLate: true,
-				words: `${by} From here ${lab} is reached at ${at}${slack_ms < 0 ? `, ${span} too late` : ''}. Go straight there, leave a stop out, or ring the lab now.`
+				words:
+					`${by} From here ${lab} is reached at ${at}${slack_ms < 0 ? `, ${span} too late` : ''}. Go straight ` +
+					'there, leave a stop out, or ring the lab now.'
 			}
 		: { isLate: false, words: `${by} From here it is reached at ${at}, with ${span} to spare.` };
 }

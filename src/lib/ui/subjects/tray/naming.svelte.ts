@@ -17,7 +17,9 @@ export interface Naming {
 /** As an answer stands in the sheet where the animal does not show it. */
 const UNSEEN = 'cannot-see';
 
-/** `fixedId`: of the compartment that is named; without, one that this hand began and has not named yet, or a new one. */
+/**
+ * `fixedId`: of the compartment that is named; without, one that this hand began and has not named yet, or a new one.
+ */
 export function namingOf(screen: () => StepScreen, step: () => string, fixedId?: () => string): Naming {
 	const within = () => `trays/${step()}/namings`;
 	const all = $derived(screen().sheet.trays?.[step()]?.namings ?? {});

@@ -76,7 +76,9 @@ export const actions: Actions = {
 		return 'why' in done
 			? fail(400, done)
 			: {
-					said: `${counted(done.changed, kind.one, kind.many.toLowerCase())} changed${done.same ? `, ${done.same} had it already` : ''}.`
+					said:
+						`${counted(done.changed, kind.one, kind.many.toLowerCase())} ` +
+						`changed${done.same ? `, ${done.same} had it already` : ''}.`
 				};
 	}
 };

@@ -43,8 +43,9 @@ const columns = [
 ];
 
 /**
- * Results of the whole program, or of some sites, parameters and days as the program counts them, one row each: value and unit in columns of
- * their own, "below" and "above" too. Written as they are read, so that a hundred years need no more room than one.
+ * Results of the whole program, or of some sites, parameters and days as the program counts them, one row each: value
+ * and unit in columns of their own, "below" and "above" too. Written as they are read, so that a hundred years need no
+ * more room than one.
  */
 export const GET: RequestHandler = async ({ locals, url }) => {
 	const member = locals.member!;
