@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { fullVisit, measure, tap } from './a-visit';
 import { keep, packField, signedIn } from './application';
@@ -102,4 +103,50 @@ test('in a round the phone knows the next stop and the slack at the lab, with no
 	await page.goto(page.url().replace(/[^/]+$/, 'leave'));
 	const ahead = page.locator('p.say', { hasText: /Next: .*, there by \d\d:\d\d\.|That was the last stop\./ });
 	await expect(ahead).toContainText(/At .* by \d\d:\d\d: .*(reached at \d\d:\d\d, with .* to spare|too late)/);
+});
+
+for (const screen of ['/sample', '/bench'])
+	test(`${screen} says that it packs while it does, and asks to sign in only who has not`, async ({
+		page,
+		browser
+	}) => {
+		let letGo = () => {};
+		const held = new Promise<void>((resolve) => (letGo = resolve));
+		await page.route('**/api/satchel', async (route) => {
+			await held;
+			await route.continue();
+		});
+		await page.goto(screen);
+		await expect(page.getByText('Packing sites, method cards and instruments.')).toBeVisible();
+		await expect(page.getByRole('link', { name: 'Sign in' })).toHaveCount(0);
+		letGo();
+		await expect(page.getByRole('heading', { name: 'Nothing is packed yet' })).toHaveCount(0);
+		const stranger = await browser.newContext({ storageState: { cookies: [], origins: [] } });
+		const theirs = await stranger.newPage();
+		await theirs.goto(screen);
+		await expect(theirs.getByRole('link', { name: 'Sign in' })).toHaveAttribute('href', `/sign-in?to=${screen}`);
+		await stranger.close();
+	});
+
+test.describe('with no worker that keeps the application on the device', () => {
+	test.use({ serviceWorkers: 'block' });
+
+	test('a part that did not come is told, with what to do; a tray can be counted without it', async ({ page }) => {
+		const built = readFileSync('.svelte-kit/output/client/.vite/manifest.json', 'utf8');
+		const { file } = (JSON.parse(built) as Record<string, { file: string }>)['src/lib/core/visit/evaluate.ts']!;
+		await page.route(`**/${file}`, (route) => route.abort());
+		await page.goto('/sample');
+		const pick = page.getByRole('listitem').filter({ hasText: /Tessel 2.*opened by SO/s });
+		const visit = (await pick.getByRole('link', { name: 'Open' }).first().getAttribute('href'))!;
+		const told = page.getByText(/^A part of the application did not come to this device\./);
+		await page.goto(`${visit}/arrive`);
+		await expect(told).toBeVisible();
+		await page.goto(`${visit}/sort`);
+		await expect(page.getByRole('list', { name: 'Compartments' })).toBeVisible();
+		await expect(told).toContainText('What you write is kept.');
+		await page.unroute(`**/${file}`);
+		await page.reload();
+		await expect(page.getByRole('list', { name: 'Compartments' })).toBeVisible();
+		await expect(told).toHaveCount(0);
+	});
 });

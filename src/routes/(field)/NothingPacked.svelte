@@ -11,7 +11,7 @@
 		This device has not been here with a network before. Open this page once where there is one; after that it works
 		without.
 	</p>
-{:else if app.sync.standing === 'signed-out' || app.sync.standing === 'idle'}
+{:else if app.sync.standing === 'signed-out'}
 	<p>
 		Sign in once, with a network. Then sites, method cards and instruments are packed, and everything works without one.
 	</p>

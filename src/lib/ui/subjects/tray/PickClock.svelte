@@ -8,7 +8,8 @@
 	import type { StepScreen } from '../step-screen';
 	import PickCurve from './PickCurve.svelte';
 
-	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
+	/** `isBrief`: while a kind is looked up, the room is for that. */
+	let { step, screen, isBrief }: { step: StepOf<'tray'>; screen: StepScreen; isBrief: boolean } = $props();
 	const known = knownAnimals();
 
 	const { writer } = $derived(screen);
@@ -52,7 +53,7 @@
 			<b role="timer">{Math.floor(now_min)} min</b>
 			{#if tray.endedAt === undefined}<span>{stands}</span>{:else}<span>picked</span>{/if}
 		</p>
-		{#if tray.endedAt === undefined}
+		{#if tray.endedAt === undefined && !isBrief}
 			<p>{says} {brings ?? ''}</p>
 			<p class="acts">
 				<button type="button" class="btn preset-outlined-surface-500" onclick={rest}
@@ -65,7 +66,7 @@
 				>
 			</p>
 		{/if}
-		<PickCurve {picked} {now_min} until_min={advice.until_min} />
+		{#if !isBrief}<PickCurve {picked} {now_min} until_min={advice.until_min} />{/if}
 	</div>
 {/if}
 

@@ -94,6 +94,11 @@
 		margin: 0.5rem 0;
 		list-style: none;
 	}
+	@media (min-width: 700px) {
+		ul {
+			grid-template-columns: repeat(auto-fill, minmax(10.5rem, 1fr));
+		}
+	}
 	li > * {
 		display: flex;
 		justify-content: space-between;

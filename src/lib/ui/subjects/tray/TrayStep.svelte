@@ -102,7 +102,7 @@
 	}
 </script>
 
-{#if step.school === 'pick'}<PickClock {step} {screen} />{/if}
+{#if step.school === 'pick'}<PickClock {step} {screen} isBrief={isChoosing} />{/if}
 {#if kinds.length === 0}
 	<p class="lead">
 		White tray, shade, a finger of water, a small batch. Squeeze the dropper before it goes in. The same animal again

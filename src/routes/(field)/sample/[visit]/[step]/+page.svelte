@@ -37,6 +37,9 @@
 		)
 	);
 	$effect(() => log.follow()); // reads this device's store
+	const LOST =
+		'A part of the application did not come to this device. Load the page again where there is a network; after that ' +
+		'it works without.';
 	const LOOK_EVERY_ms = 20_000;
 	const LOOK_AT_LEAST_EVERY_ms = 320_000;
 	/** Lines on this device when it last asked: where none came or went, asking can wait longer. */
@@ -49,8 +52,11 @@
 	// what the other device wrote meanwhile
 	$effect(() => whileVisible(LOOK_EVERY_ms, app.sync.look, { most_ms: LOOK_AT_LEAST_EVERY_ms, isQuiet }));
 
+	/** What works a sheet out did not come, with no network before all was on this device. */
+	let isLost = $state(false);
+	const workOut = () => void log.workOut().catch(() => (isLost = true));
 	$effect(() => {
-		if (tool && !tool.isBySheet) void log.workOut();
+		if (tool && !tool.isBySheet) workOut();
 	});
 
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
@@ -88,7 +94,7 @@
 	async function toolFor(step: Step) {
 		const { load, isBySheet } = toolOf(step);
 		const [lastUsed, { default: Tool }] = await Promise.all([instrumentsLastUsed(), load()]);
-		if (isBySheet) void tick().then(() => whenPainted(() => void log.workOut()));
+		if (isBySheet) void tick().then(() => whenPainted(workOut));
 		return { step, Tool, screen: screenFor(step, lastUsed) };
 	}
 	/** A new satchel makes new objects of the same step: what is being typed stays. */
@@ -136,6 +142,7 @@
 		<div class="run">
 			<StepList {knots} current={params.step} />
 			<main class:wide={tool?.isWide} bind:this={main}>
+				{#if isLost}<p class="say ask">{LOST} What you write is kept.</p>{/if}
 				<Ringing {app} clocks={outcome.clocks} {visitId} hrefOf={frame.hrefOf} />
 				{#if log.isBlind}<p class="say">
 						<b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.
@@ -191,6 +198,11 @@
 				/>
 			{/await}
 		{/if}
+	{:else if isLost}
+		<main class="alone">
+			<h1>{ordered?.step.title ?? 'Not all is here'}</h1>
+			<p>{LOST}</p>
+		</main>
 	{:else if log.entries?.length === 0}
 		<main class="alone">
 			<h1>This visit is not on this device</h1>
