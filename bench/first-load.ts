@@ -35,9 +35,10 @@ const firstLoad = (name: string, path: string, isThere: (page: Page) => Promise<
 		await page.goto(`${url}${path}`);
 		await isThere(page);
 		const after = new Set(await page.evaluate(() => window.loadedAfter ?? []));
-		const needed = [...scripts].filter(([address]) => !after.has(address)).map(([, bytes]) => bytes);
-		const bytes = (await Promise.all(needed)).reduce((sum, n) => sum + n, 0);
+		const all = await Promise.all([...scripts].map(async ([address, bytes]) => ({ address, bytes: await bytes })));
 		await browser.close();
+		const needed = all.filter(({ address }) => !after.has(address));
+		const bytes = needed.reduce((sum, script) => sum + script.bytes, 0);
 		const more = after.size ? `; ${String(after.size)} more came after it` : '';
 		return { ours: bytes / 1000, theirs: limit_kB, note: `${String(needed.length)} scripts${more}` };
 	}

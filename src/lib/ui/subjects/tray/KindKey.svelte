@@ -189,6 +189,7 @@
 		width: min(100%, 5.5rem);
 	}
 	.likely small {
+		margin-inline: -0.25rem; /* up to the rim: most families' names fit whole then */
 		overflow-wrap: anywhere;
 	}
 	.likely span {
