@@ -14,11 +14,17 @@ test('bottles of several visits are poured in one go, as the card and their site
 	await waiting.getByText('Pour several in one go').click();
 	const several = page.getByRole('form', { name: 'Pour several bottles' });
 	const pour = several.getByRole('button', { name: /^Poured now/ });
+	await expect(pour).toBeVisible(); // fetched when it is first opened
 	const bottles = several.locator('label');
 	const all = await bottles.count();
 	expect(all).toBeGreaterThan(2);
 	await expect(pour).toHaveText(new RegExp(`of ${all} bottles$`));
 	for (const line of (await bottles.all()).slice(2)) await line.getByRole('checkbox').uncheck();
+	await expect(pour).toHaveText('Poured now: 4 plates of 2 bottles');
+	// looked at later, those that were taken out are still out
+	await waiting.getByText('Pour several in one go').click();
+	await expect(several).toBeHidden();
+	await waiting.getByText('Pour several in one go').click();
 	await expect(pour).toHaveText('Poured now: 4 plates of 2 bottles');
 	const labels = await bottles.locator('b').allTextContents();
 	await expect(bottles.first()).toContainText(/[\d.]+ mL on -1 and [\d.]+ mL on -2/);

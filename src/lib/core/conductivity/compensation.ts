@@ -31,8 +31,8 @@ export function specificConductance(reading: {
 }
 
 /**
- * The conductivity an uncompensated meter shows in water of a known conductance at 25 °C, in µS/cm. Inverse of {@link
- * specificConductance}. APHA Standard Methods 2510 B.
+ * The conductivity an uncompensated meter shows in water of a known conductance at 25 °C, in µS/cm: the inverse of
+ * specificConductance. APHA Standard Methods 2510 B.
  */
 export function rawConductivity(water: {
 	specificConductance_uScm: number;

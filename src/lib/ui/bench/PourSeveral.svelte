@@ -1,23 +1,32 @@
 <script module lang="ts">
-	import type { AdvisedPlate } from '$lib/core/subjects/plates/pour';
+	import type { AdvisedPlate, ToPour } from '$lib/core/subjects/plates/pour';
 
+	/** A bottle that waits, with what is known of its water. */
+	export interface WaitingBottle extends ToPour {
+		visitId: string;
+		bottle: string;
+		siteName: string;
+	}
 	export interface Props {
-		/** Bottles that wait, each with the plates that are advised for it. */
-		bottles: readonly { id: string; label: string; siteName: string; plates: readonly AdvisedPlate[] }[];
-		/** These were poured just now, as advised. */
-		onpour: (ids: readonly string[]) => void;
+		bottles: readonly WaitingBottle[];
+		now_ms: () => number;
+		/** These were poured just now, as advised: what that sets in each visit. */
+		onpour: (poured: { visitId: string; values: Record<string, unknown> }[]) => void;
 	}
 </script>
 
 <script lang="ts">
+	import { advisedPlates, pouring } from '$lib/core/subjects/plates/pour';
 	import { counted, listed } from '$lib/core/wording';
 	import HowToPour from './HowToPour.svelte';
 
-	let { bottles, onpour }: Props = $props();
+	let { bottles, now_ms, onpour }: Props = $props();
 
+	/** With what is advised for each: nothing is typed twice. */
+	const advised = $derived(bottles.map((b) => ({ ...b, id: `${b.visitId} ${b.bottle}`, plates: advisedPlates(b) })));
 	/** All of them, but those that were taken out. */
 	let left = $state<string[]>([]);
-	const chosen = $derived(bottles.filter((b) => !left.includes(b.id)));
+	const chosen = $derived(advised.filter((b) => !left.includes(b.id)));
 	const plates = $derived(chosen.reduce((sum, b) => sum + b.plates.length, 0));
 	const say = ({ name, isBlank, volume_mL }: AdvisedPlate) =>
 		`${volume_mL} mL on ${isBlank ? 'the blank ' : ''}${name.slice(name.lastIndexOf('-'))}`;
@@ -30,13 +39,14 @@
 	aria-label="Pour several bottles"
 	onsubmit={(event) => {
 		event.preventDefault();
-		onpour(chosen.map((b) => b.id));
+		const pouredAt = new Date(now_ms()).toISOString();
+		onpour(chosen.map(({ visitId, bottle, plates }) => ({ visitId, values: pouring(bottle, plates, pouredAt) })));
 	}}
 >
 	<p class="small">
 		As many plates as the card says, with the volume that each site’s past advises. Other volumes: open the bottle.
 	</p>
-	{#each bottles as bottle (bottle.id)}
+	{#each advised as bottle (bottle.id)}
 		<label>
 			<input
 				type="checkbox"

@@ -29,7 +29,8 @@
 	import { stepOfBottle } from '$lib/core/subjects/bottle/step';
 	import { stepsOf } from '$lib/core/subjects/steps';
 	import { speaksAgainst } from '$lib/core/subjects/bottle/reception';
-	import { bottleKindWords, lidWords, receiveWords, receptionWords, sayAgainst } from '$lib/core/subjects/bottle/words';
+	import { receiveWords, receptionWords } from '$lib/core/subjects/bottle/reception-words';
+	import { bottleKindWords, lidWords, sayAgainst } from '$lib/core/subjects/bottle/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
 

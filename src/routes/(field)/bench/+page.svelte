@@ -1,21 +1,19 @@
 <script lang="ts">
 	import { limitsOf } from '$lib/core/method';
 	import { heldFor_h } from '$lib/core/custody';
-	import { receptionWords } from '$lib/core/subjects/bottle/words';
+	import { receptionWords } from '$lib/core/subjects/bottle/reception-words';
 	import { tubesOnShelf } from '$lib/core/subjects/growth-tubes/shelf';
-	import { advisedPlates, pouring } from '$lib/core/subjects/plates/pour';
 	import { bottlesToPour, bottlesToReceive, isDue, onShelf, type OnShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
-	import { fixedBottles } from '$lib/core/subjects/titration/strength';
+	import { fixedBottles } from '$lib/core/subjects/titration/fixed';
 	import { sayNext, stageWords } from '$lib/core/subjects/plates/words';
 	import { sayDuration } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
 	import FindBottle from '$lib/ui/bench/FindBottle.svelte';
 	import { simulatedThermometer } from '$lib/field/devices/thermometer-port';
-	import { keepInVisits } from '$lib/field/keep-in-visits';
+	import { keepInVisits, type InVisits } from '$lib/field/keep-in-visits';
 	import { keepReading, strikeReading } from '$lib/field/stood-warm';
 	import { deviceNow_ms } from '$lib/field/device-clock';
-	import PourSeveral from '$lib/ui/bench/PourSeveral.svelte';
 	import StoodWarm from '$lib/ui/bench/StoodWarm.svelte';
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
 	import { fieldApp } from '../field-context';
@@ -40,32 +38,23 @@
 			.toSorted((a, b) => b.held_h - a.held_h)
 	);
 	let isPouring = $state(false);
-	/** With what is advised for each: nothing is typed twice. */
+	/** Fetched when it is first opened; who was taken out stays so. */
+	let wasPouring = $state(false);
 	const toPour = $derived(
 		waiting.map(({ visit, bottle, label }) => ({
-			id: `${visit.id} ${bottle}`,
+			visitId: visit.id,
+			bottle,
 			label,
 			siteName: visit.siteName,
-			plates: advisedPlates({
-				label,
-				isBlank: visit.sheet.bottles?.[bottle]?.role === 'blank',
-				taken: Object.keys(visit.sheet.plates ?? {}),
-				usual: visit.usual,
-				limits: limitsOf(visit.card)
-			})
+			isBlank: visit.sheet.bottles?.[bottle]?.role === 'blank',
+			taken: Object.keys(visit.sheet.plates ?? {}),
+			usual: visit.usual,
+			limits: limitsOf(visit.card)
 		}))
 	);
-	async function pour(ids: readonly string[]) {
-		const pouredAt = new Date(exactly_ms()).toISOString();
-		const poured = toPour.filter((b) => ids.includes(b.id));
+	function pour(poured: InVisits) {
 		isPouring = false;
-		await keepInVisits(
-			app,
-			poured.map(({ id, plates }) => {
-				const [visitId = '', bottle = ''] = id.split(' ');
-				return { visitId, values: pouring(bottle, plates, pouredAt) };
-			})
-		);
+		void keepInVisits(app, poured);
 	}
 	const labelled = $derived(
 		shelf.visits.flatMap((v) =>
@@ -203,9 +192,13 @@
 					</li>{/each}
 			</ul>
 			{#if waiting.length > 1}
-				<details bind:open={isPouring}>
+				<details bind:open={isPouring} ontoggle={(e) => (wasPouring ||= e.currentTarget.open)}>
 					<summary>Pour several in one go</summary>
-					<PourSeveral bottles={toPour} onpour={(ids) => void pour(ids)} />
+					{#if wasPouring}
+						{#await import('$lib/ui/bench/PourSeveral.svelte') then { default: PourSeveral }}
+							<PourSeveral bottles={toPour} now_ms={exactly_ms} onpour={pour} />
+						{/await}
+					{/if}
 				</details>
 			{/if}
 		</section>

@@ -2,8 +2,9 @@ import type { Lack, Packing } from '../../custody';
 import { writeNumber } from '../../quantity';
 import { sayDuration } from '../../wording';
 import type { BranchWords } from '../branch-words';
-import type { BottleKind, lids, Reception, Technique } from './branch';
+import type { BottleKind, lids, Technique } from './branch';
 import type { Against } from './reception';
+import { receptionWords } from './reception-words';
 
 /** How a bottle was filled, in words. */
 export const techniqueWords = {
@@ -60,20 +61,6 @@ export const lidWords = {
 	leaked: 'some has leaked',
 	open: 'open, or its seal broken'
 } as const satisfies Record<(typeof lids)[number], string>;
-
-/** What whoever takes a bottle in says of it. */
-export const receptionWords = {
-	accepted: 'accepted',
-	flagged: 'accepted, with a doubt',
-	refused: 'refused'
-} as const satisfies Record<Reception, string>;
-
-/** And as the deed that it is. */
-export const receiveWords = {
-	accepted: 'Accept',
-	flagged: 'Accept with a doubt',
-	refused: 'Refuse'
-} as const satisfies Record<Reception, string>;
 
 /** What speaks against a bottle, as half a sentence: it becomes the reason where nobody writes another. */
 export function sayAgainst(against: Against): string {

@@ -4,7 +4,7 @@
 	import { hasRainedMuch } from '$lib/core/observations';
 	import { bottlesToPour, bottlesToReceive, isAllRead, onShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
-	import { fixedBottles } from '$lib/core/subjects/titration/strength';
+	import { fixedBottles } from '$lib/core/subjects/titration/fixed';
 	import { isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
 	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
