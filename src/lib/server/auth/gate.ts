@@ -44,6 +44,6 @@ async function noteFailure(key: string): Promise<void> {
 	const now = Date.now();
 	await database().execute(sql`
 		insert into rate_limit (id, key, count, last_request) values (${key}, ${key}, 1, ${now})
-		on conflict (key) do update set count = case when rate_limit.last_request > ${now - WINDOW_ms} then
-		rate_limit.count + 1 else 1 end, last_request = ${now}`);
+		on conflict (key) do update set last_request = ${now},
+			count = case when rate_limit.last_request > ${now - WINDOW_ms} then rate_limit.count + 1 else 1 end`);
 }

@@ -40,13 +40,17 @@ export async function reviewVisits(
 		ToJudge,
 		sql`
 		select r.visit_id, v.started_at, r.parameter, r.comes_from, r.value, r.qualifier, r.unit,
-			array(select f.code from flag f where f.program_id = r.program_id and f.visit_id = r.visit_id
-			and f.parameter = r.parameter) as flags
+			array(
+				select f.code from flag f
+				where f.program_id = r.program_id and f.visit_id = r.visit_id and f.parameter = r.parameter
+			) as flags
 		from result r join visit v on v.program_id = r.program_id and v.id = r.visit_id
 		where r.program_id = ${programId} and r.is_reported
-		and v.started_at < ${new Date(now_ms - REVIEWED_AFTER_days * DAY_ms).toISOString()}
-			and not exists (select 1 from flag f where f.program_id = r.program_id and f.visit_id = r.visit_id
-			and f.code = 'two-values')
+			and v.started_at < ${new Date(now_ms - REVIEWED_AFTER_days * DAY_ms).toISOString()}
+			and not exists (
+				select 1 from flag f
+				where f.program_id = r.program_id and f.visit_id = r.visit_id and f.code = 'two-values'
+			)
 		order by v.started_at, r.parameter`
 	);
 	const entries = rows.map((row) => {

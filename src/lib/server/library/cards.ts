@@ -118,8 +118,9 @@ export function keepVersion(
 /** Rounds of a card that have not begun: they go over to its next version. */
 const notBegun = (programId: string, cardId: string, now_ms: number) => sql`
 	r.program_id = ${programId} and r.refused_because is null and r.starts_at > ${new Date(now_ms).toISOString()}
-	and r.card_version_id in (select v.id from method_card_version v where v.program_id = r.program_id
-	and v.card_id = ${cardId})
+	and r.card_version_id in (
+		select v.id from method_card_version v where v.program_id = r.program_id and v.card_id = ${cardId}
+	)
 	and not exists (select 1 from visit x where x.program_id = r.program_id and x.round_id = r.id)`;
 
 /** Their names and days, to be seen before a version is kept. */

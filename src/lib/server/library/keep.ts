@@ -309,8 +309,8 @@ export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, l
 			after: written<Row>().nullable()
 		}),
 		sql`
-		select a.id, a.at, m.initials as by, a.before, a.after from audit a join member m on m.program_id = a.program_id
-		and m.id = a.by_member_id
+		select a.id, a.at, m.initials as by, a.before, a.after
+		from audit a join member m on m.program_id = a.program_id and m.id = a.by_member_id
 		where a.program_id = ${who.programId} and a.what = ${kind.name} and a.row_id = ${id}
 		order by a.at desc, a.id desc limit 50`
 	);

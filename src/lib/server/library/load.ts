@@ -111,8 +111,10 @@ async function cardRows(db: Db, programId: string): Promise<Row[]> {
 		db,
 		z.object({ id: z.string(), code: z.string(), title: z.string() }),
 		sql`
-		select c.id, c.code, (select v.body->>'title' from method_card_version v where v.program_id = c.program_id
-		and v.card_id = c.id order by v.version desc limit 1) as title
+		select c.id, c.code, (
+			select v.body->>'title' from method_card_version v
+			where v.program_id = c.program_id and v.card_id = c.id order by v.version desc limit 1
+		) as title
 		from method_card c where c.program_id = ${programId}`
 	);
 	return rows;

@@ -203,8 +203,8 @@ export function printCustodyForm(round: PaperRound): Promise<Uint8Array> {
 			),
 			{
 				text:
-					`seal number ${seals.join(', ') || LINE}    on arrival: seal whole [  ]   ice left [  ]   lids tight [ ` +
-					` ]   °C ${LINE}`,
+					`seal number ${seals.join(', ') || LINE}    on arrival: seal whole [  ]   ice left [  ]   ` +
+					`lids tight [  ]   °C ${LINE}`,
 				margin: [0, 12, 0, 0]
 			}
 		])

@@ -108,7 +108,7 @@ async function velocitiesAt(db: Db, programId: string, siteIds: readonly string[
 				where program_id = ${programId} and site_id = any(${sql.param(siteIds)}::uuid[]) and is_finished) w,
 				jsonb_each(w.sheet->'gaugings') as g, jsonb_each(g.value->'verticals') as x
 			where w.back <= ${VELOCITY_FROM_visits}
-			and 'number' in (jsonb_typeof(x.value->'velocity_m_s'), jsonb_typeof(x.value->'velocity06_m_s'))
+				and 'number' in (jsonb_typeof(x.value->'velocity_m_s'), jsonb_typeof(x.value->'velocity06_m_s'))
 		) v join site s on s.program_id = ${programId} and s.id = v.site_id group by 1 order by 1`
 	);
 	return rows.map((s) => ({ site: s.site, low_m_s: Math.max(0, s.low), high_m_s: s.high }));
@@ -125,7 +125,7 @@ async function wetFromVisits(db: Db, programId: string, { teamId, siteIds, start
 		join site s on s.program_id = v.program_id and s.id = v.site_id
 		join stream t on t.program_id = s.program_id and t.id = s.stream_id
 		where c.program_id = ${programId} and c.kind = 'drying' and v.team_id = ${teamId}
-		and c.last_at > ${isoOf(starts_ms)}
+			and c.last_at > ${isoOf(starts_ms)}
 			and not (s.id = any(${sql.param(siteIds)}::uuid[]))`
 	);
 	return rows.map((w) => ({ kit: w.label, water: w.water, dry_ms: +w.dry_at }));
@@ -141,12 +141,14 @@ async function wetFromShelf(
 		db,
 		z.object({ what: z.string(), water: z.string(), wet_on: z.string() }),
 		sql`
-		select g.what, t.name as water, g.wet_on from gear g join stream t on t.program_id = g.program_id
-		and t.id = g.wet_in
+		select g.what, t.name as water, g.wet_on
+		from gear g join stream t on t.program_id = g.program_id and t.id = g.wet_in
 		where g.program_id = ${programId} and (g.team_id = ${teamId} or g.team_id is null)
-		and (g.disinfected_on is null or g.disinfected_on < g.wet_on)
-			and not exists (select 1 from site s where s.program_id = g.program_id and s.stream_id = g.wet_in
-			and s.id = any(${sql.param(siteIds)}::uuid[]))
+			and (g.disinfected_on is null or g.disinfected_on < g.wet_on)
+			and not exists (
+				select 1 from site s
+				where s.program_id = g.program_id and s.stream_id = g.wet_in and s.id = any(${sql.param(siteIds)}::uuid[])
+			)
 		order by g.what`
 	);
 	const [where] = await rowsOf(
@@ -154,7 +156,7 @@ async function wetFromShelf(
 		z.object({ latitude: z.number().nullable() }),
 		sql`
 		select avg(latitude) as latitude from site where program_id = ${programId}
-		and id = any(${sql.param(siteIds)}::uuid[])`
+			and id = any(${sql.param(siteIds)}::uuid[])`
 	);
 	const southern = isSouthern(where ?? {});
 	return rows.map(({ what, water, wet_on }) => {
@@ -169,7 +171,7 @@ async function expiredBy(db: Db, programId: string, starts_ms: number): Promise<
 		z.object({ what: z.string(), expires_on: z.string() }),
 		sql`
 		select what, expires_on from consumable where program_id = ${programId}
-		and expires_on < ${isoOf(starts_ms).slice(0, 10)} order by expires_on`
+			and expires_on < ${isoOf(starts_ms).slice(0, 10)} order by expires_on`
 	);
 	return rows.map((o) => ({ what: o.what, expires_ms: Date.parse(o.expires_on) }));
 }

@@ -49,8 +49,8 @@ export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms
 			const now = new Date(now_ms).toISOString();
 			await tx.execute(sql`
 				insert into pack_tick (program_id, round_id, line, is_packed, at, by_member_id)
-				values (${member.programId}, ${tick.roundId}, ${tick.line}, ${tick.isPacked}, least(${tick.at}::timestamptz,
-				${now}::timestamptz), ${member.id})
+				values (${member.programId}, ${tick.roundId}, ${tick.line}, ${tick.isPacked},
+					least(${tick.at}::timestamptz, ${now}::timestamptz), ${member.id})
 				on conflict (program_id, round_id, line) do update
 				set is_packed = excluded.is_packed, by_member_id = excluded.by_member_id,
 					at = least(${tick.at}::timestamptz, greatest(${now}::timestamptz, pack_tick.at + interval '1 millisecond'))
@@ -67,7 +67,7 @@ export async function tellTicks(db: Db, member: Member, words: PackWords, now_ms
 			}),
 			sql`
 			select round_id, line, is_packed, at, by_member_id from pack_tick where program_id = ${member.programId}
-			and round_id = any(${sql.param([...there])}::uuid[])`
+				and round_id = any(${sql.param([...there])}::uuid[])`
 		);
 		return rows.map((r) => ({
 			roundId: r.round_id,

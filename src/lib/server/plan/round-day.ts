@@ -304,14 +304,14 @@ export async function learnedLengths(
 		}),
 		sql`
 		select site_id, percentile_cont(0.5) within group (order by on_site) as visit_min,
-		percentile_cont(0.5) within group (order by bottle) as bottle_min, count(*) as visits
+			percentile_cont(0.5) within group (order by bottle) as bottle_min, count(*) as visits
 		from (
 			select v.site_id, extract(epoch from (v.sheet->'leaving'->>'at')::timestamptz - v.started_at) / 60 as on_site,
 				extract(epoch from (v.sheet->'bottles'->'bacteria'->>'filledAt')::timestamptz - v.started_at) / 60 as bottle,
 				row_number() over (partition by v.site_id order by v.started_at desc) as back
 			from visit v
 			where v.program_id = ${programId} and v.site_id = any(${sql.param(siteIds)}::uuid[]) and v.is_finished
-			and v.sheet->'bottles'->'bacteria' ? 'filledAt'
+				and v.sheet->'bottles'->'bacteria' ? 'filledAt'
 		) as lately
 		where back <= ${VISITS_LEARNED_FROM} and on_site between 5 and 600 group by site_id`
 	);

@@ -40,8 +40,8 @@ export async function tripsOf(db: Db, programId: string, roundIds: readonly stri
 		join circuit c on c.program_id = r.program_id and c.id = r.circuit_id
 		join place l on l.program_id = c.program_id and l.id = c.lab_id
 		left join lateral (
-			select coalesce(b.value->>'label', 'a bottle') as label, b.value->>'filledAt' as filled from visit v cross
-			join lateral jsonb_each(v.sheet->'bottles') b
+			select coalesce(b.value->>'label', 'a bottle') as label, b.value->>'filledAt' as filled
+			from visit v cross join lateral jsonb_each(v.sheet->'bottles') b
 			where v.program_id = r.program_id and v.round_id = r.id and b.value->>'kind' = 'bacteria' and b.value ? 'filledAt'
 			order by (b.value->>'filledAt')::timestamptz limit 1
 		) f on true

@@ -101,8 +101,8 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 		EntryRow,
 		sql`
 		select id, visit_id, at, by_member_id, device, path, op, value, was, skew_ms from entry
-		where program_id = ${programId} and visit_id = ${ids} and id not in (select entry_id from entry_set_aside
-		where program_id = ${programId})`
+		where program_id = ${programId} and visit_id = ${ids}
+			and id not in (select entry_id from entry_set_aside where program_id = ${programId})`
 	);
 	const rounds = [...new Set(visits.flatMap((v) => (v.round_id === null ? [] : [v.round_id])))];
 	const trips = await tripsOf(db, programId, rounds);
@@ -182,8 +182,8 @@ async function labelsElsewhere(
 		sql`
 		select b.value->>'label' as label, s.id as site_id, s.name from visit v
 		cross join lateral jsonb_each(v.sheet->'bottles') b join site s on s.program_id = v.program_id and s.id = v.site_id
-		where v.program_id = ${programId} and b.value->>'label' =
-		any(${sql.param(labels.map((l) => String(l.value)))}::text[])
+		where v.program_id = ${programId}
+			and b.value->>'label' = any(${sql.param(labels.map((l) => String(l.value)))}::text[])
 			and v.started_at between ${new Date(Math.min(...times) - LABELS_WITHIN_days * DAY_ms).toISOString()}
 			and ${new Date(Math.max(...times) + LABELS_WITHIN_days * DAY_ms).toISOString()}`
 	);

@@ -93,7 +93,7 @@ async function refreshUsual(db: Db, programId: string, siteIds: readonly string[
 		insert into site_usual (program_id, site_id, parameter, low, high, visits)
 		select program_id, site_id, parameter, min(value), max(value), count(distinct visit_id) from result
 		where program_id = ${programId} and site_id = ${sites} and is_reported and status <> 'rejected'
-		and not is_simulated group by 1, 2, 3`);
+			and not is_simulated group by 1, 2, 3`);
 }
 
 export interface Worked {
@@ -167,15 +167,14 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 	if (results.length === 0) return;
 	await db.execute(sql`
 		insert into result (program_id, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier,
-		unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
-		select ${programId}, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier, unit,
-		uncertainty, lower, upper, readings, source, basis, status, is_simulated
-		from jsonb_to_recordset(${rows(results)})
-		as r(site_id uuid, parameter text, at timestamptz, visit_id uuid, comes_from text, way text, is_reported bool,
-		value float8,
-			qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int,
-			source result_source, basis text,
-			status review_status, is_simulated bool)`);
+			unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
+		select ${programId}, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier,
+			unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated
+		from jsonb_to_recordset(${rows(results)}) as r(
+			site_id uuid, parameter text, at timestamptz, visit_id uuid, comes_from text, way text, is_reported bool,
+			value float8, qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int,
+			source result_source, basis text, status review_status, is_simulated bool
+		)`);
 }
 
 async function writeSheets(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
@@ -195,8 +194,7 @@ async function writeSheets(db: Db, programId: string, worked: readonly Worked[])
 	if (sheets.length === 0) return;
 	await db.execute(sql`
 		update visit v set sheet = r.sheet, is_finished = r.is_finished, awaits_review = r.awaits_review,
-		conflicts = r.conflicts,
-			steps_done = r.steps_done, steps_asked = r.steps_asked
+			conflicts = r.conflicts, steps_done = r.steps_done, steps_asked = r.steps_asked
 		from jsonb_to_recordset(${rows(sheets)})
 		as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_done int, steps_asked int)
 		where v.program_id = ${programId} and v.id = r.id`);

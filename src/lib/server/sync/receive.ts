@@ -274,9 +274,9 @@ async function append(tx: Db, programId: string, entries: readonly Entry[], { no
 		z.object({ id: z.string() }),
 		sql`
 		insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at,
-		skew_ms)
+			skew_ms)
 		select ${programId}, id, ${first} + nth - 1, visit_id, at, by, device, path, op, value, was,
-		${new Date(now_ms).toISOString()}, ${skew_ms}
+			${new Date(now_ms).toISOString()}, ${skew_ms}
 		from rows from (json_to_recordset(${JSON.stringify(once)}::json)
 			as (id uuid, "visitId" uuid, at text, by uuid, device text, path text, op op, value jsonb, was uuid)
 		) with ordinality as r(id, visit_id, at, by, device, path, op, value, was, nth)

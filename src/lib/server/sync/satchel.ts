@@ -158,7 +158,7 @@ async function roundsNear(db: Db, member: Membership, now_ms: number): Promise<R
 		sql`
 		select id, name, starts_at, card_version_id, site_ids, crew_ids, quality, team_id from round
 		where program_id = ${member.programId} and refused_because is null
-		and starts_at between ${new Date(from).toISOString()} and ${new Date(to).toISOString()}
+			and starts_at between ${new Date(from).toISOString()} and ${new Date(to).toISOString()}
 			and (team_id = ${member.teamId} or ${readScope(member)} = 'all')
 		order by starts_at`
 	);
@@ -233,9 +233,11 @@ async function openEntries(
 		sql`
 		select e.id, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 		from visit v join entry e on e.program_id = v.program_id and e.visit_id = v.id
-		where v.program_id = ${member.programId} and (not v.is_finished or (v.sheet ? 'bottles'
-		and v.started_at > ${new Date(now_ms - PLATES_ms).toISOString()}::timestamptz) or v.round_id =
-		any(${sql.param(rounds.map((r) => r.id))}::uuid[])) and e.seq <= ${upTo}
+		where v.program_id = ${member.programId} and e.seq <= ${upTo} and (
+				not v.is_finished
+				or (v.sheet ? 'bottles' and v.started_at > ${new Date(now_ms - PLATES_ms).toISOString()}::timestamptz)
+				or v.round_id = any(${sql.param(rounds.map((r) => r.id))}::uuid[])
+			)
 			and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			and ${readable(member)}`
 	);

@@ -16,20 +16,21 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 	const { programId } = member;
 	// remarks and pictures are of one's own team: what another wrote there is for those who answer for all
 	const own = sql`and ${readable(member)}`;
+	const since = new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString();
 	const counted = await rowsOf(
 		db,
 		z.object({ site_id: z.string(), question: z.string(), choices: z.array(z.string()) }),
 		sql`
 		with visits as (
 			select site_id, sheet -> 'conditions' as conditions from visit
-			where program_id = ${programId} and started_at >
-			${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and sheet ? 'conditions'
+			where program_id = ${programId} and started_at > ${since} and sheet ? 'conditions'
 		), said as (
 			select v.site_id, q.key as question, c.choice from visits v cross join jsonb_each(v.conditions) q
 			cross join lateral (
 				select q.value #>> '{}' as choice where jsonb_typeof(q.value) = 'string'
-				union all select k from jsonb_object_keys(case jsonb_typeof(q.value) when 'object' then q.value else '{}'
-				end) k where q.value -> k = 'true'
+				union all
+				select k from jsonb_object_keys(case jsonb_typeof(q.value) when 'object' then q.value else '{}' end) k
+				where q.value -> k = 'true'
 			) c
 		), times as (select site_id, question, choice, count(*) as n from said group by 1, 2, 3)
 		select site_id, question, array_agg(choice order by n desc, choice) as choices from times group by 1, 2`
@@ -49,11 +50,13 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 		}),
 		sql`
 		select s.id as site_id, v.started_at, v.sheet -> 'arrival' ->> 'reason' as reason, v.sheet -> 'remarks' as remarks,
-		v.sheet -> 'conditions' as conditions from site s
-		cross join lateral (
-			select started_at, sheet from visit v where v.program_id = s.program_id and v.site_id = s.id
-			and v.is_finished ${own} order by started_at desc limit 1
-		) v where s.program_id = ${programId}`
+			v.sheet -> 'conditions' as conditions
+		from site s cross join lateral (
+			select started_at, sheet from visit v
+			where v.program_id = s.program_id and v.site_id = s.id and v.is_finished ${own}
+			order by started_at desc limit 1
+		) v
+		where s.program_id = ${programId}`
 	);
 	const last = new Map(
 		left.map((v) => [
@@ -72,12 +75,12 @@ export async function seenBefore(db: Db, member: Member, now_ms: number) {
 			sha256: z.string()
 		}),
 		sql`
-		select distinct on (v.site_id) v.site_id, p.value ->> 'sha256' as sha256 from visit v cross
-		join jsonb_each(v.sheet -> 'photos') p
+		select distinct on (v.site_id) v.site_id, p.value ->> 'sha256' as sha256
+		from visit v cross join jsonb_each(v.sheet -> 'photos') p
 		join photo held on held.program_id = v.program_id and held.sha256 = p.value ->> 'sha256'
-		where v.program_id = ${programId} and v.started_at >
-		${new Date(now_ms - YEARS_BACK * 365 * 86_400_000).toISOString()} and v.sheet ? 'photos'
-			and p.value ->> 'of' = 'photo point' ${own} order by v.site_id, v.started_at desc`
+		where v.program_id = ${programId} and v.started_at > ${since} and v.sheet ? 'photos'
+			and p.value ->> 'of' = 'photo point' ${own}
+		order by v.site_id, v.started_at desc`
 	);
 	const kept = await rowsOf(
 		db,

@@ -45,7 +45,7 @@ export async function entriesSince(
 			select e.id, e.seq, e.visit_id, e.at, e.by_member_id, e.device, e.path, e.op, e.value, e.was, e.skew_ms
 			from entry e join visit v on v.program_id = e.program_id and v.id = e.visit_id
 			where e.program_id = ${member.programId} and e.seq > ${from} and e.seq <= ${upTo}
-			and ${readable(member)} ${elsewhere(justTaken)}
+				and ${readable(member)} ${elsewhere(justTaken)}
 				and not exists (select 1 from entry_set_aside a where a.program_id = e.program_id and a.entry_id = e.id)
 			order by e.seq limit ${PAGE}
 		)

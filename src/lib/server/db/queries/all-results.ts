@@ -42,6 +42,10 @@ export interface Wanted {
 
 const AT_ONCE = 5000;
 
+const isAfter = ({ at, visit_id, parameter, comes_from }: ResultRow) => sql`
+	and (r.at, r.visit_id, r.parameter, r.comes_from)
+		> (${new Date(at).toISOString()}, ${visit_id}, ${parameter}, ${comes_from})`;
+
 /** Results in the order of time, some thousands at once, however many there are. */
 export async function* resultsOf(db: Db, programId: string, wanted: Wanted): AsyncGenerator<ResultRow[]> {
 	const { siteCodes, parameters, visitIds = [], reportedOnly, acceptedOnly } = wanted;
@@ -51,22 +55,17 @@ export async function* resultsOf(db: Db, programId: string, wanted: Wanted): Asy
 			db,
 			ResultRow,
 			sql`
-			select s.code as site, s.name as site_name, r.parameter, r.at, r.visit_id, r.comes_from, r.way, r.is_reported,
-			r.value, r.qualifier, r.unit,
+			select s.code as site, s.name as site_name, r.parameter, r.at, r.visit_id, r.comes_from, r.way,
+				r.is_reported, r.value, r.qualifier, r.unit,
 				r.uncertainty, r.lower, r.upper, r.readings, r.basis, r.status, r.is_simulated
 			from result r join site s on s.program_id = r.program_id and s.id = r.site_id
 			where r.program_id = ${programId} and r.at >= ${wanted.from.toISOString()}
-			and r.at < ${wanted.before.toISOString()}
+				and r.at < ${wanted.before.toISOString()}
 				and (${siteCodes.length === 0} or s.code = any(${sql.param([...siteCodes])}::text[]))
 				and (${parameters.length === 0} or r.parameter = any(${sql.param([...parameters])}::text[]))
 				and (${wanted.visitIds === undefined} or r.visit_id = any(${sql.param([...visitIds])}::uuid[]))
 				and (${!reportedOnly} or r.is_reported) and (${!acceptedOnly} or r.status in ('accepted', 'qualified'))
-				${
-					last !== undefined
-						? sql`and (r.at, r.visit_id, r.parameter,
-					r.comes_from) > (${new Date(last.at).toISOString()}, ${last.visit_id}, ${last.parameter}, ${last.comes_from})`
-						: sql``
-				}
+				${last === undefined ? sql`` : isAfter(last)}
 			order by r.at, r.visit_id, r.parameter, r.comes_from limit ${AT_ONCE}`
 		);
 		if (rows.length > 0) yield rows;

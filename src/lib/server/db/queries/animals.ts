@@ -79,7 +79,7 @@ export async function countersOf(
 		sql`
 		select distinct by_member_id as by from entry
 		where program_id = ${programId} and visit_id = ${visitId} and op = 'add'
-		and starts_with(path, ${tallyPath(step.id, '')})`
+			and starts_with(path, ${tallyPath(step.id, '')})`
 	);
 	return rows.map((r) => r.by);
 }

@@ -99,7 +99,7 @@ export async function latestFigures(
 		cross join lateral (
 			select value, qualifier, unit from result r
 			where r.program_id = s.program_id and r.site_id = s.id and r.parameter = p.parameter and r.is_reported
-			and ${acceptedOnly ? sql`r.status in ('accepted', 'qualified')` : sql`r.status <> 'rejected'`}
+				and ${acceptedOnly ? sql`r.status in ('accepted', 'qualified')` : sql`r.status <> 'rejected'`}
 			order by r.at desc limit 1
 		) r
 		where s.program_id = ${programId} and s.id = any(${sql.param(siteIds)}::uuid[])`

@@ -71,7 +71,7 @@ async function visitsFound(
 			where b.value->>'label' ilike ${anywhere(words)} limit 1) as label
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${member.programId}
-		and (${day}::text is null or to_char(v.started_at at time zone ${timeZone}, 'YYYY-MM-DD') = ${day})
+			and (${day}::text is null or to_char(v.started_at at time zone ${timeZone}, 'YYYY-MM-DD') = ${day})
 			and (${words === ''} or s.name ilike ${anywhere(words)} or s.code ilike ${anywhere(words)}
 				or exists (select 1 from jsonb_each(v.sheet->'bottles') b where b.value->>'label' ilike ${anywhere(words)}))
 			and ${readable(member)}
@@ -134,7 +134,7 @@ async function cardsFound(db: Db, member: Member, words: string): Promise<FoundG
 		select distinct on (c.code) c.code, v.body->>'title' as title from method_card c
 		join method_card_version v on v.program_id = c.program_id and v.card_id = c.id
 		where c.program_id = ${member.programId}
-		and (c.code ilike ${anywhere(words)} or v.body->>'title' ilike ${anywhere(words)})
+			and (c.code ilike ${anywhere(words)} or v.body->>'title' ilike ${anywhere(words)})
 		order by c.code, v.version desc limit ${MOST_EACH}`
 	);
 	return {

@@ -92,8 +92,10 @@ async function openVisitFacts(db: Db, programId: string): Promise<ProgramFacts['
 			(select max(e.received_at) from entry e where e.program_id = v.program_id and e.visit_id = v.id) as heard,
 			v.sheet->'arrival'->'waiting'->>'who' as waits, v.sheet->'arrival'->'waiting'->>'backAt' as back_at,
 			coalesce((v.sheet->'opening'->>'isOnPaper')::bool, false) as is_on_paper,
-			array(select m.name from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials
-			order by m.name) as crew
+			array(
+				select m.name from member m
+				where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.name
+			) as crew
 		from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 		where v.program_id = ${programId} and not v.is_finished order by v.started_at`
 	);
@@ -131,8 +133,8 @@ async function siteFacts(db: Db, programId: string): Promise<ProgramFacts['sites
 		select s.code, s.name, (
 				select v.started_at from visit v
 				join method_card_version m on m.program_id = v.program_id and m.id = v.card_version_id
-				where v.program_id = s.program_id and v.site_id = s.id and v.is_finished and m.body ->> 'purpose' is distinct
-				from 'scouting'
+				where v.program_id = s.program_id and v.site_id = s.id and v.is_finished
+					and m.body ->> 'purpose' is distinct from 'scouting'
 				order by v.started_at desc limit 1
 			) as last, c.least_days, c.aim_days, c.most_days
 		from site s left join spaced c on c.site_id = s.id
@@ -159,11 +161,14 @@ async function roundFacts(db: Db, programId: string, now: string, until: string)
 			is_storm: z.boolean()
 		}),
 		sql`
-		select r.id, r.name, r.starts_at, r.team_id, r.crew_ids, r.purpose = 'storm' as is_storm, array(select s.code
-		from site s where s.program_id = r.program_id and s.id = any(r.site_ids)
-		order by array_position(r.site_ids, s.id)) as sites
-		from round r where r.program_id = ${programId} and r.refused_because is null
-		and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${until}
+		select r.id, r.name, r.starts_at, r.team_id, r.crew_ids, r.purpose = 'storm' as is_storm,
+			array(
+				select s.code from site s where s.program_id = r.program_id and s.id = any(r.site_ids)
+				order by array_position(r.site_ids, s.id)
+			) as sites
+		from round r
+		where r.program_id = ${programId} and r.refused_because is null
+			and r.starts_at between ${now}::timestamptz - interval '12 hours' and ${until}
 		order by r.starts_at`
 	);
 	return rounds.map((r) => ({
@@ -226,10 +231,12 @@ async function calibrationFacts(db: Db, programId: string, now: string): Promise
 			from recent, jsonb_each(recent.readings) as p(parameter, slots), jsonb_each(p.slots) as f(slot, figure)
 			group by 1, 2
 		)
-		select i.code as instrument, u.parameter, (i.measures->u.parameter->>'calibrationDays')::float8 as limit_days,
-		u.last_used,
-			(select max(c.at) from calibration c where c.program_id = i.program_id and c.instrument_id = i.id
-			and c.parameter = u.parameter and c.passed) as last
+		select i.code as instrument, u.parameter, u.last_used,
+			(i.measures->u.parameter->>'calibrationDays')::float8 as limit_days,
+			(
+				select max(c.at) from calibration c
+				where c.program_id = i.program_id and c.instrument_id = i.id and c.parameter = u.parameter and c.passed
+			) as last
 		from used u join instrument i on i.program_id = ${programId} and i.code = u.code
 		where i.measures->u.parameter ? 'calibrationDays' order by i.code, u.parameter`
 	);

@@ -66,7 +66,7 @@ export async function seriesOf(
 		select to_timestamp(avg(extract(epoch from at))) as at, min(value) as low,
 			percentile_cont(0.5) within group (order by value) as middle, max(value) as high, count(*)::int as results
 		from result r where program_id = ${programId} and site_id = ${siteId} and parameter = ${parameter}
-		and at between ${span.from.toISOString()} and ${span.to.toISOString()}
+			and at between ${span.from.toISOString()} and ${span.to.toISOString()}
 			and status <> 'rejected' ${seen(acceptedOnly)}
 		group by width_bucket(extract(epoch from at), ${span.from.getTime() / 1000}, ${span.to.getTime() / 1000}, 200)
 		order by 1`
@@ -113,11 +113,12 @@ export async function pointsOf(
 		Point,
 		sql`
 		select r.at, r.value, r.qualifier, r.unit, r.uncertainty, r.lower, r.upper, r.is_simulated, r.way, r.status,
-		r.visit_id, q.value as discharge_m3_s from result r
+			r.visit_id, q.value as discharge_m3_s
+		from result r
 		left join result q on q.program_id = r.program_id and q.visit_id = r.visit_id and q.parameter = 'discharge'
-		and q.is_reported and q.qualifier is null and q.status <> 'rejected'
+			and q.is_reported and q.qualifier is null and q.status <> 'rejected'
 		where r.program_id = ${programId} and r.site_id = ${siteId} and r.parameter = ${parameter}
-		and r.at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
+			and r.at between ${span.from.toISOString()} and ${span.to.toISOString()} ${seen(acceptedOnly)}
 		order by r.at desc limit ${most}`
 	);
 	return rows
@@ -147,10 +148,16 @@ export async function parametersAt(
 		sql`
 		select p.parameter, a.at as first, z.at as last
 		from unnest(${sql.param([...all])}::text[]) with ordinality as p(parameter, n)
-		cross join lateral (select at from result r where program_id = ${programId} and site_id = ${siteId}
-		and parameter = p.parameter ${seen(acceptedOnly)} order by at limit 1) a
-		cross join lateral (select at from result r where program_id = ${programId} and site_id = ${siteId}
-		and parameter = p.parameter ${seen(acceptedOnly)} order by at desc limit 1) z
+		cross join lateral (
+			select at from result r
+			where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter ${seen(acceptedOnly)}
+			order by at limit 1
+		) a
+		cross join lateral (
+			select at from result r
+			where program_id = ${programId} and site_id = ${siteId} and parameter = p.parameter ${seen(acceptedOnly)}
+			order by at desc limit 1
+		) z
 		order by p.n`
 	);
 	return rows.map((r) => r);

@@ -47,16 +47,20 @@ export function readable(member: Member): SQL {
 /** Of a visit `v`: who may not judge it, where the program wants nobody of the crew to. */
 export const notJudgedBy = sql`
 	case when (select p.settings->>'whoJudges' from program p where p.id = v.program_id) = 'others'
-		then array(select m.id from member m where m.program_id = v.program_id
-		and (m.id = v.opened_by or v.sheet->'arrival'->'crew' ? m.initials))
+		then array(
+			select m.id from member m
+			where m.program_id = v.program_id and (m.id = v.opened_by or v.sheet->'arrival'->'crew' ? m.initials)
+		)
 		else '{}'::uuid[] end`;
 
 const select = sql`
-	select v.id, v.started_at, s.code, s.name, s.about, v.is_finished, v.awaits_review, v.conflicts, v.team_id,
-	v.opened_by,
+	select v.id, v.started_at, s.code, s.name, s.about, v.is_finished, v.awaits_review, v.conflicts,
+		v.team_id, v.opened_by,
 		(select count(*)::int from flag f where f.program_id = v.program_id and f.visit_id = v.id) as flags,
-		array(select m.initials from member m where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials
-		order by m.initials) as crew,
+		array(
+			select m.initials from member m
+			where m.program_id = v.program_id and v.sheet->'arrival'->'crew' ? m.initials order by m.initials
+		) as crew,
 		${notJudgedBy} as not_judged_by, c.body->>'title' as card, c.version
 	from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 	join method_card_version c on c.program_id = v.program_id and c.id = v.card_version_id`;
@@ -108,8 +112,8 @@ export async function besideInQueue(
 			db,
 			z.object({ id: z.string(), site: z.string(), started_at: instant }),
 			sql`
-			select v.id, s.name as site, v.started_at from visit v join site s on s.program_id = v.program_id
-			and s.id = v.site_id
+			select v.id, s.name as site, v.started_at
+			from visit v join site s on s.program_id = v.program_id and s.id = v.site_id
 			where v.program_id = ${programId} and v.awaits_review > 0 and v.id <> ${id} order by ${order} limit 1`
 		);
 		return rows[0] ? { id: rows[0].id, site: rows[0].site, started_ms: +rows[0].started_at } : null;
