@@ -139,8 +139,10 @@ test.describe('with no worker that keeps the application on the device', () => {
 		const pick = page.getByRole('listitem').filter({ hasText: /Tessel 2.*opened by SO/s });
 		const visit = (await pick.getByRole('link', { name: 'Open' }).first().getAttribute('href'))!;
 		const told = page.getByText(/^A part of the application did not come to this device\./);
-		await page.goto(`${visit}/arrive`);
-		await expect(told).toBeVisible();
+		for (const screen of [visit, `${visit}/arrive`, visit.replace('/sample', '/bench')]) {
+			await page.goto(screen);
+			await expect(told).toBeVisible();
+		}
 		await page.goto(`${visit}/sort`);
 		await expect(page.getByRole('list', { name: 'Compartments' })).toBeVisible();
 		await expect(told).toContainText('What you write is kept.');

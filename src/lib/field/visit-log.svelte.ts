@@ -71,10 +71,16 @@ export class VisitLog {
 	}
 
 	#working = $state.raw<Working | null>(fetched);
+	/** What works it out did not come, with no network before all was on this device. */
+	isPartLost = $state(false);
 	/** From here on the outcome is worked out; before, there is none. */
 	async workOut(): Promise<void> {
-		fetched ??= await fetchWorking();
-		this.#working = fetched;
+		try {
+			this.#working = fetched ??= await fetchWorking();
+			this.isPartLost = false;
+		} catch {
+			this.isPartLost = true;
+		}
 	}
 
 	#lastFolded: Folded = fold([]);

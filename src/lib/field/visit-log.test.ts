@@ -73,6 +73,23 @@ describe('a visit on this device', () => {
 		// fetched once: the next visit has it from the start
 		expect(logOf(stored(0, 'opening', opening())).outcome!.results).toEqual([]);
 	});
+	it('says that what works it out did not come, until it has come', async () => {
+		vi.resetModules();
+		vi.doMock('$lib/core/visit/evaluate', () => Promise.reject(new Error('no network')));
+		const { VisitLog: Anew } = await import('./visit-log.svelte');
+		const log = new Anew(
+			visitId,
+			() => packed,
+			() => NOON
+		);
+		log.entries = [stored(0, 'opening', opening())];
+		await log.workOut();
+		expect([log.isPartLost, log.outcome]).toEqual([true, null]);
+		vi.doUnmock('$lib/core/visit/evaluate');
+		await log.workOut();
+		expect(log.isPartLost).toBe(false);
+		expect(log.outcome!.results).toEqual([]);
+	});
 	it('leaves out a line that the server refused', async () => {
 		const log = logOf(
 			stored(0, 'opening', opening()),

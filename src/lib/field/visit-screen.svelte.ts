@@ -8,15 +8,16 @@ import type { SchemeSampling, SchemeScore } from '$lib/core/score-schemes';
 import { isAwaited } from '$lib/core/subjects/determination';
 import type { Flag } from '$lib/core/subjects/flags';
 import { belongsTo, kindOf, type Step } from '$lib/core/subjects/steps';
-import type { Outcome } from '$lib/core/visit';
+import { NOTHING_FOLLOWS, type Outcome } from '$lib/core/visit/outcome';
 import { mayCall } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
-import { canListen, simulatedPort, type MeterPort } from './devices/meter-port';
-import { findPosition } from './devices/position';
+import type { MeterPort } from './devices/meter-port';
 import type { FieldApp } from './field-app.svelte';
 import { keepPhoto, photoAddress } from './photos';
 import { writerIn } from './visit-writer';
 import type { VisitLog } from './visit-log.svelte';
+
+type Meters = Pick<typeof import('./devices/meter-port'), 'canListen' | 'simulatedPort'>;
 
 /** What is drawn: the lines of a moment, and the moment. */
 export interface Moment {
@@ -25,18 +26,7 @@ export interface Moment {
 }
 
 /** What follows from a sheet while it is not worked out. */
-export const notYet = (folded: Folded): Outcome => ({
-	folded,
-	determinations: [],
-	results: [],
-	gaugings: [],
-	flows: [],
-	flags: [],
-	clocks: [],
-	steps: [],
-	next: null,
-	missing: []
-});
+export const notYet = (folded: Folded): Outcome => ({ ...NOTHING_FOLLOWS, folded, steps: [], next: null });
 
 /** The state of a visit's screen at one step: what a page shows and a tool is given. */
 export class VisitScreen<RestOfRound> {
@@ -49,6 +39,8 @@ export class VisitScreen<RestOfRound> {
 		/** Codes of instruments, the one used last on this device first. */
 		readonly lastUsed: readonly string[],
 		readonly restOfRound: () => RestOfRound,
+		/** The meters that this device can hear, for a tool that listens to one. */
+		readonly meters: Meters | null,
 		/** Scores a sampling off the page's thread. */
 		readonly scoreBeside: (asked: SchemeSampling, signal: AbortSignal) => Promise<SchemeScore[]>
 	) {
@@ -143,15 +135,16 @@ export class VisitScreen<RestOfRound> {
 	/** Real meters join here. The stand-in speaks in the demo only: its figures are nobody's. */
 	#port: MeterPort | null = null;
 	meterFor(parameter: ParameterCode, rest: Rest) {
-		if (!this.satchel.program.isDemo || !canListen(parameter)) return undefined;
+		if (!this.meters || !this.satchel.program.isDemo || !this.meters.canListen(parameter)) return undefined;
 		const now_ms = () => deviceNow_ms(this.app.packed);
-		this.#port ??= simulatedPort(this.log.site?.usual ?? {}, now_ms);
+		this.#port ??= this.meters.simulatedPort(this.log.site?.usual ?? {}, now_ms);
 		return { port: this.#port, rest, now_ms };
 	}
 
 	async findPosition() {
 		const { site } = this.log;
 		if (site?.latitude == null || site.longitude == null) return null;
+		const { findPosition } = await import('./devices/position');
 		return findPosition({ latitude: site.latitude, longitude: site.longitude }, this.satchel.program.isDemo);
 	}
 	keepPhoto = (file: Blob) => keepPhoto(file, this.visitId);

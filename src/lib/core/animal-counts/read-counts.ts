@@ -1,5 +1,5 @@
 import { readDay, type FileRow } from '../library';
-import type { AnimalList } from '../macroinvertebrates';
+import { animalWords, type AnimalList } from '../macroinvertebrates';
 import { countFieldOf, type CountField, type CountMapping } from './mapping';
 
 /** One row that could be read; `code` is null where its animal is not counted here, or not known yet. */
@@ -70,7 +70,7 @@ function kindMeant(
 	if (said === '') return { code: null, isOther: false };
 	const meant = said === null ? null : animals.of(said);
 	if (meant) return { code: meant.code, isOther: true };
-	const named = animals.named(word);
+	const named = animalWords(animals).named(word);
 	return named && { code: named.taxon.code, isOther: named.isOther };
 }
 

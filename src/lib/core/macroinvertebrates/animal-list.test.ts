@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { animalList, communityOf, kindsThatCount, OwnAnimal, shippedAnimals, type AnimalList } from '.';
+import { animalList, animalWords, communityOf, kindsThatCount, OwnAnimal, shippedAnimals, type AnimalList } from '.';
 
 /** What a program says of one animal. */
 const own = (said: Partial<OwnAnimal> & Pick<OwnAnimal, 'code' | 'rank'>): OwnAnimal =>
@@ -9,7 +9,8 @@ const kindsOf = (counts: Record<string, number>, animals: AnimalList) =>
 
 describe('animals that are shipped', () => {
 	it('are found each by its own name, and no other name means two kinds', () => {
-		const { taxa, words, named } = shippedAnimals;
+		const { taxa } = shippedAnimals;
+		const { words, named } = animalWords(shippedAnimals);
 		for (const taxon of taxa) expect(named(taxon.code)).toEqual({ taxon, isOther: false });
 		for (const { word, code } of words) expect(named(word)?.taxon.code, word).toBe(code);
 		expect(new Set(words.map((w) => w.word)).size).toBe(words.length);
@@ -24,12 +25,12 @@ describe('animals that are shipped', () => {
 		['Elmidae adults', 'Elmidae', false],
 		['Gammarus spp.', 'Gammaridae', true]
 	])('%s is %s', (word, code, isOther) => {
-		expect(shippedAnimals.named(word)).toMatchObject({ taxon: { code }, isOther });
+		expect(animalWords(shippedAnimals).named(word)).toMatchObject({ taxon: { code }, isOther });
 	});
 
 	it('are asked for where several kinds are called so, or none', () => {
 		for (const word of ['stonefly', 'Betidae', '', 'larva', 'constructor'])
-			expect(shippedAnimals.named(word)).toBeNull();
+			expect(animalWords(shippedAnimals).named(word)).toBeNull();
 	});
 
 	it('know the larger groups that they belong to', () => {
@@ -61,10 +62,10 @@ describe('animals of a program’s own', () => {
 	});
 
 	it('are found by their names before a list that is shipped says otherwise', () => {
-		expect(split.named('Baetis sp.')).toMatchObject({ taxon: { code: 'Baetis' }, isOther: false });
-		expect(split.named('Baetis rhodani')).toMatchObject({ taxon: { code: 'Baetis-rhodani' } });
-		expect(split.named('Labiobaetis')).toMatchObject({ taxon: { code: 'Baetis' }, isOther: true });
-		expect(split.named('Cloeon')).toMatchObject({ taxon: { code: 'Baetidae' } });
+		expect(animalWords(split).named('Baetis sp.')).toMatchObject({ taxon: { code: 'Baetis' }, isOther: false });
+		expect(animalWords(split).named('Baetis rhodani')).toMatchObject({ taxon: { code: 'Baetis-rhodani' } });
+		expect(animalWords(split).named('Labiobaetis')).toMatchObject({ taxon: { code: 'Baetis' }, isOther: true });
+		expect(animalWords(split).named('Cloeon')).toMatchObject({ taxon: { code: 'Baetidae' } });
 	});
 
 	it('are one kind with their family, which they were perhaps called, and score once', () => {
@@ -86,7 +87,7 @@ describe('animals of a program’s own', () => {
 			own({ code: 'Bulinus', rank: 'genus', partOf: 'Planorbidae', countsAs: 'Ancylidae' })
 		]);
 		for (const word of ['Ancylidae', 'Ancylus', 'Bulinus', 'Planorbis'])
-			expect(joined.named(word)?.taxon.code, word).toBe('Planorbidae');
+			expect(animalWords(joined).named(word)?.taxon.code, word).toBe('Planorbidae');
 		expect(joined.of('Ancylidae')?.code).toBe('Planorbidae');
 		expect(joined.nameOf('Ancylidae')).toBe('lunged snail');
 		expect(joined.taxa.some((t) => t.code === 'Ancylidae' || t.code === 'Bulinus')).toBe(false);

@@ -1,14 +1,6 @@
 import { OwnAnimal } from './own-animal';
 import { taxa as shipped } from './taxa';
 import { isLargerGroup, type Taxon } from './taxon';
-import { otherNames } from './taxon-names';
-
-/** An animal as somebody's list names it: the same name as ours, or another one for it. */
-export interface NamedTaxon {
-	taxon: Taxon;
-	/** It is called otherwise here, or told no further. */
-	isOther: boolean;
-}
 
 /** The kinds of animal that a program tells apart, and what each is called by now. */
 export interface AnimalList {
@@ -22,16 +14,10 @@ export interface AnimalList {
 	nameOf: (code: string) => string;
 	/** Whether the narrower name is the wider one or a part of it. */
 	isWithin: (narrow: string, wide: string) => boolean;
-	/** The kind that a list's word means; null where it could be several, or none. A species is found by its genus. */
-	named: (word: string) => NamedTaxon | null;
-	/** All words by which a kind is found, as they are written: to offer those that are nearly the one that was asked. */
-	words: readonly { word: string; code: string }[];
+	/** What the program says of its own. */
+	own: readonly OwnAnimal[];
 }
 
-/** Letters alone, small: `Chironomidae (red)` and `chironomidae-red` are one word. */
-const bare = (text: string): string => text.toLowerCase().replace(/[^\p{L}]/gu, '');
-/** What stands beside a name and is none: how old the animal is, and that nobody could tell further. */
-const BESIDE = /\b(larvae?|nymphs?|pupae?|adults?|family|genus|spp?|indet|undet|juv)\b\.?/giu;
 /** Joined to one that was joined to another, and so on: more steps than these are a circle. */
 const MOST_JOINED = 10;
 
@@ -67,41 +53,14 @@ function listOf(own: readonly OwnAnimal[]): AnimalList {
 		known.set(code, { ...taxon, within: taxon.within.map(current), scoresAs: current(taxon.scoresAs) });
 	const of = (code: string): Taxon | null => known.get(current(code)) ?? null;
 	const taxa = besideRelatives([...known.values()].filter(({ code }) => current(code) === code));
-	const words = [
-		...taxa.map(({ code }) => ({ word: code, code })),
-		...own.flatMap(({ code, otherNames }) => [code, ...otherNames].map((word) => ({ word, code: current(code) }))),
-		...Object.entries(otherNames).flatMap(([code, names]) =>
-			names.split(', ').map((word) => ({ word, code: current(code) }))
-		)
-	];
-	const byWord = wordsOf(taxa, words);
 	return {
 		taxa,
 		of,
 		current,
 		nameOf: (code) => of(code)?.name ?? code.replaceAll('-', ' '),
 		isWithin: (narrow, wide) => current(narrow) === current(wide) || (of(narrow)?.within ?? []).includes(current(wide)),
-		named: (word) => {
-			const text = word.replaceAll(BESIDE, ' ').trim();
-			const code = byWord.get(bare(text)) ?? byWord.get(bare(text.split(/\s+/)[0] ?? ''));
-			if (code === undefined) return null;
-			return { taxon: known.get(code)!, isOther: bare(code) !== bare(text) };
-		},
-		words
+		own
 	};
-}
-
-/** Which kind each word means: names first as they are written, then what people call a kind where one alone is. */
-function wordsOf(taxa: readonly Taxon[], words: AnimalList['words']): ReadonlyMap<string, string> {
-	const byWord = new Map<string, string>();
-	const add = (word: string, code: string) => {
-		if (!byWord.has(bare(word))) byWord.set(bare(word), code);
-	};
-	for (const { word, code } of words) add(word, code);
-	const called = new Map<string, number>();
-	for (const { name } of taxa) called.set(name, (called.get(name) ?? 0) + 1);
-	for (const { name, code } of taxa) if (called.get(name) === 1) add(name, code);
-	return byWord;
 }
 
 /** A kind that is shipped, as the program calls and rates it. */

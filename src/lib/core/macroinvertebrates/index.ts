@@ -1,6 +1,7 @@
 // kinds of animal, and what a sample of them says
 export { taxa } from './taxa';
 export { animalList, shippedAnimals, type AnimalList } from './animal-list';
+export { animalWords } from './animal-words';
 export { OwnAnimal } from './own-animal';
 export { isLargerGroup, sensitivityGroups, taxonRanks, type SensitivityGroup, type Taxon } from './taxon';
 export { communityOf, kindsThatCount, scoredAs, type Community, type Kind } from './community';

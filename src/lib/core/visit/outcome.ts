@@ -39,3 +39,17 @@ export interface Outcome {
 	next: string | null;
 	missing: Missing[];
 }
+
+/** What follows from a sheet: all of an outcome but what it follows from, and how far the steps are. */
+export type Follows = Omit<Outcome, 'folded' | 'steps' | 'next'>;
+
+/** Nothing yet: of a sheet that is not worked out, or of one that may not be seen. */
+export const NOTHING_FOLLOWS: Follows = {
+	determinations: [],
+	results: [],
+	gaugings: [],
+	flows: [],
+	flags: [],
+	clocks: [],
+	missing: []
+};

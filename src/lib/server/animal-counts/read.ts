@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein';
 import { planCounts, rowsOfColumns, type CountPlan } from '../../core/animal-counts';
-import { animalList, type AnimalList } from '../../core/macroinvertebrates';
+import { animalList, animalWords, type AnimalList } from '../../core/macroinvertebrates';
 import { readCsv } from '../library/read-file';
 
 /** A large program's samples of ten years; a file with more is brought in in parts. */
@@ -37,8 +37,8 @@ export function readCounts(text: string, options: Parameters<typeof planCounts>[
 
 function nearTo(word: string, animals: AnimalList): string[] {
 	const asked = word.toLowerCase();
-	const off = animals.words
-		.map(({ word: known, code }) => ({ code, off: distance(asked, known.toLowerCase()) }))
+	const off = animalWords(animals)
+		.words.map(({ word: known, code }) => ({ code, off: distance(asked, known.toLowerCase()) }))
 		.filter((one) => one.off <= FURTHEST)
 		.sort((a, b) => a.off - b.off);
 	return [...new Set(off.map(({ code }) => code))].slice(0, NEAREST);

@@ -5,7 +5,6 @@
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import { counted } from '$lib/core/wording';
 	import { KeypadDock, setKeypadDock } from '../entry/keypad-dock.svelte';
-	import Keypad from '../entry/Keypad.svelte';
 	import type { Writer } from '../entry/writer';
 	import TitrationTool from '../subjects/titration/TitrationTool.svelte';
 
@@ -44,7 +43,9 @@
 			onstart={() => undefined}
 		/>
 		{#if dock.keys}
-			<div class="keys"><Keypad onkey={dock.keys.onkey} signs={dock.keys.signs} hasPoint={dock.keys.hasPoint} /></div>
+			<div class="keys">
+				<dock.keys.Pad onkey={dock.keys.onkey} signs={dock.keys.signs} hasPoint={dock.keys.hasPoint} />
+			</div>
 		{/if}
 	</div>
 </details>

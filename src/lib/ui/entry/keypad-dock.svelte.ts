@@ -1,4 +1,4 @@
-import { createContext } from 'svelte';
+import { createContext, type Component } from 'svelte';
 
 /** What the keys at the foot of a step are for just now. */
 export interface Keys {
@@ -11,6 +11,8 @@ export interface Keys {
 	signs: readonly string[];
 	/** Whether a number here may have decimals. */
 	hasPoint: boolean;
+	/** The keys as they are drawn: they come with the tool that needs them. */
+	Pad: Component<Pick<Keys, 'onkey' | 'signs' | 'hasPoint'>>;
 }
 
 /** What a step itself asks for next, where that is neither a figure to keep nor the way to the next step. */

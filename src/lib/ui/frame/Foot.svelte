@@ -20,7 +20,6 @@
 <script lang="ts">
 	import ListOrdered from '@lucide/svelte/icons/list-ordered';
 	import { inSentence } from '$lib/core/wording';
-	import Keypad from '../entry/Keypad.svelte';
 
 	let { dock, at, onsteps, after, isDone, clocks }: Props = $props();
 
@@ -39,7 +38,7 @@
 <footer>
 	{@render clocks()}
 	{#if keys}
-		<div class="keys"><Keypad onkey={keys.onkey} signs={keys.signs} hasPoint={keys.hasPoint} /></div>
+		<div class="keys"><keys.Pad onkey={keys.onkey} signs={keys.signs} hasPoint={keys.hasPoint} /></div>
 	{/if}
 	<div class="acts">
 		<button type="button" class="steps btn preset-outlined-surface-500" aria-haspopup="dialog" onclick={onsteps}>

@@ -8,9 +8,6 @@
 </script>
 
 <script lang="ts">
-	import PhotoPanel from '../entry/PhotoPanel.svelte';
-	import WordsField from '../entry/WordsField.svelte';
-
 	let { screen, step }: Props = $props();
 
 	const path = $derived(`remarks/${step.id}`);
@@ -24,13 +21,18 @@
 				(p) => p.compartment === undefined && (p.of === step.title || also.includes(p.of ?? ''))
 			)
 	);
+	/** The step whose remark was opened by hand. */
+	let opened = $state('');
 </script>
 
 {#key path}
-	<details open={isThere}>
+	<details open={isThere} ontoggle={(e) => e.currentTarget.open && (opened = path)}>
 		<summary>Remark, photo, sketch</summary>
-		<WordsField {writer} {path} label="What a figure does not say: whoever comes next reads it on arrival" rows={2} />
-		<PhotoPanel {screen} of={step.title} {also} />
+		{#if isThere || opened === path}
+			{#await import('./RemarkFields.svelte') then { default: RemarkFields }}
+				<RemarkFields {screen} {path} of={step.title} {also} />
+			{/await}
+		{/if}
 	</details>
 {/key}
 

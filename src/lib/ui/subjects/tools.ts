@@ -11,6 +11,10 @@ interface StepTool<T extends Tool> {
 	isBySheet?: boolean;
 	/** It needs the width of a desk where there is one. */
 	isWide?: boolean;
+	/** It shows what the round still has before it. */
+	looksAhead?: boolean;
+	/** It hears what a meter shows. */
+	listens?: boolean;
 	/** Doubts that the tool says where the hand is; `all`: every one of its own. */
 	says?: 'all' | readonly FlagCode[];
 }
@@ -23,7 +27,7 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	},
 	bottle: { load: () => import('./bottle/BottleStep.svelte') },
 	form: { load: () => import('./form/FormStep.svelte') },
-	reading: { load: () => import('./reading/ReadingStep.svelte'), says: 'all' },
+	reading: { load: () => import('./reading/ReadingStep.svelte'), listens: true, says: 'all' },
 	kit: { load: () => import('./kit/KitStep.svelte'), takesTime: true },
 	titration: { load: () => import('./titration/TitrationStep.svelte'), takesTime: true },
 	disc: { load: () => import('./disc/DiscStep.svelte'), says: 'all' },
@@ -33,7 +37,7 @@ const tools: { [T in Tool]: StepTool<T> } = {
 	net: { load: () => import('./net/NetStep.svelte'), takesTime: true, says: 'all' },
 	sampler: { load: () => import('./sampler/SamplerStep.svelte'), says: 'all' },
 	tray: { load: () => import('./tray/TrayStep.svelte'), isBySheet: true, isWide: true, says: 'all' },
-	leave: { load: () => import('./leaving/LeaveStep.svelte'), says: 'all' }
+	leave: { load: () => import('./leaving/LeaveStep.svelte'), looksAhead: true, says: 'all' }
 };
 
 /** The tool of a step, for a step whose kind is not known before. */

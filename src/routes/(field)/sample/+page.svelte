@@ -67,6 +67,7 @@
 		)?.id ?? cards[0]?.id
 	);
 	let chosenCardId = $state('');
+	let isFromPaper = $state(false);
 	const cardId = $derived(chosenCardId || usualCardId);
 	const handedTo = (visitId: string) => app.handovers.filter((e) => e.visitId === visitId).at(-1);
 	/** Whether the other sites are shown, once the person has chosen; else they are where no round is near. */
@@ -244,17 +245,19 @@
 				{/each}
 			</ul>
 		</details>
-		<details>
+		<details bind:open={isFromPaper}>
 			<summary><h2>A sheet from paper</h2></summary>
-			{#await import('$lib/ui/subjects/paper-copy/PaperStart.svelte') then { default: PaperStart }}
-				<PaperStart
-					sites={satchel.sites.filter((s) => !s.isRetired)}
-					today={isoDay(app.now_ms, satchel.program.timeZone)}
-					timeZone={satchel.program.timeZone}
-					now_ms={app.now_ms}
-					onstart={(siteId, startedAt) => void open(siteId, undefined, cardId, { startedAt })}
-				/>
-			{/await}
+			{#if isFromPaper}
+				{#await import('$lib/ui/subjects/paper-copy/PaperStart.svelte') then { default: PaperStart }}
+					<PaperStart
+						sites={satchel.sites.filter((s) => !s.isRetired)}
+						today={isoDay(app.now_ms, satchel.program.timeZone)}
+						timeZone={satchel.program.timeZone}
+						now_ms={app.now_ms}
+						onstart={(siteId, startedAt) => void open(siteId, undefined, cardId, { startedAt })}
+					/>
+				{/await}
+			{/if}
 		</details>
 		<form
 			class="label"

@@ -1,5 +1,6 @@
 import {
 	animalList,
+	animalWords,
 	isLargerGroup,
 	OwnAnimal,
 	sensitivityGroups,
@@ -32,7 +33,7 @@ function anotherAnimal(label: string, help: string): Field<string | null> {
 		read: (text) => {
 			const given = text.trim();
 			if (given === '' || CODE.test(given)) return { value: given || null };
-			return { value: shippedAnimals.named(given)?.taxon.code ?? given };
+			return { value: animalWords(shippedAnimals).named(given)?.taxon.code ?? given };
 		},
 		write: (code) => code ?? ''
 	};
@@ -139,10 +140,11 @@ export const animals = kind({
 	},
 	doubts: (row, library) => {
 		const all = listWith(row, library);
-		const taken = row.otherNames.filter((word) => all.named(word)?.taxon.code !== all.current(row.code));
+		const { named } = animalWords(all);
+		const taken = row.otherNames.filter((word) => named(word)?.taxon.code !== all.current(row.code));
 		return taken.map((word) => ({
 			field: 'otherNames',
-			why: `“${word}” means ${all.named(word)?.taxon.code ?? 'nothing'} here, and goes on to.`
+			why: `“${word}” means ${named(word)?.taxon.code ?? 'nothing'} here, and goes on to.`
 		}));
 	}
 });

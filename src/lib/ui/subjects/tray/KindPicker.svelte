@@ -15,6 +15,7 @@
 </script>
 
 <script lang="ts">
+	import { animalWords } from '$lib/core/macroinvertebrates';
 	import { knownAnimals } from '../../animals/known-animals';
 
 	let { title = 'Which kind?', isFolded = false, naming, onchoose, onnone, onclose }: Props = $props();
@@ -31,7 +32,7 @@
 	/** All by which each kind is looked for: what other lists call it too. */
 	const texts = $derived.by(() => {
 		const texts = new Map(known.list.taxa.map(({ code, name, order }) => [code, `${name} ${order}`]));
-		for (const { word, code } of known.list.words) texts.set(code, `${texts.get(code) ?? ''} ${word}`);
+		for (const { word, code } of animalWords(known.list).words) texts.set(code, `${texts.get(code) ?? ''} ${word}`);
 		return texts;
 	});
 	const found = $derived.by(() => {

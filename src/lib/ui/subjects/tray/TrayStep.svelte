@@ -1,22 +1,18 @@
 <script lang="ts">
-	import { kindsIn, lastTapIn, isUnnamed, nextUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
+	import { onMount } from 'svelte';
+	import { kindsIn, lastTapIn, nextUnnamed, tallyPath } from '$lib/core/subjects/tray/compartments';
 	import { drawnOrder, sortedSquares } from '$lib/core/subjects/tray/grid';
 	import type { StepOf } from '$lib/core/subjects/steps';
-	import { AfterPaint } from '../../after-paint.svelte';
+	import { whenPainted } from '../../after-paint.svelte';
 	import { stamp } from '../../entry/writer';
 	import { keypadDock } from '../../entry/keypad-dock.svelte';
 	import { DOUBLE_TAP_ms } from '../../frame/Foot.svelte';
 	import { knownAnimals } from '../../animals/known-animals';
 	import type { StepScreen } from '../step-screen';
-	import AddSeveral from './AddSeveral.svelte';
-	import CompartmentPhotos from './CompartmentPhotos.svelte';
-	import KindPicker from './KindPicker.svelte';
-	import NameUnknown from './NameUnknown.svelte';
 	import { namingOf } from './naming.svelte';
 	import PickClock from './PickClock.svelte';
 	import SquareGrid from './SquareGrid.svelte';
 	import TrayGrid from './TrayGrid.svelte';
-	import Vouchers from './Vouchers.svelte';
 
 	let { step, screen }: { step: StepOf<'tray'>; screen: StepScreen } = $props();
 	const known = knownAnimals();
@@ -25,10 +21,9 @@
 	const at = (place: string) => `trays/${step.id}/${place}`;
 	const tray = $derived(screen.sheet.trays?.[step.id]);
 	const kinds = $derived(kindsIn(screen.sheet, step.id, known.list));
-	/** For what is said of them: the number under the thumb comes first. */
-	const painted = new AfterPaint(() => kinds);
-	/** What follows from the numbers comes after them: a thumb needs none of it. */
-	const isWorkedOut = $derived(screen.outcome.steps.length > 0);
+	/** What no thumb waits for is fetched once the compartments are on the screen. */
+	let isPainted = $state(false);
+	onMount(() => whenPainted(() => (isPainted = true)));
 	const isCounted = $derived(step.school !== 'classes' && step.school !== 'presence');
 	/** The last tap of this hand that stands: what Undo strikes. */
 	const isOwn = (by: string) => writer.initialsOf(by) === screen.me;
@@ -48,7 +43,6 @@
 	function undo() {
 		if (lastOwn) writer.strike(tallyPath(step.id, lastOwn.code), 'one tap too many', lastOwn.entry.id);
 	}
-	const unnamed = $derived(kinds.filter((k) => isUnnamed(k.code)));
 	const naming = namingOf(
 		() => screen,
 		() => step.id
@@ -122,20 +116,22 @@
 	<SquareGrid squares={step.squares} done={sorted.map((s) => s.square)} now={square} />
 {/if}
 {#if isChoosing}
-	<KindPicker
-		{naming}
-		onnone={() => {
-			isChoosing = false;
-			if (isCounted) naming.name(unknown(), null);
-		}}
-		onchoose={step.school === 'classes'
-			? (code) => {
-					isChoosing = false;
-					if (tray?.classes?.[code] === undefined) void writer.set(at(`classes/${code}`), '1');
-				}
-			: choose}
-		onclose={() => (isChoosing = false)}
-	/>
+	{#await import('./KindPicker.svelte') then { default: KindPicker }}
+		<KindPicker
+			{naming}
+			onnone={() => {
+				isChoosing = false;
+				if (isCounted) naming.name(unknown(), null);
+			}}
+			onchoose={step.school === 'classes'
+				? (code) => {
+						isChoosing = false;
+						if (tray?.classes?.[code] === undefined) void writer.set(at(`classes/${code}`), '1');
+					}
+				: choose}
+			onclose={() => (isChoosing = false)}
+		/>
+	{/await}
 {:else}
 	<TrayGrid
 		{kinds}
@@ -159,35 +155,11 @@
 			>Undo last tap</button
 		>
 	</p>
-	{#if last}<AddSeveral code={last} onadd={(n) => void tap(last!, n)} />{/if}
 {/if}
-{#if last && !isUnnamed(last)}<CompartmentPhotos {step} code={last} {screen} />{/if}
-{#each unnamed as { code } (code)}
-	<NameUnknown stepId={step.id} {code} {screen} />
-	<CompartmentPhotos {step} {code} {screen} />
-{/each}
-{#if tray?.endedAt !== undefined && tray.countedElsewhere === undefined}
-	<p class="say ask">
-		Look at what still clings to the tray, and for a stick that walks. Everything goes back alive to where it came from,
-		but what you keep as a voucher.
-		<button
-			type="button"
-			class="btn preset-outlined-primary-500"
-			aria-pressed={tray.returned === true}
-			onclick={() =>
-				tray?.returned ? writer.strike(at('returned'), 'taken back') : void writer.set(at('returned'), true)}
-			>{tray.returned ? 'They are back in the stream' : 'Put back in the stream'}</button
-		>
-	</p>
-{/if}
-{#if painted.current.length}<Vouchers stepId={step.id} {screen} kinds={painted.current} />{/if}
-{#if painted.current.length && isWorkedOut}
-	{#await import('./TraySays.svelte') then { default: TraySays }}
-		<TraySays {step} {screen} kinds={painted.current} />
+{#if isPainted}
+	{#await import('./BelowTray.svelte') then { default: BelowTray }}
+		<BelowTray {step} {screen} {kinds} {last} onadd={isCounted ? (n) => void tap(last!, n) : null} />
 	{/await}
-{/if}
-{#if screen.flags.length}
-	{#await import('../../frame/StepDoubts.svelte') then { default: StepDoubts }}<StepDoubts {screen} />{/await}
 {/if}
 
 <style>
@@ -206,12 +178,6 @@
 	}
 	.sum button {
 		margin-left: auto;
-		min-height: 3rem;
-	}
-	.say {
-		margin: 0.5rem 0;
-	}
-	.say button {
 		min-height: 3rem;
 	}
 </style>

@@ -24,6 +24,7 @@
 	import StoodWarm from '$lib/ui/bench/StoodWarm.svelte';
 	import TitrateFixed from '$lib/ui/bench/TitrateFixed.svelte';
 	import ReadPlate from '$lib/ui/bench/ReadPlate.svelte';
+	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
 	import Doubts from '$lib/ui/logbook/Doubts.svelte';
 	import { fieldApp } from '../../field-context';
@@ -207,6 +208,8 @@
 		{#if isAllRead(sheet)}
 			<ClearAway cleared={sheet.plateClearing} bleach_min={limits.plateBleach_min} {writer} />
 		{/if}
+	{:else if log.isPartLost}
+		<PartLost />
 	{:else if log.entries && log.entries.length === 0}
 		<p class="say ask">This visit is not on this device. With a network it comes by itself.</p>
 	{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
+	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import { fieldApp } from '../../field-context';
 	import type { PageProps } from './$types';
 
@@ -27,7 +28,13 @@
 </script>
 
 <svelte:head><title>Visit · Keen Riffle</title></svelte:head>
-{#if log.entries?.length === 0}
+{#if log.isPartLost}
+	<main>
+		<h1>Not all is here</h1>
+		<PartLost />
+		<p><a href="/sample">Back to the visits kept here</a></p>
+	</main>
+{:else if log.entries?.length === 0}
 	<main>
 		<h1>This visit is not on this device</h1>
 		<p>

@@ -1,6 +1,6 @@
 import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
-import { undoubted } from '$lib/core/visit';
+import { NOTHING_FOLLOWS, undoubted } from '$lib/core/visit';
 import { typesBlind, wholeCopies } from '$lib/core/logbook';
 import { sectionUnits } from '$lib/core/subjects/gauging/units';
 import { can } from '$lib/server/access';
@@ -47,26 +47,14 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		wholeCopies(folded.entries) < BOTH &&
 		typesBlind(folded.entries, member.initials) &&
 		!url.searchParams.has('seen');
+	const seen = isBlind ? { ...outcome, ...NOTHING_FOLLOWS } : outcome;
 	return {
 		visit,
 		isBlind,
 		card: { title, version, shown, own, asRead, steps: steps.map((s) => ({ id: s.id, title: s.title })) },
-		...(isBlind
-			? {
-					sheet: {},
-					outcome: {
-						...outcome,
-						determinations: [],
-						results: [],
-						gaugings: [],
-						flows: [],
-						flags: [],
-						clocks: [],
-						missing: []
-					},
-					logbook: []
-				}
-			: { sheet: folded.sheet, outcome, logbook: logLines(folded, member.program.timeZone) }),
+		sheet: isBlind ? {} : folded.sheet,
+		outcome: seen,
+		logbook: isBlind ? [] : logLines(folded, member.program.timeZone),
 		people: await peopleOf(db, member.programId),
 		thresholds: await thresholdsOf(db, member.programId),
 		aside: await setAsideOf(db, member.programId, visit.id),
@@ -74,7 +62,7 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		mayJudge: mayJudge(member, visit.subject),
 		isOwn: can(member, 'see-queue') && !mayJudge(member, visit.subject),
 		queue: can(member, 'see-queue') ? await besideInQueue(db, member.programId, visit) : null,
-		undoubted: undoubted(outcome).length
+		undoubted: undoubted(seen).length
 	};
 };
 

@@ -9,8 +9,8 @@
 	import { notYet, VisitScreen } from '$lib/field/visit-screen.svelte';
 	import { whileVisible } from '$lib/field/while-visible';
 	import { AfterPaint, whenPainted } from '$lib/ui/after-paint.svelte';
-	import NearestClock from '$lib/ui/clocks/NearestClock.svelte';
 	import { KeypadDock, setKeypadDock } from '$lib/ui/entry/keypad-dock.svelte';
+	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import Foot from '$lib/ui/frame/Foot.svelte';
 	import Remark from '$lib/ui/frame/Remark.svelte';
 	import StepHead from '$lib/ui/frame/StepHead.svelte';
@@ -19,8 +19,6 @@
 	import type { scoreBySchemes } from '$lib/workers/score-schemes.client';
 	import { fieldApp } from '../../../field-context';
 	import FieldNote from '../../../FieldNote.svelte';
-	import Ringing from './Ringing.svelte';
-	import { roundAhead } from './round-ahead';
 	import type { PageProps } from './$types';
 
 	let { params }: PageProps = $props();
@@ -37,9 +35,6 @@
 		)
 	);
 	$effect(() => log.follow()); // reads this device's store
-	const LOST =
-		'A part of the application did not come to this device. Load the page again where there is a network; after that ' +
-		'it works without.';
 	const LOOK_EVERY_ms = 20_000;
 	const LOOK_AT_LEAST_EVERY_ms = 320_000;
 	/** Lines on this device when it last asked: where none came or went, asking can wait longer. */
@@ -52,11 +47,8 @@
 	// what the other device wrote meanwhile
 	$effect(() => whileVisible(LOOK_EVERY_ms, app.sync.look, { most_ms: LOOK_AT_LEAST_EVERY_ms, isQuiet }));
 
-	/** What works a sheet out did not come, with no network before all was on this device. */
-	let isLost = $state(false);
-	const workOut = () => void log.workOut().catch(() => (isLost = true));
 	$effect(() => {
-		if (tool && !tool.isBySheet) workOut();
+		if (tool && !tool.isBySheet) void log.workOut();
 	});
 
 	const index = $derived(log.steps.findIndex((s) => s.step.id === params.step));
@@ -76,26 +68,37 @@
 
 	const isReady = $derived(log.entries && log.drafts && outcome && app.packed && ordered && log.card);
 	/** One for each step of a visit: what a tool starts from does not change under it. */
-	const screenFor = (step: Step, lastUsed: readonly string[]) =>
+	const screenFor = (step: Step, lastUsed: readonly string[], { ahead, meters }: Partial<Parts> = {}) =>
 		new VisitScreen(
 			app,
 			log,
 			step,
 			() => ({ ...moment, outcome: outcome! }),
 			lastUsed,
-			() => roundAhead(app, log, log.folded.sheet),
+			() => ahead?.roundAhead(app, log, log.folded.sheet) ?? null,
+			meters ?? null,
 			scoreBeside
 		);
+	/** What only some tools need comes with them. */
+	interface Parts {
+		ahead: typeof import('./round-ahead') | null;
+		meters: typeof import('$lib/field/devices/meter-port') | null;
+	}
 	/** Fetched when somebody first asks for scores: a tray is begun without it. */
 	const scoreBeside: typeof scoreBySchemes = async (asked, signal) =>
 		(await import('$lib/workers/score-schemes.client')).scoreBySchemes(asked, signal);
 	const frame = $derived(isReady ? screenFor(ordered!.step, []) : undefined);
 	/** A tool and the step that it is for come together: until the next one is there, the last one keeps its own. */
 	async function toolFor(step: Step) {
-		const { load, isBySheet } = toolOf(step);
-		const [lastUsed, { default: Tool }] = await Promise.all([instrumentsLastUsed(), load()]);
-		if (isBySheet) void tick().then(() => whenPainted(workOut));
-		return { step, Tool, screen: screenFor(step, lastUsed) };
+		const { load, isBySheet, looksAhead, listens } = toolOf(step);
+		const [lastUsed, { default: Tool }, ahead, meters] = await Promise.all([
+			instrumentsLastUsed(),
+			load(),
+			looksAhead ? import('./round-ahead') : null,
+			listens ? import('$lib/field/devices/meter-port') : null
+		]);
+		if (isBySheet) void tick().then(() => whenPainted(() => void log.workOut()));
+		return { step, Tool, screen: screenFor(step, lastUsed, { ahead, meters }) };
 	}
 	/** A new satchel makes new objects of the same step: what is being typed stays. */
 	const place = $derived(ordered ? `${visitId} ${ordered.step.id}` : '');
@@ -142,8 +145,12 @@
 		<div class="run">
 			<StepList {knots} current={params.step} />
 			<main class:wide={tool?.isWide} bind:this={main}>
-				{#if isLost}<p class="say ask">{LOST} What you write is kept.</p>{/if}
-				<Ringing {app} clocks={outcome.clocks} {visitId} hrefOf={frame.hrefOf} />
+				{#if log.isPartLost}<PartLost isKept />{/if}
+				{#if outcome.steps.length}
+					{#await import('./Ringing.svelte') then { default: Ringing }}
+						<Ringing {app} clocks={outcome.clocks} {visitId} hrefOf={frame.hrefOf} />
+					{/await}
+				{/if}
 				{#if log.isBlind}<p class="say">
 						<b>From paper.</b> You see only what you type yourself; the other copy shows when yours is done.
 					</p>{/if}
@@ -182,7 +189,13 @@
 			after={after ? { title: after.title, href: frame.hrefOf(after.id) } : null}
 			{isDone}
 		>
-			{#snippet clocks()}<NearestClock clocks={outcome.clocks} now_ms={moment.now_ms} {timeZone} />{/snippet}
+			{#snippet clocks()}
+				{#if outcome.clocks.length}
+					{#await import('$lib/ui/clocks/NearestClock.svelte') then { default: NearestClock }}
+						<NearestClock clocks={outcome.clocks} now_ms={moment.now_ms} {timeZone} />
+					{/await}
+				{/if}
+			{/snippet}
 		</Foot>
 		{#if isPanelOpen}
 			{#await import('$lib/ui/frame/VisitPanel.svelte') then { default: VisitPanel }}
@@ -198,10 +211,10 @@
 				/>
 			{/await}
 		{/if}
-	{:else if isLost}
+	{:else if log.isPartLost}
 		<main class="alone">
 			<h1>{ordered?.step.title ?? 'Not all is here'}</h1>
-			<p>{LOST}</p>
+			<PartLost />
 		</main>
 	{:else if log.entries?.length === 0}
 		<main class="alone">

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { animalWords } from '$lib/core/macroinvertebrates';
 	import { animalKey } from '$lib/core/identification';
 	import { scoredAs, type Taxon } from '$lib/core/macroinvertebrates';
 	import { counted, listed } from '$lib/core/wording';
@@ -16,7 +17,7 @@
 	/** Other words by which each kind is found. */
 	const others = $derived.by(() => {
 		const others = new Map<string, string[]>(known.list.taxa.map(({ code }) => [code, []]));
-		for (const { word, code } of known.list.words) if (word !== code) others.get(code)?.push(word);
+		for (const { word, code } of animalWords(known.list).words) if (word !== code) others.get(code)?.push(word);
 		return others;
 	});
 	const otherNames = (code: string) => others.get(code) ?? [];
