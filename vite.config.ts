@@ -1,7 +1,7 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
-import { zodWithoutJsonSchema } from './scripts/zod-without-json-schema';
+import { zodWithoutJsonSchema } from './scripts/zod-without-json-schema.ts';
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), zodWithoutJsonSchema()],

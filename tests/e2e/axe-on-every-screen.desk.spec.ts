@@ -159,4 +159,11 @@ for (const size of sizes)
 		await page.getByRole('article').first().waitFor();
 		await check(page, 'plates');
 		await context.close();
+		const bench = await browser.newContext({ storageState: signedIn('bench'), viewport: size });
+		const boxes = await bench.newPage();
+		await boxes.goto('/bench');
+		await boxes.getByRole('link', { name: 'Boxes for labs' }).click();
+		await boxes.getByRole('region', { name: 'Bottles that wait' }).waitFor();
+		await check(boxes, 'boxes');
+		await bench.close();
 	});

@@ -13,6 +13,7 @@ const addresses: Record<string, string> = {
 	'/(field)/sample/[visit]/[step]': '/sample/01890000-0000-7000-8000-000000000000/arrive',
 	'/(field)/bench': '/bench',
 	'/(field)/bench/[visit]': `/bench/${crypto.randomUUID()}`,
+	'/(field)/bench/boxes': '/bench/boxes',
 	'/(field)/pack': '/pack',
 	'/(field)/pack/[round]': '/pack/01890000-0000-7000-8000-000000000000',
 	'/(public)/healthz': '/healthz',
@@ -74,8 +75,12 @@ const addresses: Record<string, string> = {
 	'/api/sync': '/api/sync',
 	'/api/satchel': '/api/satchel',
 	'/api/pack': '/api/pack',
+	'/api/boxes': '/api/boxes',
 	'/api/photos/[sha256]': `/api/photos/${'0'.repeat(64)}`
 };
+
+/** Routes that only hear what is said to them. */
+const POSTED = ['/api/sync', '/api/pack', '/api/boxes'];
 
 test('every route of the table has an address here', () => {
 	expect(Object.keys(addresses).sort()).toEqual(Object.keys(routeActions).sort());
@@ -88,8 +93,8 @@ for (const role of roles)
 		for (const [route, needs] of Object.entries(routeActions)) {
 			if (needs === 'public') continue;
 			const answer =
-				route === '/api/sync' || route === '/api/pack' || route.endsWith('/change')
-					? await context.request.post(addresses[route]!, { data: { entries: [], rounds: [], ticks: [] } })
+				POSTED.includes(route) || route.endsWith('/change')
+					? await context.request.post(addresses[route]!, { data: { entries: [], rounds: [], ticks: [], words: [] } })
 					: await context.request.get(addresses[route]!);
 			const allowed = needs === 'any-member' || can(member, needs);
 			// a visit or round that is not there is told to those who may see such; an empty change is refused in words
@@ -122,10 +127,9 @@ test.describe('without a session, or with one that has run out', () => {
 			const context = await browser.newContext({ storageState: { cookies: [...cookies], origins: [] } });
 			for (const [route, needs] of Object.entries(routeActions)) {
 				if (needs === 'public') continue;
-				const answer =
-					route === '/api/sync' || route === '/api/pack'
-						? await context.request.post(addresses[route]!, { data: {}, maxRedirects: 0 })
-						: await context.request.get(addresses[route]!, { maxRedirects: 0 });
+				const answer = POSTED.includes(route)
+					? await context.request.post(addresses[route]!, { data: {}, maxRedirects: 0 })
+					: await context.request.get(addresses[route]!, { maxRedirects: 0 });
 				expect(answer.status(), route).toBe(route.startsWith('/api/') ? 401 : 303);
 			}
 			await context.close();

@@ -1,61 +1,19 @@
 import { and, eq, like } from 'drizzle-orm';
-import { v7 } from 'uuid';
 import { describe, expect, it } from 'vitest';
 import { database } from '../../src/lib/server/db/connect';
-import { membershipsOf } from '../../src/lib/server/db/queries/members';
-import { entry, flag, place, visit } from '../../src/lib/server/db/schema';
+import { entry, flag, visit } from '../../src/lib/server/db/schema';
 import { boxesAsk } from '../../src/lib/server/shipments/ask';
 import { bottlesIn, bottlesToSend } from '../../src/lib/server/shipments/bottles';
 import { arrive, handOver, takeBack } from '../../src/lib/server/shipments/hand-over';
 import { journeyAhead } from '../../src/lib/server/shipments/journey';
 import { changeShipment, couriered, shipmentOf, startShipment, unpack } from '../../src/lib/server/shipments/shipments';
-import { aDevice, anOpening, aProgram, now_ms, send } from './a-program';
+import { now_ms } from './a-program';
+import { all, filled_ms, iso, withBottles } from './bottles-to-send';
 
 const db = database();
 const HOUR_ms = 3_600_000;
-const filled_ms = now_ms - 20 * HOUR_ms;
-const iso = (at_ms: number) => new Date(at_ms).toISOString();
-const everyDay = [0, 1, 2, 3, 4, 5, 6].map((weekday) => ({ weekday, opens_min: 0, closes_min: 1439 }));
-
-/** A program with bottles of these labels, one visit each, and a lab that a courier brings them to. */
-async function withBottles(...labels: (string | null)[]) {
-	const { members, ...program } = await aProgram();
-	const visits: string[] = [];
-	for (const label of labels) {
-		const visitId = v7();
-		visits.push(visitId);
-		const write = aDevice(members.monitor, visitId, filled_ms);
-		const { refused } = await send(members.monitor, [
-			write('opening', anOpening({ members, ...program }, filled_ms)),
-			write('bottles/nutrients/kind', 'nutrients'),
-			...(label === null ? [] : [write('bottles/nutrients/label', label)]),
-			write('bottles/nutrients/filledAt', iso(filled_ms)),
-			write('bottles/nutrients/preservedWith', 'sulphuric acid'),
-			write('bottles/nutrients/onIceAt', iso(filled_ms))
-		]);
-		expect(refused).toEqual([]);
-	}
-	const labId = v7();
-	await db.insert(place).values({
-		programId: program.programId,
-		id: labId,
-		kind: 'lab',
-		name: 'Millrace',
-		latitude: 1,
-		longitude: 1,
-		arrives: 'couriered',
-		hours: everyDay,
-		pickUps: everyDay
-	});
-	const membership = async (role: 'bench' | 'coordinator') =>
-		(await membershipsOf(db, members[role].userId)).find((m) => m.programId === program.programId)!;
-	return { ...program, members, labId, visits, who: await membership('bench') };
-}
-
-const all = (visits: readonly string[]) => visits.map((visitId) => ({ visitId, id: 'nutrients' }));
-
 async function packed(its: Awaited<ReturnType<typeof withBottles>>): Promise<string> {
-	const said = await startShipment(db, its.who, its.labId, all(its.visits), now_ms);
+	const said = await startShipment(db, its.who, { labId: its.labId, chosen: all(its.visits) }, now_ms);
 	if ('why' in said) throw new Error(said.why);
 	return said.id;
 }
@@ -79,14 +37,14 @@ describe('a box of bottles', () => {
 			['A1-260514-N', 'sulphuric acid'],
 			['B1-260514-N', 'sulphuric acid']
 		]);
-		const again = await startShipment(db, its.who, its.labId, all(its.visits), now_ms);
+		const again = await startShipment(db, its.who, { labId: its.labId, chosen: all(its.visits) }, now_ms);
 		expect(again).toEqual({ why: expect.stringContaining('in another box') as string });
 		expect((await shipmentOf(db, its.programId, id))!.code).toMatch(/^S\d{6}-1$/);
 	});
 
 	it('is packed by two people at once, and still no bottle is in two of them', async () => {
 		const its = await withBottles('A1-260514-N');
-		const start = () => startShipment(db, its.who, its.labId, all(its.visits), now_ms);
+		const start = () => startShipment(db, its.who, { labId: its.labId, chosen: all(its.visits) }, now_ms);
 		const said = await Promise.all([start(), start(), start()]);
 		expect(said.filter((s) => 'id' in s)).toHaveLength(1);
 	});
@@ -184,9 +142,9 @@ describe('a box of bottles', () => {
 		const id = await packed(its);
 		expect(await shipmentOf(db, others.programId, id)).toBeNull();
 		expect(await unpack(db, others.who, id)).toBe(false);
-		const stolen = await startShipment(db, others.who, others.labId, all(its.visits), now_ms);
+		const stolen = await startShipment(db, others.who, { labId: others.labId, chosen: all(its.visits) }, now_ms);
 		expect(stolen).toHaveProperty('why');
-		const elsewhere = await startShipment(db, others.who, its.labId, all(others.visits), now_ms);
+		const elsewhere = await startShipment(db, others.who, { labId: its.labId, chosen: all(others.visits) }, now_ms);
 		expect(elsewhere).toEqual({ why: 'Say which lab the bottles go to.' });
 	});
 

@@ -48,16 +48,19 @@ interface Sent {
 }
 let asked: { url: string; body: Sent | null }[];
 let answers: ((sent: Sent) => Response)[];
+let packed: object;
 
 beforeEach(async () => {
 	vi.resetModules(); // what is remembered of the satchel's age is of one page
 	await Promise.all([store.entries.clear(), store.packed.clear(), store.marks.clear(), store.photos.clear()]);
+	await Promise.all([store.boxes.clear(), store.boxWords.clear()]);
 	asked = [];
 	answers = [];
+	packed = satchel();
 	vi.stubGlobal('fetch', (url: string, init?: RequestInit) => {
 		const body = typeof init?.body === 'string' ? (JSON.parse(init.body) as Sent) : null;
 		asked.push({ url, body });
-		if (url === '/api/satchel') return Promise.resolve(json(satchel()));
+		if (url === '/api/satchel') return Promise.resolve(json(packed));
 		return Promise.resolve(answers.shift()?.(body!) ?? json(answered()));
 	});
 });
@@ -95,6 +98,32 @@ describe('an exchange', () => {
 		expect(await stateOf(good.id)).toBe('sent');
 		expect(await store.entries.get(bad.id)).toMatchObject({ state: 'refused', why: 'no such place' });
 		expect(await stateOf(theirs.id)).toBe('sent');
+	});
+
+	it('of whoever packs boxes hears of them with the satchel, and tells what was done to them after the lines', async () => {
+		packed = satchel({ member: { id: me, name: 'Ivo', initials: 'IQ', role: 'bench', teamId: null, mayShip: true } });
+		answers.push(
+			() => json(answered()),
+			() => json({ refused: [], known: { boxes: [], waiting: [], labs: [] } })
+		);
+		await exchangeAll();
+		expect(asked.map((a) => a.url)).toEqual(['/api/satchel', '/api/sync', '/api/boxes']);
+		asked = [];
+		const { exchangeAll: again } = await import('./exchange');
+		await again();
+		expect(asked.map((a) => a.url)).toEqual(['/api/sync']);
+		const word = { id: v7(), box: v7(), at: new Date(NOON).toISOString(), does: 'unpack' as const };
+		await store.boxWords.put({ id: word.id, memberId: me, word, why: null });
+		answers.push(
+			() => json(answered()),
+			() => json({ refused: [{ id: word.id, why: 'gone' }], known: { boxes: [], waiting: [], labs: [] } })
+		);
+		await again();
+		expect(asked.slice(1).map((a) => [a.url, a.body])).toEqual([
+			['/api/sync', expect.anything()],
+			['/api/boxes', { words: [word] }]
+		]);
+		expect(await store.boxWords.get(word.id)).toMatchObject({ why: 'gone' });
 	});
 
 	it('goes on from where the last one ended', async () => {

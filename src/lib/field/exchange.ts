@@ -29,14 +29,25 @@ let packedAt_ms = -Infinity;
  * wants said to the person.
  */
 export async function exchangeAll(): Promise<string[]> {
-	if (performance.now() - packedAt_ms > PACKED_FOR_ms) {
+	const isAnew = performance.now() - packedAt_ms > PACKED_FOR_ms;
+	if (isAnew) {
 		await refreshSatchel();
 		packedAt_ms = performance.now();
 	}
 	for (;;) {
 		const { more, notes } = await exchangeOnce();
-		if (!more) return notes;
+		if (more) continue;
+		await exchangeBoxesAfter(isAnew);
+		return notes;
 	}
+}
+
+/** Boxes follow the lines of the bottles that are in them: to be told of, and now and then to hear of. */
+async function exchangeBoxesAfter(isDue: boolean): Promise<void> {
+	const { id, mayShip } = (await store.packed.get('satchel'))?.satchel.member ?? {};
+	if (id === undefined || !mayShip) return;
+	const { exchangeBoxes, hasUntold } = await import('./boxes-exchange');
+	if (isDue || (await hasUntold(id))) await exchangeBoxes(id);
 }
 
 async function exchangeOnce(): Promise<{ more: boolean; notes: string[] }> {

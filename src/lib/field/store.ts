@@ -1,5 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { v7 } from 'uuid';
+import type { Boxes, BoxWord } from '$lib/core/custody';
+import type { JourneyAhead } from '$lib/core/interpret';
 import type { Entry } from '$lib/core/logbook';
 import type { Satchel } from '$lib/core/satchel';
 import { heldDrafts, holdDraft, letGoDraft, type Draft } from './held';
@@ -34,6 +36,21 @@ export interface Packed {
 	clockOffset_ms: number;
 }
 
+/** Boxes for labs as the server last told them to a member, with the labs that they can go to. */
+export interface KeptBoxes extends Boxes {
+	memberId: string;
+	labs: { id: string; name: string; analyses: string[]; journeys: JourneyAhead[] }[];
+}
+
+/** What was done to a box here and the server has not heard, or would not do. */
+export interface KeptBoxWord {
+	id: string;
+	memberId: string;
+	word: BoxWord;
+	/** Why it was not done, or not wholly; null while it waits to be told. */
+	why: string | null;
+}
+
 class FieldStore extends Dexie {
 	entries!: EntityTable<KeptEntry, 'id'>;
 	drafts!: EntityTable<Draft, 'key'>;
@@ -41,6 +58,8 @@ class FieldStore extends Dexie {
 	ticks!: Table<Tick, [string, string]>;
 	photos!: EntityTable<KeptPhoto, 'sha256'>;
 	marks!: Table<{ key: string; value: string }, string>;
+	boxes!: EntityTable<KeptBoxes, 'memberId'>;
+	boxWords!: EntityTable<KeptBoxWord, 'id'>;
 
 	constructor() {
 		// strict: a write is on the disk before it counts as done, so that a phone may go dark at any moment. No cache of
@@ -54,6 +73,7 @@ class FieldStore extends Dexie {
 		});
 		this.version(2).stores({ ticks: '[roundId+line], roundId' });
 		this.version(3).stores({ photos: 'sha256, state' });
+		this.version(4).stores({ boxes: 'memberId', boxWords: 'id, memberId' });
 	}
 }
 

@@ -163,6 +163,7 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/(field)/sample/[visit]/[step]': 'public',
 	'/(field)/bench': 'public',
 	'/(field)/bench/[visit]': 'public',
+	'/(field)/bench/boxes': 'public',
 	'/(field)/pack': 'public',
 	'/(field)/pack/[round]': 'public',
 	'/(office)/account': 'any-member',
@@ -222,5 +223,6 @@ export const routeActions: Record<string, Action | 'public' | 'any-member'> = {
 	'/api/sync': 'any-member',
 	'/api/satchel': 'sample',
 	'/api/pack': 'sample',
+	'/api/boxes': 'ship',
 	'/api/photos/[sha256]': 'see-visit'
 };

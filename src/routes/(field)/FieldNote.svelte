@@ -8,8 +8,8 @@
 </script>
 
 <KeptNote
-	kept={app.keptCount}
-	unsent={mine.length + app.onTheWay.ids.length}
+	kept={app.keptCount + app.untoldOfBoxes}
+	unsent={mine.length + app.onTheWay.ids.length + app.untoldOfBoxes}
 	photos={app.unsentPhotos}
 	others={app.unsent.length - mine.length}
 	refused={app.refused.map((e) => ({ id: e.id, path: e.path, value: e.value, why: e.why ?? '' }))}

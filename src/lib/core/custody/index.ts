@@ -5,6 +5,7 @@ export { labDeadline, type LabDeadline, type Trip } from './deadline';
 export { heldBeforeAnalysis, nutrientHolding_h, ruleFor, whyNotFrom, type AnalysisRule } from './analyses';
 // what leaves by courier
 export { bagsOf, isForLab, packing, tooOldAt, whatLacks, type BottleToSend, type Lack, type Packing } from './shipment';
+export { BoxWord, boxesAfter, byAge, type Box, type Boxes, type BoxWordWithout, type PackedBottle } from './boxes';
 // what stands on a bottle
 export { labelCode, readLabelCode, roundLabels, voucherCode, type BottleLabel, type SampleRole } from './labels';
 // how it is filled

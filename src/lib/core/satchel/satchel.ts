@@ -30,7 +30,12 @@ export const Satchel = z.object({
 		/** Whom to tell of what cannot wait. */
 		reportTo: z.string().default('')
 	}),
-	member: Person.extend({ role: z.string(), teamId: z.string().nullable() }),
+	member: Person.extend({
+		role: z.string(),
+		teamId: z.string().nullable(),
+		/** Packs boxes of bottles for labs. */
+		mayShip: z.boolean().default(false)
+	}),
 	people: z.array(Person),
 	team: z.array(Person),
 	sites: z.array(

@@ -26,7 +26,7 @@ export async function boxOnItsWay(tx: Db, { programId, writers, now_ms }: Cast):
 	const bottles = (await bottlesToSend(tx, programId, now_ms)).filter(
 		(b) => b.kind === 'nutrients' && Date.parse(b.filledAt!) < left_ms
 	);
-	const said = await startShipment(tx, who, lab.id, bottles, left_ms);
+	const said = await startShipment(tx, who, { labId: lab.id, chosen: bottles }, left_ms);
 	if ('why' in said) throw new RangeError(`the demo packs a box that is refused: ${said.why}`);
 	for (const step of packing) await changeShipment(tx, who, said.id, { step, isDone: true }, left_ms);
 	const refused = await handOver(

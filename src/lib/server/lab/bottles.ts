@@ -2,9 +2,9 @@ import { sql, type SQL } from 'drizzle-orm';
 import { z } from 'zod';
 import type { KnownBottle } from '../../core/lab-report';
 import type { Sheet } from '../../core/logbook';
-import type { MethodCard } from '../../core/method';
 import { preservedIn } from '../../core/subjects/bottle/held';
-import { stepOfBottle, type BottleStep } from '../../core/subjects/bottle/step';
+import { stepOfBottle } from '../../core/subjects/bottle/step';
+import type { BottleOfVisit } from '../../core/subjects/bottle/to-send';
 import { stepsOf } from '../../core/subjects/steps';
 import type { Db } from '../db/connect';
 import { cardBodies } from '../db/queries/card-bodies';
@@ -19,16 +19,6 @@ const Row = z.object({
 	id: z.string(),
 	bottle: written<BottleSheet>()
 });
-
-/** A bottle of a visit, with what its card says of it. */
-export interface BottleOfVisit {
-	visitId: string;
-	site: string;
-	id: string;
-	bottle: BottleSheet;
-	card: MethodCard;
-	step: BottleStep | undefined;
-}
 
 /** The bottles that a condition on `v`, their visit, and `b`, their id and sheet, leaves; always in the same order. */
 export async function bottlesWhere(db: Db, programId: string, which: SQL): Promise<BottleOfVisit[]> {

@@ -1,9 +1,8 @@
 import type { Content } from 'pdfmake/interfaces';
-import { bagsOf } from '../../core/custody';
+import { bagsOf, type PackedBottle } from '../../core/custody';
 import { bottleLabelWords } from '../../core/subjects/bottle/words';
 import { LINE } from '../../core/subjects/blank';
 import { counted, sayDay, sayTime } from '../../core/wording';
-import type { PackedBottle } from '../shipments/bottles';
 import { paperPage, print, ruledTable, type Letterhead } from './print';
 
 /* What leaves with a box: the custody form that goes inside its lid, and the sheet with the address for its top. */

@@ -1,21 +1,11 @@
 import { sql, type SQL } from 'drizzle-orm';
 import { z } from 'zod';
-import type { BottleToSend } from '../../core/custody';
+import { byAge, type PackedBottle } from '../../core/custody';
 import type { BottleKind } from '../../core/subjects/bottle/branch';
-import { keepsFor_h, preservedIn } from '../../core/subjects/bottle/held';
+import { asPacked, type BottleOfVisit } from '../../core/subjects/bottle/to-send';
 import type { Db } from '../db/connect';
 import { rowsOf, writtenNumber } from '../db/rows';
-import { bottlesWhere, type BottleOfVisit } from '../lab/bottles';
-
-/** A bottle of a visit as it is packed. */
-export interface PackedBottle extends BottleToSend {
-	visitId: string;
-	/** Its id in the visit's sheet. */
-	id: string;
-	site: string;
-	/** The lab has found something in it. */
-	isReported: boolean;
-}
+import { bottlesWhere } from '../lab/bottles';
 
 /** What was filled longer ago than this nobody sends any more. */
 const WITHIN = '40 days';
@@ -57,24 +47,4 @@ const inBox = (shipmentId: string): SQL =>
 	sql`exists (select 1 from shipment_bottle x where x.program_id = v.program_id
 		and x.shipment_id = ${shipmentId}::uuid and x.visit_id = v.id and x.bottle_id = b.key)`;
 
-const packed = (bottles: readonly BottleOfVisit[]): PackedBottle[] =>
-	bottles.map(asPacked).sort((a, b) => (a.filledAt ?? '').localeCompare(b.filledAt ?? ''));
-
-function asPacked({ visitId, id, site, bottle, card, step }: BottleOfVisit): PackedBottle {
-	const kind = bottle.kind ?? step?.bottle.kind ?? 'nutrients';
-	return {
-		visitId,
-		id,
-		site,
-		label: bottle.label ?? null,
-		kind,
-		filledAt: bottle.filledAt ?? null,
-		asked: step?.bottle.preserved ?? null,
-		preserved: preservedIn(bottle, step),
-		isFilterAsked: step?.bottle.isFiltered === true,
-		filteredAt: bottle.filteredAt ?? null,
-		onIceAt: bottle.onIceAt ?? null,
-		keeps_h: keepsFor_h({ ...bottle, kind }, step, card, null),
-		isReported: [bottle.reports, bottle.results].some((found) => Object.keys(found ?? {}).length > 0)
-	};
-}
+const packed = (bottles: readonly BottleOfVisit[]): PackedBottle[] => byAge(bottles.map(asPacked));

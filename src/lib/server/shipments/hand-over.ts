@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import type { PackedBottle } from '../../core/custody';
 import { sayDay, sayTime } from '../../core/wording';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
@@ -6,7 +7,7 @@ import { shipment } from '../db/schema';
 import type { Entry } from '../../core/logbook';
 import { officeEntries, officeStrikes, type OfficeLine } from '../sync/office-lines';
 import { receiveEntries } from '../sync/receive';
-import { bottlesIn, type PackedBottle } from './bottles';
+import { bottlesIn } from './bottles';
 import { journeyAhead } from './journey';
 import { couriered, shipmentOf, type Shipment } from './shipments';
 

@@ -24,3 +24,17 @@ export function journeyAhead(lab: CourieredLab, ready_ms: number, timeZone: stri
 	const better = next.stands === null ? null : straightJourneyFrom(ready, courier);
 	return { ...inTime(next), isToday: next.pickUp.day === ready.day, better: better && inTime(better) };
 }
+
+/** So many pick-ups ahead are told to a phone that may have no network until then. */
+const AHEAD = 6;
+
+/** The same by each of the next pick-ups: which of them is the next one goes by the time at which it is read. */
+export function journeysAhead(lab: CourieredLab, now_ms: number, timeZone: string): JourneyAhead[] {
+	const journeys: JourneyAhead[] = [];
+	for (let ready_ms = now_ms; journeys.length < AHEAD; ready_ms = journeys.at(-1)!.pickUp_ms + 60_000) {
+		const journey = journeyAhead(lab, ready_ms, timeZone);
+		if (journey === null) break;
+		journeys.push(journey);
+	}
+	return journeys;
+}

@@ -1,14 +1,14 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
-import type { Packing } from '../../core/custody';
+import type { PackedBottle, Packing } from '../../core/custody';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { rowsOf, writtenNumber } from '../db/rows';
 import { place, shipment, shipmentBottle } from '../db/schema';
 import { dateOfDay, dayNumber } from '../plan/local-day';
-import { bottlesToSend, type PackedBottle } from './bottles';
+import { bottlesToSend } from './bottles';
 
 const columns = {
 	id: shipment.id,
@@ -35,6 +35,15 @@ export const couriered = (db: Db, programId: string) =>
 		.where(and(eq(place.programId, programId), eq(place.kind, 'lab'), eq(place.arrives, 'couriered')))
 		.orderBy(place.name);
 export type CourieredLab = Awaited<ReturnType<typeof couriered>>[number];
+
+/** Boxes that have not come to their lab. */
+export const openShipments = (db: Db, programId: string) =>
+	db
+		.select(columns)
+		.from(shipment)
+		.innerJoin(place, ofLab)
+		.where(and(eq(shipment.programId, programId), isNull(shipment.arrivedAt)))
+		.orderBy(shipment.madeAt);
 
 /** The program's boxes: what is being packed, then what is on its way, then the newest that arrived. */
 export const shipmentsOf = (db: Db, programId: string, most: number) =>
@@ -73,14 +82,18 @@ export type Place = Pick<PackedBottle, 'visitId' | 'id'>;
 type Said = { id: string } | { why: string };
 
 /** Begins a box for a lab with bottles that wait. */
-export function startShipment(db: Db, who: Membership, labId: string, chosen: Place[], now_ms: number): Promise<Said> {
+export function startShipment(
+	db: Db,
+	who: Membership,
+	{ id = v7(), labId, chosen }: { id?: string; labId: string; chosen: readonly Place[] },
+	now_ms: number
+): Promise<Said> {
 	return db.transaction(async (tx) => {
 		await alone(tx, who.programId);
 		const labs = await couriered(tx, who.programId);
 		if (!labs.some((l) => l.id === labId)) return { why: 'Say which lab the bottles go to.' };
 		const why = await whyNotIn(tx, who.programId, chosen, now_ms);
 		if (why !== null) return { why };
-		const id = v7();
 		const day = dateOfDay(dayNumber(now_ms, who.program.timeZone));
 		const code = await nextCode(tx, who.programId, day);
 		await tx
@@ -92,7 +105,7 @@ export function startShipment(db: Db, who: Membership, labId: string, chosen: Pl
 }
 
 /** Codes and contents are given out by one at a time: a bottle is never in two boxes. */
-const alone = (tx: Db, programId: string) =>
+export const alone = (tx: Db, programId: string) =>
 	tx.execute(sql`select pg_advisory_xact_lock(hashtext(${`shipments ${programId}`}))`);
 
 /** The code of a day's next box: S260514-1. */
@@ -120,7 +133,7 @@ const put = (tx: Db, programId: string, shipmentId: string, chosen: readonly Pla
 
 const open = (who: Pick<Member, 'programId'>, id: string) =>
 	and(eq(shipment.programId, who.programId), eq(shipment.id, id), isNull(shipment.handedOverAt));
-const GONE = 'This box has left already, or is gone. Load the page again.';
+export const GONE = 'This box has left already, or is gone. Load the page again.';
 
 /** Locks a box that is still being packed for the rest of a transaction. */
 async function isOpen(tx: Db, who: Member, id: string): Promise<boolean> {
@@ -167,7 +180,7 @@ export function changeShipment(
 }
 
 /** Unpacks a box that never left: its bottles wait again. */
-export async function unpack(db: Db, who: Member, id: string): Promise<boolean> {
+export async function unpack(db: Db, who: Pick<Member, 'programId'>, id: string): Promise<boolean> {
 	const gone = await db.delete(shipment).where(open(who, id)).returning({ id: shipment.id });
 	return gone.length > 0;
 }

@@ -4,7 +4,7 @@ import { permissionMissing } from '../../core/library';
 import { limitsOf, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { checksFor } from '../../core/score-schemes';
-import { readScope } from '../access';
+import { can, readScope } from '../access';
 import type { Db } from '../db/connect';
 import { instant, rowsOf, written } from '../db/rows';
 import { flume, program, site } from '../db/schema';
@@ -77,7 +77,14 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 			dates: member.program.dates,
 			reportTo: settings!.settings.reportTo ?? ''
 		},
-		member: { id: member.id, name: member.name, initials: member.initials, role: member.role, teamId: member.teamId },
+		member: {
+			id: member.id,
+			name: member.name,
+			initials: member.initials,
+			role: member.role,
+			teamId: member.teamId,
+			mayShip: can(member, 'ship')
+		},
 		people: Object.entries(people).map(([id, person]) => ({ id, ...person })),
 		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
 		sites: await packSites(db, member, clock.now_ms),

@@ -1,18 +1,17 @@
 <!-- Bottles bag by bag: what each is, what it lacks, and whether it gets too old on the way. -->
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { bagsOf, tooOldAt, whatLacks, type BottleToSend } from '$lib/core/custody';
+	import { bagsOf, tooOldAt, whatLacks, type PackedBottle } from '$lib/core/custody';
 	import { bottleLabelWords, lackWords, sayAgainst } from '$lib/core/subjects/bottle/words';
 	import { counted, sayDay, sayTime } from '$lib/core/wording';
 
-	type Bottle = BottleToSend & { visitId: string; id: string; site: string };
 	interface Props {
-		bottles: readonly Bottle[];
+		bottles: readonly PackedBottle[];
 		/** When a box that leaves next is at the lab; null where nobody knows. */
 		arrives_ms: number | null;
 		timeZone: string;
 		/** What can be done with a bottle, before its words. */
-		deed: Snippet<[Bottle]>;
+		deed: Snippet<[PackedBottle]>;
 	}
 	let { bottles, arrives_ms, timeZone, deed }: Props = $props();
 </script>

@@ -16,6 +16,7 @@
 	import { deviceNow_ms } from '$lib/field/device-clock';
 	import StoodWarm from '$lib/ui/bench/StoodWarm.svelte';
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
+	import { whenPainted } from '$lib/ui/after-paint.svelte';
 	import { fieldApp } from '../field-context';
 	import FieldNote from '../FieldNote.svelte';
 	import NothingPacked from '../NothingPacked.svelte';
@@ -23,6 +24,11 @@
 	const app = fieldApp();
 	const shelf = new BenchShelf(() => app.packed);
 	$effect(() => shelf.follow());
+	/** What is read and poured comes first. */
+	let isPainted = $state(false);
+	$effect(() => {
+		if (app.packed) whenPainted(() => (isPainted = true));
+	});
 
 	const HOUR_ms = 3_600_000;
 	const waiting = $derived(
@@ -219,6 +225,13 @@
 					{/each}
 				</ul>
 			</section>
+		{/if}
+		{#if app.packed.satchel.member.mayShip}
+			{#if isPainted}
+				{#await import('./BoxesLink.svelte') then { default: BoxesLink }}
+					<BoxesLink {app} memberId={app.packed.satchel.member.id} {shelf} />
+				{/await}
+			{/if}
 		{/if}
 		<p class="small"><a href="/today" data-sveltekit-reload>To the office</a></p>
 	{/if}

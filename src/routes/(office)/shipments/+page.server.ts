@@ -47,7 +47,7 @@ export const actions: Actions = {
 		const started = Started.safeParse({ labId: form.get('labId'), bottles: chosenBottles(form) });
 		if (!started.success) return fail(400, { why: started.error.issues[0]!.message });
 		const { labId, bottles } = started.data;
-		const made = await startShipment(database(), locals.member!, labId, bottles, serverNow_ms());
+		const made = await startShipment(database(), locals.member!, { labId, chosen: bottles }, serverNow_ms());
 		if ('why' in made) return fail(409, made);
 		redirect(303, `/shipments/${made.id}`);
 	}

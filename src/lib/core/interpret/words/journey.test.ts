@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sayJourney, type JourneyAhead } from '..';
+import { nextJourney, sayJourney, type JourneyAhead } from '..';
 
 const at = (day: number, hour: number) => Date.UTC(2026, 4, day, hour);
 const journey = (more: Partial<JourneyAhead> = {}) =>
@@ -29,4 +29,24 @@ describe('a box’s way to its lab', () => {
 	});
 	it('knows no better day where there is none', () =>
 		expect(journey({ stands: 'shut' })).toMatch(/a lab that is shut\. No better day is in sight/));
+});
+
+describe('of a box’s ways by the next pick-ups', () => {
+	const way = (day: number): JourneyAhead => ({
+		pickUp_ms: at(day, 15),
+		arrives_ms: at(day + 2, 8),
+		by_ms: at(day + 2, 17),
+		stands: null,
+		isToday: false,
+		better: null
+	});
+	it('the next one counts, today where it is still to come', () => {
+		const next = (hour: number) => nextJourney([way(13), way(14)], at(13, hour), 'UTC');
+		expect(next(14)).toEqual({ ...way(13), isToday: true });
+		expect(next(16)).toEqual(way(14));
+		expect(nextJourney([way(13)], at(13, 16), 'UTC')).toBeNull();
+		// a day begins where the program's people are, not at Greenwich
+		expect(nextJourney([way(13)], at(13, 11), 'Pacific/Auckland')?.isToday).toBe(false);
+		expect(nextJourney([way(13)], at(13, 13), 'Pacific/Auckland')?.isToday).toBe(true);
+	});
 });

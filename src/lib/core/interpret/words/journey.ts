@@ -1,4 +1,4 @@
-import { sayDay, sayTime } from '../../wording';
+import { isoDay, sayDay, sayTime } from '../../wording';
 
 interface Stretch {
 	pickUp_ms: number;
@@ -36,3 +36,9 @@ export function sayJourney({ pickUp_ms, arrives_ms, stands, isToday, better }: J
 }
 
 const when = (at_ms: number, timeZone: string): string => `${sayDay(at_ms, timeZone)}, ${sayTime(at_ms, timeZone)}`;
+
+/** Of a box's ways by the next pick-ups, the one that it would go now; null where all that were told are past. */
+export function nextJourney(journeys: readonly JourneyAhead[], now_ms: number, timeZone: string): JourneyAhead | null {
+	const next = journeys.find((j) => j.pickUp_ms >= now_ms);
+	return next ? { ...next, isToday: isoDay(next.pickUp_ms, timeZone) === isoDay(now_ms, timeZone) } : null;
+}

@@ -74,3 +74,22 @@ export const shipmentBottle = pgTable(
 		foreignKey({ columns: [t.programId, t.visitId], foreignColumns: [visit.programId, visit.id] })
 	]
 );
+
+/**
+ * What a device said of boxes, each word once: one that is told again, because the answer was lost, does nothing. Why
+ * it could not be done stands beside it.
+ */
+export const shipmentWord = pgTable(
+	'shipment_word',
+	{
+		programId: uuid('program_id').notNull(),
+		id: uuid().notNull(),
+		heardAt: at('heard_at').notNull(),
+		byMemberId: uuid('by_member_id').notNull(),
+		refusedBecause: text('refused_because')
+	},
+	(t) => [
+		primaryKey({ columns: [t.programId, t.id] }),
+		foreignKey({ columns: [t.programId, t.byMemberId], foreignColumns: [member.programId, member.id] })
+	]
+);

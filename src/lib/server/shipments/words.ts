@@ -1,0 +1,141 @@
+import { and, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { BoxWord, type Box, type Boxes } from '../../core/custody';
+import type { JourneyAhead } from '../../core/interpret';
+import type { Db } from '../db/connect';
+import type { Membership } from '../db/queries/members';
+import { shipmentWord } from '../db/schema';
+import { bottlesIn, bottlesToSend } from './bottles';
+import { handOver, takeBack } from './hand-over';
+import { journeysAhead } from './journey';
+import { alone, changeShipment, couriered, GONE, openShipments, startShipment, unpack, type Place } from './shipments';
+
+/* Boxes are packed in cellars: what was done there is told once there is a network, and done here in its order. */
+
+export const BoxWords = z.object({ words: z.array(BoxWord).max(200, 'at most 200 words at a time') });
+
+export interface BoxLab {
+	id: string;
+	name: string;
+	analyses: readonly string[];
+	/** A box's way there by each of the next pick-ups. */
+	journeys: JourneyAhead[];
+}
+export interface KnownBoxes extends Boxes {
+	labs: BoxLab[];
+}
+
+type Refused = { id: string; why: string };
+
+/** Does what was said, each word once; answers with what could not be done, and how the boxes stand now. */
+export async function hearOfBoxes(
+	db: Db,
+	who: Membership,
+	words: readonly BoxWord[],
+	now_ms: number
+): Promise<{ refused: Refused[]; known: KnownBoxes }> {
+	const refused: Refused[] = [];
+	for (const word of words) {
+		const why = await hear(db, who, word, now_ms);
+		if (why !== null) refused.push({ id: word.id, why });
+	}
+	return { refused, known: await knownBoxes(db, who, now_ms) };
+}
+
+const hear = (db: Db, who: Membership, word: BoxWord, now_ms: number): Promise<string | null> =>
+	db.transaction(async (tx) => {
+		await alone(tx, who.programId);
+		const { refusedBecause } = shipmentWord;
+		const [before] = await tx
+			.select({ refusedBecause })
+			.from(shipmentWord)
+			.where(and(eq(shipmentWord.programId, who.programId), eq(shipmentWord.id, word.id)));
+		if (before) return before.refusedBecause;
+		const why = await done(tx, who, word, now_ms);
+		await tx.insert(shipmentWord).values({
+			programId: who.programId,
+			id: word.id,
+			heardAt: new Date(now_ms),
+			byMemberId: who.id,
+			refusedBecause: why
+		});
+		return why;
+	});
+
+/** Does it; why it could not be done, or not wholly. */
+async function done(tx: Db, who: Membership, word: BoxWord, now_ms: number): Promise<string | null> {
+	const { box } = word;
+	const at_ms = Date.parse(word.at);
+	switch (word.does) {
+		case 'start':
+			return ofThoseThatWait(tx, who, word.bottles, now_ms, (chosen) =>
+				startShipment(tx, who, { id: box, labId: word.labId, chosen }, Math.min(at_ms, now_ms))
+			);
+		case 'put-in':
+			return ofThoseThatWait(tx, who, word.bottles, now_ms, (put) => changeShipment(tx, who, box, { put }, now_ms));
+		case 'take-out':
+			return whyNot(await changeShipment(tx, who, box, { takeOut: word.bottle }, now_ms));
+		case 'pack':
+			return whyNot(await changeShipment(tx, who, box, word, now_ms));
+		case 'unpack':
+			return (await unpack(tx, who, box)) ? null : GONE;
+		case 'hand-over':
+			return whyNot(await handOver(tx, who, box, { ...word, at_ms }, now_ms));
+		case 'take-back':
+			return whyNot(await takeBack(tx, who, box, now_ms));
+	}
+}
+
+const whyNot = (said: object | null): string | null => (said && 'why' in said ? String(said.why) : null);
+
+/** Bottles were divided between two cellars: those that still wait go in, of the others it is said where they are. */
+async function ofThoseThatWait(
+	tx: Db,
+	who: Membership,
+	chosen: readonly Place[],
+	now_ms: number,
+	deed: (waiting: Place[]) => Promise<object | null>
+): Promise<string | null> {
+	const waiting = await bottlesToSend(tx, who.programId, now_ms);
+	const isWaiting = (c: Place) => waiting.some((b) => b.visitId === c.visitId && b.id === c.id);
+	const lost = chosen.filter((c) => !isWaiting(c));
+	if (lost.length === chosen.length)
+		return 'These bottles are in another box by now, or at a lab. Look again at what waits.';
+	const why = whyNot(await deed(chosen.filter(isWaiting)));
+	if (why !== null || lost.length === 0) return why;
+	const n = lost.length === 1 ? 'One of these bottles is' : `${lost.length} of these bottles are`;
+	return `${n} in another box by now, or at a lab: take out what does not stand in the list of this box.`;
+}
+
+/** Boxes that have not arrived, the bottles that wait, and where they can go. */
+async function knownBoxes(db: Db, { programId, program }: Membership, now_ms: number): Promise<KnownBoxes> {
+	const [shipments, waiting, labs] = await Promise.all([
+		openShipments(db, programId),
+		bottlesToSend(db, programId, now_ms),
+		couriered(db, programId)
+	]);
+	const boxes = await Promise.all(
+		shipments.map(async ({ id, code, labId, lab, packed, courier, seal, handedOverAt, expectedAt }): Promise<Box> => ({
+			id,
+			code,
+			labId,
+			lab,
+			packed,
+			courier,
+			seal,
+			handedOver_ms: handedOverAt && +handedOverAt,
+			expected_ms: expectedAt && +expectedAt,
+			bottles: await bottlesIn(db, programId, id)
+		}))
+	);
+	return {
+		boxes,
+		waiting,
+		labs: labs.map((lab) => ({
+			id: lab.id,
+			name: lab.name,
+			analyses: lab.analyses,
+			journeys: journeysAhead(lab, now_ms, program.timeZone)
+		}))
+	};
+}
