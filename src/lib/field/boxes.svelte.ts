@@ -53,8 +53,8 @@ export class FieldBoxes {
 	labs = $derived(this.#known?.labs ?? []);
 	/** What was done here and the server has not heard. */
 	untold = $derived(this.#words.filter((w) => w.why === null));
-	/** What it would not do, until somebody has read why. */
-	refused = $derived(this.#words.filter((w) => w.why !== null));
+	/** Why it would not do something, each reason once, until somebody has read it. */
+	refusals = $derived([...new Set(this.#words.flatMap((w) => w.why ?? []))]);
 	#now: Boxes = $derived.by(() => {
 		const { boxes, waiting } = this.#known ?? { boxes: [], waiting: [] };
 		const here = new Set(this.visits().map((v) => v.id));
@@ -80,7 +80,8 @@ export class FieldBoxes {
 		this.tell();
 		return null;
 	}
-	heard = (id: string): void => void store.boxWords.delete(id);
+	heard = (why: string): void =>
+		void store.boxWords.bulkDelete(this.#words.filter((w) => w.why === why).map((w) => w.id));
 
 	/** What is being typed stays through a reload. */
 	typed = (place: string): string => this.drafts[place] ?? '';

@@ -92,18 +92,19 @@ describe('boxes on a phone', () => {
 	it('keep what could not be done, with the reason, until it was read', async () => {
 		answer = () => ({ status: 0, body: null });
 		await boxes.say(start, NOON);
-		const [{ id: wordId } = { id: '' }] = await store.boxWords.toArray();
-		answer = () => ({ status: 200, body: { refused: [{ id: wordId, why: 'in another box' }], known: known() } });
+		await boxes.say({ does: 'unpack', box: id(100) }, NOON);
+		const refused = (await store.boxWords.toArray()).map((w) => ({ id: w.id, why: 'in another box' }));
+		answer = () => ({ status: 200, body: { refused, known: known() } });
 		await exchangeBoxes(me);
-		await vi.waitFor(() => expect(boxes.refused.map((r) => r.why)).toEqual(['in another box']));
+		await vi.waitFor(() => expect(boxes.refusals).toEqual(['in another box']));
 		expect(boxes.boxes).toEqual([]);
-		boxes.heard(wordId);
-		await vi.waitFor(() => expect(boxes.refused).toEqual([]));
+		boxes.heard('in another box');
+		await vi.waitFor(() => expect(boxes.refusals).toEqual([]));
 	});
 	it('of whoever may not pack any more keep it, with the reason', async () => {
 		answer = () => ({ status: 403, body: { message: 'Boxes are for the bench.' } });
 		await boxes.say(start, NOON);
-		await vi.waitFor(() => expect(boxes.refused.map((r) => r.why)).toEqual(['Boxes are for the bench.']));
+		await vi.waitFor(() => expect(boxes.refusals).toEqual(['Boxes are for the bench.']));
 	});
 	it('stay as they were known where the answer is none', async () => {
 		for (const body of [null, { refused: [] }, { refused: [], known: known({ boxes: [{ id: 3 }] }) }]) {

@@ -25,8 +25,8 @@ export class FieldApp {
 	readonly onTheWay = new OnTheWay();
 	refused = $state.raw<KeptEntry[]>([]);
 	keptCount = $state(0);
-	/** What was done to boxes and the server has not heard. */
-	untoldOfBoxes = $state(0);
+	/** What was done to boxes and the server has not heard: whose words they are. */
+	untoldOfBoxes = $state.raw<string[]>([]);
 	/** Photos that are only on this device so far. */
 	unsentPhotos = $state(0);
 	now_ms = $state(Date.now());
@@ -89,8 +89,8 @@ export class FieldApp {
 			liveQuery(() => store.entries.where('state').equals('refused').toArray()).subscribe(
 				(refused) => (this.refused = refused)
 			),
-			liveQuery(() => store.boxWords.filter((w) => w.why === null).count()).subscribe(
-				(count) => (this.untoldOfBoxes = count)
+			liveQuery(() => store.boxWords.filter((w) => w.why === null).toArray()).subscribe(
+				(words) => (this.untoldOfBoxes = words.map((w) => w.memberId))
 			),
 			liveQuery(() => store.photos.where('state').equals('kept').count()).subscribe(
 				(count) => (this.unsentPhotos = count)

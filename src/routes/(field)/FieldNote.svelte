@@ -4,14 +4,15 @@
 
 	let { app }: { app: FieldApp } = $props();
 
-	const mine = $derived(app.unsent.filter((e) => e.by === app.member?.id));
+	const authors = $derived([...app.unsent.map((e) => e.by), ...app.untoldOfBoxes]);
+	const mine = $derived(authors.filter((by) => by === app.member?.id).length);
 </script>
 
 <KeptNote
-	kept={app.keptCount + app.untoldOfBoxes}
-	unsent={mine.length + app.onTheWay.ids.length + app.untoldOfBoxes}
+	kept={app.keptCount + app.untoldOfBoxes.length}
+	unsent={mine + app.onTheWay.ids.length}
 	photos={app.unsentPhotos}
-	others={app.unsent.length - mine.length}
+	others={authors.length - mine}
 	refused={app.refused.map((e) => ({ id: e.id, path: e.path, value: e.value, why: e.why ?? '' }))}
 	standing={app.sync.standing}
 	notes={app.sync.notes}

@@ -133,7 +133,7 @@ const put = (tx: Db, programId: string, shipmentId: string, chosen: readonly Pla
 
 const open = (who: Pick<Member, 'programId'>, id: string) =>
 	and(eq(shipment.programId, who.programId), eq(shipment.id, id), isNull(shipment.handedOverAt));
-export const GONE = 'This box has left already, or is gone. Load the page again.';
+export const GONE = 'This box has left already, or is gone. Look again at the boxes.';
 
 /** Locks a box that is still being packed for the rest of a transaction. */
 async function isOpen(tx: Db, who: Member, id: string): Promise<boolean> {

@@ -69,7 +69,7 @@ async function done(tx: Db, who: Membership, word: BoxWord, now_ms: number): Pro
 	switch (word.does) {
 		case 'start':
 			return ofThoseThatWait(tx, who, word.bottles, now_ms, (chosen) =>
-				startShipment(tx, who, { id: box, labId: word.labId, chosen }, Math.min(at_ms, now_ms))
+				startShipment(tx, who, { id: box, labId: word.labId, chosen }, packedAt_ms(at_ms, now_ms))
 			);
 		case 'put-in':
 			return ofThoseThatWait(tx, who, word.bottles, now_ms, (put) => changeShipment(tx, who, box, { put }, now_ms));
@@ -85,6 +85,11 @@ async function done(tx: Db, who: Membership, word: BoxWord, now_ms: number): Pro
 			return whyNot(await takeBack(tx, who, box, now_ms));
 	}
 }
+
+/** A box is named by the day on which it was packed; a clock that is weeks off, or ahead, does not name it. */
+const packedAt_ms = (at_ms: number, now_ms: number): number =>
+	at_ms <= now_ms && at_ms > now_ms - TOLD_WITHIN_ms ? at_ms : now_ms;
+const TOLD_WITHIN_ms = 21 * 86_400_000;
 
 const whyNot = (said: object | null): string | null => (said && 'why' in said ? String(said.why) : null);
 

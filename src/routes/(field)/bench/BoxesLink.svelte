@@ -35,7 +35,7 @@
 		<span>{asks.length ? asks.join(', ') : 'No bottle waits for a box.'}</span>
 		<a class="btn preset-outlined-primary-500" href="/bench/boxes">Boxes for labs</a>
 	</p>
-	{#each boxes.refused as { id, why } (id)}<p class="say ask" role="alert">{why}</p>{/each}
+	{#each boxes.refusals as why (why)}<p class="say ask" role="alert">{why}</p>{/each}
 </section>
 
 <style>

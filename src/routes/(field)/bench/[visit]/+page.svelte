@@ -28,7 +28,7 @@
 	import MeansNow from '$lib/ui/frame/MeansNow.svelte';
 	import Doubts from '$lib/ui/logbook/Doubts.svelte';
 	import { fieldApp } from '../../field-context';
-	import FieldNote from '../../FieldNote.svelte';
+	import Head from '../Head.svelte';
 	import type { PageProps } from './$types';
 
 	let { params }: PageProps = $props();
@@ -109,11 +109,7 @@
 
 <svelte:head><title>Bottles and plates of {log.site?.name ?? ''} · Keen Riffle</title></svelte:head>
 
-<header class="top">
-	<a class="back" href="/bench" aria-label="Bench">‹</a>
-	<div><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></div>
-	<FieldNote {app} />
-</header>
+<Head {app}><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></Head>
 <main>
 	<h1>Bottles and plates</h1>
 	{#if log.entries && log.drafts && log.card && limits && app.packed && log.outcome}
@@ -225,29 +221,6 @@
 	.came {
 		display: grid;
 		gap: 0.75rem;
-	}
-	.top {
-		display: flex;
-		align-items: center;
-		gap: 0.75rem;
-		padding: 0.375rem 0.75rem;
-		background: var(--paper-2);
-		border-bottom: 1px solid var(--rule);
-	}
-	.top div {
-		flex: 1;
-	}
-	.top small {
-		display: block;
-	}
-	.back {
-		min-width: 3rem;
-		min-height: 3rem;
-		display: grid;
-		place-items: center;
-		font-size: 1.5rem;
-		text-decoration: none;
-		color: var(--ink);
 	}
 	main {
 		display: grid;

@@ -9,7 +9,7 @@
 	import BottleRows from '$lib/ui/shipments/BottleRows.svelte';
 	import PackBox from '$lib/ui/shipments/PackBox.svelte';
 	import { fieldApp } from '../../field-context';
-	import FieldNote from '../../FieldNote.svelte';
+	import Head from '../Head.svelte';
 	import NothingPacked from '../../NothingPacked.svelte';
 
 	const app = fieldApp();
@@ -65,11 +65,7 @@
 
 <svelte:head><title>Boxes for labs · Keen Riffle</title></svelte:head>
 
-<header class="top">
-	<a class="back" href="/bench" aria-label="Bench">‹</a>
-	<h1>Boxes for labs</h1>
-	<FieldNote {app} />
-</header>
+<Head {app}><h1>Boxes for labs</h1></Head>
 <main>
 	{#if !app.isOpen}
 		<p>Opening …</p>
@@ -78,10 +74,10 @@
 	{:else if !app.packed.satchel.member.mayShip}
 		<p>Boxes are packed by whoever works at the bench, and by the coordinator.</p>
 	{:else}
-		{#each boxes.refused as { id, why: reason } (id)}
+		{#each boxes.refusals as reason (reason)}
 			<p class="say ask" role="alert">
 				{reason}
-				<button class="btn preset-outlined-surface-500" onclick={() => boxes.heard(id)}>OK</button>
+				<button class="btn preset-outlined-surface-500" onclick={() => boxes.heard(reason)}>OK</button>
 			</p>
 		{/each}
 		{#if boxes.untold.length}
@@ -143,26 +139,6 @@
 </main>
 
 <style>
-	.top {
-		display: flex;
-		align-items: center;
-		gap: 0.75rem;
-		padding: 0.375rem 0.75rem;
-		background: var(--paper-2);
-		border-bottom: 1px solid var(--rule);
-	}
-	.top h1 {
-		flex: 1;
-	}
-	.back {
-		min-width: 3rem;
-		min-height: 3rem;
-		display: grid;
-		place-items: center;
-		font-size: 1.5rem;
-		text-decoration: none;
-		color: var(--ink);
-	}
 	main {
 		display: grid;
 		gap: 1.25rem;
