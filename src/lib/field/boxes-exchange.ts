@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { packing } from '$lib/core/custody';
 import { bottleKinds, preservatives } from '$lib/core/subjects/bottle/branch';
-import { store, type KeptBoxWord } from './store';
+import { store, untoldBy, type KeptBoxWord } from './store';
 
 const Bottle = z.object({
 	visitId: z.string(),
@@ -49,14 +49,6 @@ const Answer = z.object({
 const Refusal = z.object({ message: z.string() });
 
 const AT_ONCE = 200;
-
-/** What this member did to boxes and the server has not heard. */
-const untoldBy = (memberId: string) =>
-	store.boxWords
-		.where('memberId')
-		.equals(memberId)
-		.filter((w) => w.why === null);
-export const hasUntold = async (memberId: string): Promise<boolean> => (await untoldBy(memberId).count()) > 0;
 
 let underWay: Promise<void> = Promise.resolve();
 

@@ -3,7 +3,7 @@ import { Entry } from '$lib/core/logbook';
 import { Satchel } from '$lib/core/satchel';
 import { deviceNow_ms } from './device-clock';
 import { fetchPhotos, keptPhotos, sendPhotos } from './photos';
-import { store, type KeptEntry, type Packed } from './store';
+import { store, untoldBy, type KeptEntry, type Packed } from './store';
 
 const Answer = z.object({
 	accepted: z.array(z.string()),
@@ -29,25 +29,24 @@ let packedAt_ms = -Infinity;
  * wants said to the person.
  */
 export async function exchangeAll(): Promise<string[]> {
-	const isAnew = performance.now() - packedAt_ms > PACKED_FOR_ms;
-	if (isAnew) {
+	if (performance.now() - packedAt_ms > PACKED_FOR_ms) {
 		await refreshSatchel();
 		packedAt_ms = performance.now();
 	}
 	for (;;) {
 		const { more, notes } = await exchangeOnce();
 		if (more) continue;
-		await exchangeBoxesAfter(isAnew);
+		await tellOfBoxes();
 		return notes;
 	}
 }
 
-/** Boxes follow the lines of the bottles that are in them: to be told of, and now and then to hear of. */
-async function exchangeBoxesAfter(isDue: boolean): Promise<void> {
-	const { id, mayShip } = (await store.packed.get('satchel'))?.satchel.member ?? {};
-	if (id === undefined || !mayShip) return;
-	const { exchangeBoxes, hasUntold } = await import('./boxes-exchange');
-	if (isDue || (await hasUntold(id))) await exchangeBoxes(id);
+/** What was done to boxes follows the lines of the bottles that are in them; the bench's own pages hear of boxes. */
+async function tellOfBoxes(): Promise<void> {
+	const id = (await store.packed.get('satchel'))?.satchel.member.id;
+	if (id === undefined || (await untoldBy(id).count()) === 0) return;
+	const { exchangeBoxes } = await import('./boxes-exchange');
+	await exchangeBoxes(id);
 }
 
 async function exchangeOnce(): Promise<{ more: boolean; notes: string[] }> {

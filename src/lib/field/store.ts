@@ -79,6 +79,13 @@ class FieldStore extends Dexie {
 
 export const store = new FieldStore();
 
+/** What this member did to boxes and the server has not heard. */
+export const untoldBy = (memberId: string) =>
+	store.boxWords
+		.where('memberId')
+		.equals(memberId)
+		.filter((w) => w.why === null);
+
 /** This device's name in the logbook: made once, the same for all its tabs. */
 export async function deviceName(): Promise<string> {
 	return store.transaction('rw', store.marks, async () => {
