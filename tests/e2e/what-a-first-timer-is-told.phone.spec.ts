@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { fullVisit, measure, tap } from './a-visit';
 import { keep, packField, signedIn } from './application';
 
@@ -131,14 +131,55 @@ for (const screen of ['/sample', '/bench'])
 test.describe('with no worker that keeps the application on the device', () => {
 	test.use({ serviceWorkers: 'block' });
 
-	test('a part that did not come is told, with what to do; a tray can be counted without it', async ({ page }) => {
+	const fileOf = (part: string): string => {
 		const built = readFileSync('.svelte-kit/output/client/.vite/manifest.json', 'utf8');
-		const { file } = (JSON.parse(built) as Record<string, { file: string }>)['src/lib/core/visit/evaluate.ts']!;
-		await page.route(`**/${file}`, (route) => route.abort());
+		const scripts = Object.values(JSON.parse(built) as Record<string, { file: string; name?: string }>);
+		const [found, other] = scripts.filter((s) => s.name === part && s.file.endsWith('.js'));
+		if (!found || other) throw new Error(`not one script is named ${part}`);
+		return found.file;
+	};
+	const theVisit = async (page: Page): Promise<string> => {
 		await page.goto('/sample');
 		const pick = page.getByRole('listitem').filter({ hasText: /Tessel 2.*opened by SO/s });
-		const visit = (await pick.getByRole('link', { name: 'Open' }).first().getAttribute('href'))!;
-		const told = page.getByText(/^A part of the application did not come to this device\./);
+		return (await pick.getByRole('link', { name: 'Open' }).first().getAttribute('href'))!;
+	};
+	const toldOn = (page: Page) => page.getByText(/^A part of the application did not come to this device\./);
+
+	for (const [what, part, open] of [
+		['kinds of animals', 'KindPicker', 'Another kind'],
+		['steps', 'VisitPanel', 'Who']
+	] as const)
+		test(`${what} that did not come are told where they were asked for; what is there stays`, async ({ page }) => {
+			const file = fileOf(part);
+			await page.route(`**/${file}`, (route) => route.abort());
+			await page.goto(`${await theVisit(page)}/sort`);
+			const tray = page.getByRole('list', { name: 'Compartments' });
+			await expect(tray.getByRole('button').nth(2)).toBeVisible();
+			const kinds = await tray.getByRole('button').count();
+			await page.getByRole('button', { name: open, exact: true }).click();
+			await expect(toldOn(page)).toContainText('What you write is kept.');
+			await expect(tray.getByRole('button')).toHaveCount(kinds);
+			await page.unroute(`**/${file}`);
+			await page.reload();
+			await page.getByRole('button', { name: open, exact: true }).click();
+			await expect(page.getByRole('searchbox').or(page.getByRole('dialog')).first()).toBeVisible();
+			await expect(toldOn(page)).toHaveCount(0);
+		});
+
+	test('that a part did not come is said until it was read', async ({ page }) => {
+		await page.route(`**/${fileOf('VisitPanel')}`, (route) => route.abort());
+		await page.goto(`${await theVisit(page)}/arrive`);
+		await page.getByRole('button', { name: 'Who', exact: true }).click();
+		await expect(toldOn(page)).toBeVisible();
+		await page.getByRole('button', { name: 'OK', exact: true }).click();
+		await expect(toldOn(page)).toHaveCount(0);
+	});
+
+	test('a part that did not come is told, with what to do; a tray can be counted without it', async ({ page }) => {
+		const file = fileOf('evaluate');
+		await page.route(`**/${file}`, (route) => route.abort());
+		const visit = await theVisit(page);
+		const told = toldOn(page);
 		for (const screen of [visit, `${visit}/arrive`, visit.replace('/sample', '/bench')]) {
 			await page.goto(screen);
 			await expect(told).toBeVisible();

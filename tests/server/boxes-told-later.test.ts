@@ -104,9 +104,26 @@ describe('what was done to a box where no network was', () => {
 		expect((await hear(its)).known.boxes.map((b) => b.id)).toEqual([box]);
 	});
 
+	it('that cannot be read is refused by itself too, and changes nothing', async () => {
+		const its = await withBottles('A');
+		const box = v7();
+		const { refused, known } = await hear(
+			its,
+			begun(its, box),
+			{ ...word(box, { does: 'unpack' }), does: 'burn' } as unknown as BoxWord,
+			{ ...word(box, { does: 'unpack' }), box: 'x' },
+			word(box, { does: 'pack', step: 'ice', isDone: true })
+		);
+		expect(refused.map((r) => r.why)).toEqual([
+			expect.stringMatching(/^The server does not understand .* \(does: /),
+			expect.stringMatching(/^The server does not understand .* \(box: /)
+		]);
+		expect(known.boxes).toMatchObject([{ id: box, packed: ['ice'] }]);
+	});
+
 	it('must be as a box takes it', () => {
 		const why = (words: unknown) => BoxWords.safeParse({ words }).error?.issues[0]?.message;
-		expect(why([{ ...word(v7(), { does: 'unpack' }), box: 'x' }])).toBeDefined();
+		expect(why([{ does: 'unpack', id: 'x' }])).toBeDefined();
 		expect(why(Array.from({ length: 201 }, () => word(v7(), { does: 'unpack' })))).toBe('at most 200 words at a time');
 		expect(why('all')).toBeDefined();
 	});

@@ -1,50 +1,10 @@
 import { z } from 'zod';
-import { packing } from '$lib/core/custody';
-import { bottleKinds, preservatives } from '$lib/core/subjects/bottle/branch';
-import { store, untoldBy, type KeptBoxWord } from './store';
+import { KnownBoxes } from '$lib/core/custody';
+import { BOXES_TYPED, keepDraft, store, untoldBy, type KeptBoxWord } from './store';
 
-const Bottle = z.object({
-	visitId: z.string(),
-	id: z.string(),
-	site: z.string(),
-	label: z.string().nullable(),
-	kind: z.enum(bottleKinds),
-	filledAt: z.string().nullable(),
-	asked: z.enum(preservatives).nullable(),
-	preserved: z.enum(preservatives).nullable(),
-	isFilterAsked: z.boolean(),
-	filteredAt: z.string().nullable(),
-	onIceAt: z.string().nullable(),
-	keeps_h: z.number(),
-	isReported: z.boolean()
-});
-const KnownBox = z.object({
-	id: z.string(),
-	code: z.string().nullable(),
-	labId: z.string(),
-	lab: z.string(),
-	packed: z.array(z.enum(packing)),
-	courier: z.string(),
-	seal: z.string(),
-	handedOver_ms: z.number().nullable(),
-	expected_ms: z.number().nullable(),
-	bottles: z.array(Bottle)
-});
-const Stretch = z.object({
-	pickUp_ms: z.number(),
-	arrives_ms: z.number(),
-	by_ms: z.number(),
-	stands: z.enum(['weekend', 'shut']).nullable()
-});
-const Lab = z.object({
-	id: z.string(),
-	name: z.string(),
-	analyses: z.array(z.string()),
-	journeys: z.array(Stretch.extend({ isToday: z.boolean(), better: Stretch.nullable() }))
-});
 const Answer = z.object({
 	refused: z.array(z.object({ id: z.string(), why: z.string() })),
-	known: z.object({ boxes: z.array(KnownBox), waiting: z.array(Bottle), labs: z.array(Lab) })
+	known: KnownBoxes
 });
 const Refusal = z.object({ message: z.string() });
 
@@ -79,7 +39,21 @@ async function tellAndHear(memberId: string): Promise<void> {
 		await store.boxWords.bulkPut(words.flatMap((w) => (why.has(w.id) ? [{ ...w, why: why.get(w.id)! }] : [])));
 		await store.boxes.put({ ...known, memberId });
 	});
+	await letGoOfTyped();
 	if (words.length === AT_ONCE) await tellAndHear(memberId);
+}
+
+/** What was typed about a box stays until it is heard that the box has left: what is refused need not be typed anew. */
+async function letGoOfTyped(): Promise<void> {
+	const [told, untold] = await Promise.all([
+		store.boxes.toArray(),
+		store.boxWords.filter((w) => w.why === null).toArray()
+	]);
+	const packing = told.flatMap(({ boxes }) => boxes.filter((b) => b.handedOver_ms === null).map((b) => b.id));
+	const open = [...packing, ...untold.map((w) => w.word.box)];
+	const typed = await store.drafts.where('key').startsWith(`${BOXES_TYPED} `).primaryKeys();
+	const over = typed.filter((key) => !open.some((box) => key.startsWith(`${BOXES_TYPED} ${box} `)));
+	await Promise.all(over.map((key) => keepDraft(key, '')));
 }
 
 /** Who may not pack boxes any more keeps what was done, with the reason. */

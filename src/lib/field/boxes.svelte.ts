@@ -6,12 +6,10 @@ import { stepOfBottle } from '$lib/core/subjects/bottle/step';
 import { stepsOf } from '$lib/core/subjects/steps';
 import { exchangeBoxes } from './boxes-exchange';
 import type { BenchVisit } from './bench-shelf.svelte';
-import { draftsOf, keepDraft, store, type KeptBoxes, type KeptBoxWord } from './store';
+import { BOXES_TYPED, draftKey, draftsOf, keepDraft, store, type KeptBoxes, type KeptBoxWord } from './store';
 import { whileVisible } from './while-visible';
 
 const EVERY_ms = 30_000;
-/** Where what is being typed about boxes is kept among what is typed about visits. */
-const DRAFTS = 'boxes';
 
 /**
  * Boxes for labs as this device knows them: what the server last said, what was filled on this device and has not been
@@ -36,7 +34,7 @@ export class FieldBoxes {
 		const watched = [
 			liveQuery(() => store.boxes.get(this.memberId)).subscribe((known) => (this.#known = known ?? null)),
 			liveQuery(mine).subscribe((words) => (this.#words = words)),
-			liveQuery(() => draftsOf(DRAFTS)).subscribe((drafts) => (this.drafts = drafts))
+			liveQuery(() => draftsOf(BOXES_TYPED)).subscribe((drafts) => (this.drafts = drafts))
 		];
 		// what others did meanwhile; what was done here is told with the lines that are sent
 		const hear = () => void exchangeBoxes(this.memberId).catch(() => undefined);
@@ -87,7 +85,7 @@ export class FieldBoxes {
 	typed = (place: string): string => this.drafts[place] ?? '';
 	type(place: string, text: string): void {
 		this.drafts = { ...this.drafts, [place]: text };
-		void keepDraft(`${DRAFTS} ${place}`, text);
+		void keepDraft(draftKey(BOXES_TYPED, place), text);
 	}
 }
 

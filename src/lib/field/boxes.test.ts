@@ -40,7 +40,7 @@ beforeEach(async () => {
 	vi.stubGlobal('addEventListener', () => undefined);
 	vi.stubGlobal('removeEventListener', () => undefined);
 	vi.stubGlobal('document', { visibilityState: 'hidden', addEventListener() {}, removeEventListener() {} });
-	await Promise.all([store.boxes.clear(), store.boxWords.clear(), store.entries.clear()]);
+	await Promise.all([store.boxes.clear(), store.boxWords.clear(), store.entries.clear(), store.drafts.clear()]);
 	told = [];
 	answer = () => ({ status: 200, body: { refused: [], known: known() } });
 	vi.stubGlobal('fetch', (_: string, { body }: { body: string }) => {
@@ -105,6 +105,25 @@ describe('boxes on a phone', () => {
 		answer = () => ({ status: 403, body: { message: 'Boxes are for the bench.' } });
 		await boxes.say(start, NOON);
 		await vi.waitFor(() => expect(boxes.refusals).toEqual(['Boxes are for the bench.']));
+	});
+	it('let go of what was typed about one when its hand-over was heard, not when it was refused', async () => {
+		const box = { id: id(100), code: 'S1', labId: lab.id, lab: lab.name, packed: [], bottles: [], expected_ms: null };
+		let handedOver_ms: number | null = null;
+		const stands = () => known({ boxes: [{ ...box, courier: '', seal: '', handedOver_ms }] });
+		boxes.type(`${id(100)} courier`, 'Fell and Moor');
+		boxes.type(`${id(101)} courier`, 'of a box that is gone');
+		answer = () => ({ status: 0, body: null });
+		await boxes.say({ does: 'hand-over', box: id(100), courier: 'Fell and Moor', seal: '' }, NOON);
+		const typed = async () => (await store.drafts.toArray()).map((d) => d.text);
+		await vi.waitFor(async () => expect(await typed()).toHaveLength(2));
+		const refused = (await store.boxWords.toArray()).map((w) => ({ id: w.id, why: 'filled after that' }));
+		answer = () => ({ status: 200, body: { refused, known: stands() } });
+		await exchangeBoxes(me);
+		expect(await typed()).toEqual(['Fell and Moor']);
+		handedOver_ms = NOON;
+		answer = () => ({ status: 200, body: { refused: [], known: stands() } });
+		await exchangeBoxes(me);
+		expect(await typed()).toEqual([]);
 	});
 	it('stay as they were known where the answer is none', async () => {
 		for (const body of [null, { refused: [] }, { refused: [], known: known({ boxes: [{ id: 3 }] }) }]) {

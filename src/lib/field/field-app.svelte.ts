@@ -29,6 +29,9 @@ export class FieldApp {
 	untoldOfBoxes = $state.raw<string[]>([]);
 	/** Photos that are only on this device so far. */
 	unsentPhotos = $state(0);
+	/** Something was opened whose part of the application was not on this device and did not come. */
+	isPartLost = $state(false);
+	partLostRead = () => (this.isPartLost = false);
 	now_ms = $state(Date.now());
 	readonly newVersion = new NewVersion();
 	readonly sync = new SyncClient();
@@ -98,6 +101,8 @@ export class FieldApp {
 			liveQuery(() => store.entries.count()).subscribe((count) => (this.keptCount = count))
 		];
 		const stopClock = this.alarms.start();
+		const lost = () => (this.isPartLost = true);
+		addEventListener(PART_LOST, lost);
 		let stopSync = () => {};
 		let isStopped = false;
 		// the screen comes first: what only writing and sending need is loaded once there is something to see
@@ -116,6 +121,7 @@ export class FieldApp {
 		return () => {
 			isStopped = true;
 			for (const w of watching) w.unsubscribe();
+			removeEventListener(PART_LOST, lost);
 			stopClock();
 			stopSync();
 		};
@@ -173,6 +179,9 @@ const recording = () => (loaded ??= import('./record'));
 
 const readBounds = () =>
 	store.entries.where('path').anyOf('opening', 'leaving/at', 'bottles/bacteria/filledAt').toArray();
+
+/** What the bundler's loader of parts says when one of them cannot be fetched. */
+const PART_LOST = 'vite:preloadError';
 
 const LONGEST_FRAME_ms = 250;
 /**

@@ -1,7 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import { v7 } from 'uuid';
-import type { Boxes, BoxWord } from '$lib/core/custody';
-import type { JourneyAhead } from '$lib/core/interpret';
+import type { BoxWord, KnownBoxes } from '$lib/core/custody';
 import type { Entry } from '$lib/core/logbook';
 import type { Satchel } from '$lib/core/satchel';
 import { heldDrafts, holdDraft, letGoDraft, type Draft } from './held';
@@ -36,10 +35,9 @@ export interface Packed {
 	clockOffset_ms: number;
 }
 
-/** Boxes for labs as the server last told them to a member, with the labs that they can go to. */
-export interface KeptBoxes extends Boxes {
+/** Boxes for labs as the server last told them to a member. */
+export interface KeptBoxes extends KnownBoxes {
 	memberId: string;
-	labs: { id: string; name: string; analyses: string[]; journeys: JourneyAhead[] }[];
 }
 
 /** What was done to a box here and the server has not heard, or would not do. */
@@ -96,6 +94,9 @@ export async function deviceName(): Promise<string> {
 		return value;
 	});
 }
+
+/** Where what is being typed about boxes is kept among what is typed about visits. */
+export const BOXES_TYPED = 'boxes';
 
 export const draftKey = (visitId: string, path: string): string => `${visitId} ${path}`;
 

@@ -1,39 +1,8 @@
 import { z } from 'zod';
 import { Instant, SheetId } from '../leaf';
-import { packing, type BottleToSend, type Packing } from './shipment';
+import { packing, type Box, type Boxes, type PackedBottle } from './known-boxes';
 
-/** A bottle of a visit as it is packed. */
-export interface PackedBottle extends BottleToSend {
-	visitId: string;
-	/** Its id in the visit's sheet. */
-	id: string;
-	site: string;
-	/** The lab has found something in it. */
-	isReported: boolean;
-}
 type Place = Pick<PackedBottle, 'visitId' | 'id'>;
-
-/** A box that has not come to its lab yet. */
-export interface Box {
-	id: string;
-	/** What stands on it; null until the server has given it a code. */
-	code: string | null;
-	labId: string;
-	lab: string;
-	packed: Packing[];
-	courier: string;
-	seal: string;
-	handedOver_ms: number | null;
-	/** Until when it ought to be there; null where nobody knows. */
-	expected_ms: number | null;
-	bottles: PackedBottle[];
-}
-
-/** Boxes, and the bottles that no box has yet. */
-export interface Boxes {
-	boxes: Box[];
-	waiting: PackedBottle[];
-}
 
 const Uuid = z.uuid().toLowerCase();
 const Bottle = z.strictObject({ visitId: Uuid, id: SheetId });

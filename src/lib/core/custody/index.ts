@@ -4,8 +4,17 @@ export { labDeadline, type LabDeadline, type Trip } from './deadline';
 // what a bottle can give
 export { heldBeforeAnalysis, nutrientHolding_h, ruleFor, whyNotFrom, type AnalysisRule } from './analyses';
 // what leaves by courier
-export { bagsOf, isForLab, packing, tooOldAt, whatLacks, type BottleToSend, type Lack, type Packing } from './shipment';
-export { BoxWord, boxesAfter, byAge, type Box, type Boxes, type BoxWordWithout, type PackedBottle } from './boxes';
+export { bagsOf, isForLab, tooOldAt, whatLacks, type BottleToSend, type Lack } from './shipment';
+export {
+	KnownBoxes,
+	packing,
+	type Box,
+	type Boxes,
+	type JourneyAhead,
+	type PackedBottle,
+	type Packing
+} from './known-boxes';
+export { BoxWord, boxesAfter, byAge, type BoxWordWithout } from './boxes';
 // what stands on a bottle
 export { labelCode, readLabelCode, roundLabels, voucherCode, type BottleLabel, type SampleRole } from './labels';
 // how it is filled

@@ -1,22 +1,10 @@
 import type { BottleKind, Preservative } from '../subjects/bottle/branch';
 import type { Against } from '../subjects/bottle/reception';
 import { heldFor_h } from './holding';
+import type { PackedBottle } from './known-boxes';
 
 /** What is known of a bottle that is to be sent to a lab. */
-export interface BottleToSend {
-	label: string | null;
-	kind: BottleKind;
-	filledAt: string | null;
-	/** What its card wants in it, and what is in it. */
-	asked: Preservative | null;
-	preserved: Preservative | null;
-	/** Its card wants it filtered on the bank. */
-	isFilterAsked: boolean;
-	filteredAt: string | null;
-	onIceAt: string | null;
-	/** Hours from filling to the lab, by its card and what is in it. */
-	keeps_h: number;
-}
+export type BottleToSend = Omit<PackedBottle, 'visitId' | 'id' | 'site' | 'isReported'>;
 
 /** What can be wanting in a bottle before it leaves, what cannot be mended last. */
 const lacks = ['label', 'preservative', 'ice', 'time', 'filter'] as const;
@@ -45,10 +33,6 @@ export function bagsOf<B extends BottleToSend>(bottles: readonly B[]): { holds: 
 	const holds = [...new Set(bottles.map((b) => b.preserved))].sort((a, b) => (a ?? '').localeCompare(b ?? ''));
 	return holds.map((held) => ({ holds: held, bottles: bottles.filter((b) => b.preserved === held) }));
 }
-
-/** How a box is packed, in the order in which it is done. */
-export const packing = ['bags', 'liner', 'ice', 'form', 'tape'] as const;
-export type Packing = (typeof packing)[number];
 
 /** Whether a lab that does these analyses has any use for such a bottle; one that says nothing takes all. */
 export const isForLab = (kind: BottleKind, analyses: readonly string[]): boolean =>

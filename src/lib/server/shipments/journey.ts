@@ -1,5 +1,5 @@
+import type { JourneyAhead } from '../../core/custody';
 import { journeyFrom, straightJourneyFrom, type Courier, type Journey } from '../../core/schedule';
-import type { JourneyAhead } from '../../core/interpret';
 import { dayNumber, dayOfDate, instantAt, minuteOfDay } from '../plan/local-day';
 import type { CourieredLab } from './shipments';
 

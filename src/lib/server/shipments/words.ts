@@ -1,7 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { BoxWord, type Box, type Boxes } from '../../core/custody';
-import type { JourneyAhead } from '../../core/interpret';
+import { BoxWord, type Box, type KnownBoxes } from '../../core/custody';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { shipmentWord } from '../db/schema';
@@ -12,18 +11,11 @@ import { alone, changeShipment, couriered, GONE, openShipments, startShipment, u
 
 /* Boxes are packed in cellars: what was done there is told once there is a network, and done here in its order. */
 
-export const BoxWords = z.object({ words: z.array(BoxWord).max(200, 'at most 200 words at a time') });
-
-export interface BoxLab {
-	id: string;
-	name: string;
-	analyses: readonly string[];
-	/** A box's way there by each of the next pick-ups. */
-	journeys: JourneyAhead[];
-}
-export interface KnownBoxes extends Boxes {
-	labs: BoxLab[];
-}
+/** Each word is read by itself: one that cannot be read must not stand before those after it for ever. */
+export const BoxWords = z.object({
+	words: z.array(z.looseObject({ id: z.uuid().toLowerCase() })).max(200, 'at most 200 words at a time')
+});
+type AsSent = z.infer<typeof BoxWords>['words'][number];
 
 type Refused = { id: string; why: string };
 
@@ -31,16 +23,20 @@ type Refused = { id: string; why: string };
 export async function hearOfBoxes(
 	db: Db,
 	who: Membership,
-	words: readonly BoxWord[],
+	words: readonly AsSent[],
 	now_ms: number
 ): Promise<{ refused: Refused[]; known: KnownBoxes }> {
 	const refused: Refused[] = [];
 	for (const word of words) {
-		const why = await hear(db, who, word, now_ms);
+		const read = BoxWord.safeParse(word);
+		const why = read.success ? await hear(db, who, read.data, now_ms) : `${UNREAD} (${saidOf(read.error)})`;
 		if (why !== null) refused.push({ id: word.id, why });
 	}
 	return { refused, known: await knownBoxes(db, who, now_ms) };
 }
+
+const UNREAD = 'The server does not understand what was done to a box here. Load this page again, and do it once more.';
+const saidOf = ({ issues }: z.ZodError): string => `${issues[0]!.path.join('.')}: ${issues[0]!.message}`;
 
 const hear = (db: Db, who: Membership, word: BoxWord, now_ms: number): Promise<string | null> =>
 	db.transaction(async (tx) => {
@@ -139,7 +135,7 @@ async function knownBoxes(db: Db, { programId, program }: Membership, now_ms: nu
 		labs: labs.map((lab) => ({
 			id: lab.id,
 			name: lab.name,
-			analyses: lab.analyses,
+			analyses: [...lab.analyses],
 			journeys: journeysAhead(lab, now_ms, program.timeZone)
 		}))
 	};

@@ -1,7 +1,6 @@
 <!-- A box that is being packed, or has left and is not there yet: on a phone, with or without a network. -->
 <script module lang="ts">
-	import type { Box, BoxWordWithout, PackedBottle } from '$lib/core/custody';
-	import type { JourneyAhead } from '$lib/core/interpret';
+	import type { Box, BoxWordWithout, JourneyAhead, PackedBottle } from '$lib/core/custody';
 
 	export interface Props {
 		box: Box;
@@ -44,7 +43,10 @@
 		if (box.bottles.some((b) => b.label === null))
 			return void (why = 'A bottle without a label cannot be told from the others at the lab.');
 		why = await ondo({ does: 'hand-over', courier: typed(at('courier')), seal: typed(at('seal')) }, at_ms);
-		if (why === null) for (const field of ['courier', 'seal', 'time']) ontype(at(field), '');
+	}
+	function takeBack() {
+		ontype(at('time'), ''); // by whom it is taken stays typed; when it leaves is another moment
+		void ondo({ does: 'take-back' });
 	}
 </script>
 
@@ -56,9 +58,7 @@
 				? `, seal ${box.seal}`
 				: ''}{box.expected_ms === null ? '' : `; expected there on ${sayDay(box.expected_ms, timeZone)}`}.
 		</p>
-		<button class="btn preset-outlined-surface-500" onclick={() => void ondo({ does: 'take-back' })}
-			>It has not left: strike that</button
-		>
+		<button class="btn preset-outlined-surface-500" onclick={takeBack}>It has not left: strike that</button>
 	{:else}
 		{#if journey}<p class={['say', journey.stands && 'ask']}>{sayJourney(journey, timeZone)}</p>{/if}
 		<BottleRows bottles={box.bottles} {arrives_ms} {timeZone}>

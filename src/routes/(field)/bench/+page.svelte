@@ -18,6 +18,7 @@
 	import ShelfLine from '$lib/ui/bench/ShelfLine.svelte';
 	import { whenPainted } from '$lib/ui/after-paint.svelte';
 	import { fieldApp } from '../field-context';
+	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import FieldNote from '../FieldNote.svelte';
 	import NothingPacked from '../NothingPacked.svelte';
 
@@ -132,6 +133,7 @@
 	<FieldNote {app} />
 </header>
 <main>
+	{#if app.isPartLost}<PartLost onread={app.partLostRead} />{/if}
 	{#if !app.isOpen}
 		<p>Opening …</p>
 	{:else if !app.packed}

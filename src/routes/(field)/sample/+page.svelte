@@ -10,6 +10,7 @@
 	import { type Opening } from '$lib/core/subjects/whole-visit/branch';
 	import { fieldApp } from '../field-context';
 	import { keepLastSeen } from '$lib/field/last-seen';
+	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import FieldNote from '../FieldNote.svelte';
 	import NothingPacked from '../NothingPacked.svelte';
 	import { sayWanted } from './wanted';
@@ -143,6 +144,7 @@
 </header>
 
 <main bind:this={root}>
+	{#if app.isPartLost}<PartLost onread={app.partLostRead} />{/if}
 	{#if wanted}
 		<p class="say" role="status">
 			<b>No network.</b>

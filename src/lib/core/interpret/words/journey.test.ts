@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { nextJourney, sayJourney, type JourneyAhead } from '..';
+import type { JourneyAhead } from '../../custody';
+import { nextJourney, sayJourney } from '..';
 
 const at = (day: number, hour: number) => Date.UTC(2026, 4, day, hour);
 const journey = (more: Partial<JourneyAhead> = {}) =>

@@ -1,21 +1,5 @@
+import type { JourneyAhead } from '../../custody';
 import { isoDay, sayDay, sayTime } from '../../wording';
-
-interface Stretch {
-	pickUp_ms: number;
-	arrives_ms: number;
-	/** The end of the lab's day on which it arrives. */
-	by_ms: number;
-	/** Why bottles stand in a depot on the way. */
-	stands: 'weekend' | 'shut' | null;
-}
-
-/** A box's way to its lab, where it is ready now. */
-export interface JourneyAhead extends Stretch {
-	/** The courier still collects on the day on which it is ready. */
-	isToday: boolean;
-	/** The next way on which nothing stands, where this one does. */
-	better: Stretch | null;
-}
 
 /** When a box is collected and there, whether it stands somewhere meanwhile, and what to do about it. */
 export function sayJourney({ pickUp_ms, arrives_ms, stands, isToday, better }: JourneyAhead, timeZone: string): string {

@@ -33,6 +33,12 @@
 	/** The compartment that was tapped last: more of them at once can be typed. */
 	let last = $state<string | null>(null);
 	let isChoosing = $state(false);
+	/** Fetched when another kind is first asked for. Where it does not come, the page says so, and what is there stays. */
+	let KindPicker = $state.raw<typeof import('./KindPicker.svelte').default>();
+	async function choosing() {
+		KindPicker ??= (await import('./KindPicker.svelte').catch(() => null))?.default;
+		isChoosing = KindPicker !== undefined;
+	}
 
 	async function tap(code: string, count = 1) {
 		last = code;
@@ -115,23 +121,21 @@
 	</p>
 	<SquareGrid squares={step.squares} done={sorted.map((s) => s.square)} now={square} />
 {/if}
-{#if isChoosing}
-	{#await import('./KindPicker.svelte') then { default: KindPicker }}
-		<KindPicker
-			{naming}
-			onnone={() => {
-				isChoosing = false;
-				if (isCounted) naming.name(unknown(), null);
-			}}
-			onchoose={step.school === 'classes'
-				? (code) => {
-						isChoosing = false;
-						if (tray?.classes?.[code] === undefined) void writer.set(at(`classes/${code}`), '1');
-					}
-				: choose}
-			onclose={() => (isChoosing = false)}
-		/>
-	{/await}
+{#if isChoosing && KindPicker}
+	<KindPicker
+		{naming}
+		onnone={() => {
+			isChoosing = false;
+			if (isCounted) naming.name(unknown(), null);
+		}}
+		onchoose={step.school === 'classes'
+			? (code) => {
+					isChoosing = false;
+					if (tray?.classes?.[code] === undefined) void writer.set(at(`classes/${code}`), '1');
+				}
+			: choose}
+		onclose={() => (isChoosing = false)}
+	/>
 {:else}
 	<TrayGrid
 		{kinds}
@@ -141,7 +145,7 @@
 		ontap={(code) => void tap(code)}
 		onclass={(code, abundance) => void writer.set(at(`classes/${code}`), abundance)}
 		onstrike={(code) => writer.strike(at(`present/${code}`), 'taken back')}
-		onother={() => (isChoosing = true)}
+		onother={() => void choosing()}
 		onundo={lastOwn ? undo : null}
 		onunknown={isCounted ? () => void unknown() : null}
 	/>

@@ -112,6 +112,8 @@
 <Head {app}><b>{log.site?.name ?? ''}</b> <small>{log.site?.about ?? ''}</small></Head>
 <main>
 	<h1>Bottles and plates</h1>
+	{#if app.isPartLost && log.outcome}<PartLost isKept onread={app.partLostRead} />{:else if log.isPartLost}<PartLost
+		/>{/if}
 	{#if log.entries && log.drafts && log.card && limits && app.packed && log.outcome}
 		{#if bottlesToReceive(sheet).length}
 			<details bind:open={isTakingIn}>
@@ -204,9 +206,7 @@
 		{#if isAllRead(sheet)}
 			<ClearAway cleared={sheet.plateClearing} bleach_min={limits.plateBleach_min} {writer} />
 		{/if}
-	{:else if log.isPartLost}
-		<PartLost />
-	{:else if log.entries && log.entries.length === 0}
+	{:else if log.entries?.length === 0}
 		<p class="say ask">This visit is not on this device. With a network it comes by itself.</p>
 	{/if}
 </main>

@@ -145,7 +145,9 @@
 		<div class="run">
 			<StepList {knots} current={params.step} />
 			<main class:wide={tool?.isWide} bind:this={main}>
-				{#if log.isPartLost}<PartLost isKept />{/if}
+				{#if app.isPartLost}<PartLost isKept onread={app.partLostRead} />{:else if log.isPartLost}<PartLost
+						isKept
+					/>{/if}
 				{#if outcome.steps.length}
 					{#await import('./Ringing.svelte') then { default: Ringing }}
 						<Ringing {app} clocks={outcome.clocks} {visitId} hrefOf={frame.hrefOf} />
