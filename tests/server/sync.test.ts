@@ -2,7 +2,8 @@ import { eq } from 'drizzle-orm';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { v7 } from 'uuid';
 import { database } from '../../src/lib/server/db/connect';
-import { entry, flag, member } from '../../src/lib/server/db/schema';
+import { entry, flag, member, result, visit } from '../../src/lib/server/db/schema';
+import { projectVisits } from '../../src/lib/server/projection/project';
 import { aDevice, anOpening, aProgram, now_ms, send, type AProgram } from './a-program';
 
 let program: AProgram;
@@ -17,6 +18,14 @@ const open = async (who = program.members.monitor) => {
 	const answer = await send(who, [write('opening', anOpening(program))]);
 	expect(answer.refused).toEqual([]);
 	return write;
+};
+const worked = async () => {
+	const db = database();
+	return {
+		visits: await db.select().from(visit).where(eq(visit.id, visitId)),
+		results: await db.select().from(result).where(eq(result.visitId, visitId)),
+		flags: await db.select().from(flag).where(eq(flag.visitId, visitId))
+	};
 };
 const whyRefused = async (lines: unknown[], who = program.members.monitor) =>
 	(await send(who, lines)).refused.map((r) => r.why).join('; ');
@@ -41,6 +50,27 @@ describe('what a phone hands in', () => {
 		const again = await send(program.members.monitor, [...lines, lines[0]]);
 		expect([...again.accepted].sort()).toEqual(lines.map((l) => l.id).sort());
 		expect(await database().select().from(entry).where(eq(entry.visitId, visitId))).toHaveLength(3);
+	});
+
+	it('is worked out as the logbook holds it, whether it is new, came again, or clashes with what is there', async () => {
+		const write = await open();
+		const first = write('readings/water-temperature/one', { value: 11.2, unit: 'degC' });
+		const second = write('readings/water-temperature/two', { value: 11.4, unit: 'degC' });
+		const depth = write('arrival/depth_m', 0.2);
+		await send(program.members.monitor, [first, depth]);
+		const told = await worked();
+		expect(told.results).toMatchObject([{ parameter: 'water-temperature', value: 11.2, readings: 1 }]);
+		const { refused } = await send(program.members.monitor, [first, { ...depth, value: 0.9 }, second]);
+		expect(refused.map((r) => r.path)).toEqual(['arrival/depth_m']);
+		const after = await worked();
+		expect(after.visits[0]!.sheet).toMatchObject({ arrival: { depth_m: 0.2 } });
+		expect(after.results).toMatchObject([{ value: 11.3, readings: 2 }]);
+		for (const ids of [[], [visitId]]) {
+			await projectVisits(database(), program.programId, ids, now_ms);
+			expect(await worked()).toEqual(after);
+		}
+		await send(program.members.monitor, [first, second, depth]);
+		expect(await worked()).toEqual(after);
 	});
 
 	it('goes on from the cursor', async () => {

@@ -1,5 +1,5 @@
 import { amount, measured, type Measured, type ParameterCode } from '../quantity';
-import type { Finding } from './determination';
+import type { Determination } from './determination';
 
 /** A figure that others are worked out from. */
 export interface Known {
@@ -8,7 +8,7 @@ export interface Known {
 }
 
 /** What is reported of a parameter, to be reckoned with; null where there is none. */
-export function knownOf(results: readonly Finding[], code: ParameterCode): Known | null {
+export function knownOf(results: readonly Determination[], code: ParameterCode): Known | null {
 	const known = results.find((f) => f.parameter === code);
 	if (!known) return null;
 	const { number, qualifier } = amount(known.figure);

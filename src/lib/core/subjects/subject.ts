@@ -25,7 +25,7 @@ export interface Observed {
 
 /** The figures that are reported before any is derived, by which others can be worked out. */
 export interface Reported {
-	results: readonly Finding[];
+	results: readonly Determination[];
 	sheet: Sheet;
 	card: MethodCard;
 	context: Context;

@@ -1,7 +1,7 @@
 import type { Folded } from '../logbook';
 import { waysOf, type MethodCard } from '../method';
 import type { Context } from '../subjects/context';
-import { isAwaited, type Finding } from '../subjects/determination';
+import { isAwaited, type Determination, type Finding } from '../subjects/determination';
 import { doubt, type Flag } from '../subjects/flags';
 import { belongsTo } from '../subjects/steps';
 import { subjects } from '../subjects/subjects';
@@ -27,17 +27,18 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 		observedFlags,
 		waysOf(card)
 	);
-	const derived = derivedFrom(found, folded, card, context);
-	const { judged, flags: changed } = reviewed([...found, ...derived], folded);
-	const determinations = followingParents(reportedOf(judged, folded));
+	const first = reported(found, folded);
+	const derived = derivedFrom(first.determinations, folded, card, context);
+	const { determinations: all, changed } = derived.length ? reported([...found, ...derived], folded) : first;
+	const determinations = followingParents(all);
 	const results = determinations.filter((d) => d.isReported);
 	const gaugings = observed.flatMap((o) => o.gaugings ?? []);
 	const steps = stepStates(card, { sheet, gaugings, found: results });
-	const all = { determinations, results, gaugings, sheet, card, context };
+	const known = { determinations, results, gaugings, sheet, card, context };
 	const flags: Flag[] = [
 		...orderFlags(folded, card),
 		...observedFlags,
-		...subjects.flatMap((subject) => subject.relate?.(all) ?? []),
+		...subjects.flatMap((subject) => subject.relate?.(known) ?? []),
 		...comparedFlags(determinations),
 		...conflictFlags(folded),
 		...changed
@@ -58,9 +59,15 @@ export function evaluate(folded: Folded, card: MethodCard, context: Context): Ou
 }
 
 /** What follows from the figures that would be reported, reviews heard: a rejected one is worked on with no further. */
-function derivedFrom(found: readonly Finding[], folded: Folded, card: MethodCard, context: Context): Finding[] {
-	const results = reportedOf(reviewed(found, folded).judged, folded).filter((d) => d.isReported);
+function derivedFrom(found: readonly Determination[], folded: Folded, card: MethodCard, context: Context): Finding[] {
+	const results = found.filter((d) => d.isReported);
 	return subjects.flatMap((subject) => subject.derive?.({ results, sheet: folded.sheet, card, context }) ?? []);
+}
+
+/** Findings with what reviewers said of them, and which of each parameter is reported. */
+function reported(findings: readonly Finding[], folded: Folded): { determinations: Determination[]; changed: Flag[] } {
+	const { judged, flags } = reviewed(findings, folded);
+	return { determinations: reportedOf(judged, folded), changed: flags };
 }
 
 /** Kits and gear stop their clocks by themselves; a bottle or plate whose time is over is told all the same. */

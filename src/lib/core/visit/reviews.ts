@@ -20,22 +20,22 @@ export const judgedText = (finding: Pick<Finding, 'figure' | 'parameter'>): stri
 const judgedBefore = ({ figure, parameter }: Pick<Finding, 'figure' | 'parameter'>): string =>
 	writeExactly(figure, amount(figure).number.toFixed(parameterOf(parameter, undefined).decimals));
 
-/** A determination with what reviewers said of it. */
-export type Judged = Omit<Determination, 'isReported' | 'choice'>;
-
 /**
  * Determinations with what reviewers said of them; those of one parameter stand in the order in which they would be
  * reported. A figure that changed after its review waits again, and says so.
  */
-export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded): { judged: Judged[]; flags: Flag[] } {
+export function reviewed(
+	findings: readonly Finding[],
+	{ sheet, lines }: Folded
+): { judged: readonly Determination[]; flags: Flag[] } {
 	const { reviews, verdicts } = sheet;
-	if (!reviews && !verdicts) return { judged: findings.map(waiting), flags: [] };
+	if (!reviews && !verdicts) return { judged: findings, flags: [] };
 	const flags: Flag[] = [];
-	const judged = findings.map((finding): Judged => {
+	const judged = findings.map((finding): Determination => {
 		const { parameter } = finding;
 		const { path, verdict } = wordOn(finding, findings, sheet);
 		const entry = lines.get(path)?.live;
-		if (!verdict || !entry) return waiting(finding);
+		if (!verdict || !entry) return finding;
 		const review = {
 			verdict: verdict.verdict,
 			reason: verdict.reason,
@@ -45,12 +45,10 @@ export function reviewed(findings: readonly Finding[], { sheet, lines }: Folded)
 		if (isOf(verdict, finding)) return { ...finding, status: statusOf[verdict.verdict], review };
 		const evidence = { parameter, judged: verdict.judged, now: judgedText(finding) };
 		flags.push(doubt('changed-since-review', { path, parameter }, evidence));
-		return { ...finding, status: 'waiting', review };
+		return { ...finding, review };
 	});
 	return { judged, flags };
 }
-
-const waiting = (finding: Finding): Judged => ({ ...finding, status: 'waiting', review: null });
 
 const isOf = (verdict: Verdict, finding: Finding) =>
 	verdict.judged === judgedText(finding) || verdict.judged === judgedBefore(finding);
@@ -81,8 +79,8 @@ export const verdictPath = ({ parameter, from }: Pick<Finding, 'parameter' | 'fr
  * Says of each parameter which determination is reported: the one that a reviewer chose, else the first in the order;
  * never one that was rejected, while there is another.
  */
-export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded): Determination[] {
-	const of = new Map<ParameterCode, Judged[]>();
+export function reportedOf(judged: readonly Determination[], { sheet, lines }: Folded): Determination[] {
+	const of = new Map<ParameterCode, Determination[]>();
 	for (const d of judged) of.set(d.parameter, [...(of.get(d.parameter) ?? []), d]);
 	return inUsualOrder([...of.keys()]).flatMap((parameter): Determination[] => {
 		const all = of.get(parameter)!;
@@ -95,10 +93,7 @@ export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded):
 			wanted && asked && entry
 				? { reason: asked.reason, by: entry.by, at: new Date(instantOf(entry.at)).toISOString() }
 				: null;
-		return [
-			{ ...first, isReported: true, choice },
-			...all.filter((d) => d !== first).map((d) => ({ ...d, isReported: false, choice: null }))
-		];
+		return [{ ...first, isReported: true, choice }, ...all.filter((d) => d !== first)];
 	});
 }
 
@@ -108,7 +103,10 @@ export function reportedOf(judged: readonly Judged[], { sheet, lines }: Folded):
  */
 export function followingParents(determinations: readonly Determination[]): Determination[] {
 	const of = new Map(determinations.filter((d) => d.isReported).map((d) => [d.parameter, d.status]));
-	return determinations.map((d) => ({ ...d, status: asParents(d, of) }));
+	return determinations.map((d) => {
+		const status = asParents(d, of);
+		return status === d.status ? d : { ...d, status };
+	});
 }
 
 function asParents({ parents, status }: Determination, of: ReadonlyMap<string, ReviewStatus>): ReviewStatus {

@@ -69,8 +69,33 @@ export const entryOf = (row: EntryRow): Entry => ({
 	value: row.value,
 	was: row.was
 });
+const rowOf = (entry: Entry, skew_ms: number | null): EntryRow => ({
+	id: entry.id,
+	visit_id: entry.visitId,
+	at: entry.at,
+	by_member_id: entry.by,
+	device: entry.device,
+	path: entry.path,
+	op: entry.op,
+	value: entry.value,
+	was: entry.was,
+	skew_ms
+});
 
-export async function visitFacts(db: Db, programId: string, visitIds: readonly string[]): Promise<VisitFacts[]> {
+/** Lines that are written while visits are worked out with them, and how far their device's clock is ahead. */
+export interface Coming {
+	entries: readonly Entry[];
+	skew_ms: number | null;
+}
+const NONE: Coming = { entries: [], skew_ms: null };
+
+/** What is needed to work these visits out, with the lines that are coming as if they stood in the logbook already. */
+export async function visitFacts(
+	db: Db,
+	programId: string,
+	visitIds: readonly string[],
+	coming = NONE
+): Promise<VisitFacts[]> {
 	if (visitIds.length === 0) return [];
 	const ids = sql`any(${sql.param([...visitIds])}::uuid[])`;
 	const visits = await rowsOf(
@@ -96,7 +121,7 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 		where v.program_id = ${programId} and v.id = ${ids} order by v.started_at, v.id`
 	);
 	const cards = await cardBodies(db, programId, [...new Set(visits.map((v) => v.card_version_id))]);
-	const entries = await rowsOf(
+	const there = await rowsOf(
 		db,
 		EntryRow,
 		sql`
@@ -104,6 +129,9 @@ export async function visitFacts(db: Db, programId: string, visitIds: readonly s
 		where program_id = ${programId} and visit_id = ${ids}
 			and id not in (select entry_id from entry_set_aside where program_id = ${programId})`
 	);
+	const known = new Set(there.map((row) => row.id));
+	const added = coming.entries.filter((entry) => !known.has(entry.id));
+	const entries = [...there, ...added.map((entry) => rowOf(entry, coming.skew_ms))];
 	const rounds = [...new Set(visits.flatMap((v) => (v.round_id === null ? [] : [v.round_id])))];
 	const trips = await tripsOf(db, programId, rounds);
 	const elsewhere = await labelsElsewhere(db, programId, visits, entries);
@@ -222,8 +250,14 @@ export async function instrumentFacts(db: Db, programId: string): Promise<(at: D
 		...instrument,
 		calibrations: calibrations.map((c) => ({ ...c, at_ms: Date.parse(c.at) }))
 	}));
+	// between two calibrations nothing changes: visits of the same days share what is known
+	const moments = known.flatMap(({ calibrations }) => calibrations.map((c) => c.at_ms)).sort((a, b) => a - b);
+	const told = new Map<number, Context['instruments']>();
 	return (at) => {
 		const at_ms = at.getTime();
+		const since = moments.findLastIndex((m) => m <= at_ms);
+		const before = told.get(since);
+		if (before) return before;
 		const facts: Context['instruments'] = {};
 		for (const { code, measures, calibrations } of known) {
 			const calibratedAt: InstrumentFacts['calibratedAt'] = {};
@@ -231,6 +265,7 @@ export async function instrumentFacts(db: Db, programId: string): Promise<(at: D
 			for (const c of calibrations) if (c.at_ms <= at_ms) calibratedAt[c.parameter] = c.at;
 			facts[code] = { code, measures, calibratedAt };
 		}
+		told.set(since, facts);
 		return facts;
 	};
 }

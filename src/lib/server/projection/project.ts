@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { evaluate, verdictPath, withHistory, type Outcome } from '../../core/visit';
@@ -25,19 +26,38 @@ export async function projectVisits(
 	now_ms: number
 ): Promise<void> {
 	const facts = await visitFacts(db, programId, visitIds);
-	const first = workedOut(facts, now_ms);
+	await writeWorked(db, programId, await workedOut(facts, now_ms), now_ms);
+}
+
+/** Writes what was worked out of visits. */
+export async function writeWorked(db: Db, programId: string, first: readonly Worked[], now_ms: number): Promise<void> {
 	await writeResults(db, programId, first);
 	const worked = await heldAgainstHistory(db, programId, first);
 	await writeSheets(db, programId, worked);
 	await writeFlags(db, programId, worked);
 	await writeReviews(db, programId, worked);
 	await writeClocks(db, programId, worked);
+	const facts = first.map((w) => w.visit);
 	await refreshUsual(db, programId, [...new Set(facts.map((v) => v.siteId))]);
 	await workSiblingsAgain(db, programId, facts, now_ms);
 }
 
-const workedOut = (facts: readonly VisitFacts[], now_ms: number): Worked[] =>
-	facts.map((visit) => ({ visit, outcome: outcomeOf(visit, null, now_ms) }));
+const AT_ONCE_ms = 5;
+/**
+ * What follows from the entries of visits, before it is held against the history of their sites. Other work, and what
+ * is on its way to the database, gets its turn in between.
+ */
+export async function workedOut(facts: readonly VisitFacts[], now_ms: number): Promise<Worked[]> {
+	const worked: Worked[] = [];
+	let since_ms = performance.now();
+	for (const visit of facts) {
+		worked.push({ visit, outcome: outcomeOf(visit, null, now_ms) });
+		if (performance.now() - since_ms < AT_ONCE_ms) continue;
+		await setImmediate();
+		since_ms = performance.now();
+	}
+	return worked;
+}
 
 /** The same with what is unusual for its site, once the results before it are known. */
 async function heldAgainstHistory(db: Db, programId: string, first: readonly Worked[]): Promise<Worked[]> {
@@ -79,7 +99,7 @@ async function workSiblingsAgain(
 		programId,
 		all.map((v) => v.id)
 	);
-	const worked = await heldAgainstHistory(db, programId, workedOut(again, now_ms));
+	const worked = await heldAgainstHistory(db, programId, await workedOut(again, now_ms));
 	await writeFlags(db, programId, worked);
 	await writeClocks(db, programId, worked);
 }
@@ -133,7 +153,7 @@ const skewFlags = ({ skew_ms }: VisitFacts): Flag[] =>
 		);
 
 const ids = (worked: readonly Worked[]) => sql`any(${sql.param(worked.map((w) => w.visit.id))}::uuid[])`;
-const rows = (list: readonly object[]) => sql`${JSON.stringify(list)}::jsonb`;
+const rows = (list: readonly object[]) => sql`${JSON.stringify(list)}::json`;
 
 async function writeResults(db: Db, programId: string, worked: readonly Worked[]): Promise<void> {
 	if (worked.length === 0) return;
@@ -170,7 +190,7 @@ async function writeResults(db: Db, programId: string, worked: readonly Worked[]
 			unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated)
 		select ${programId}, site_id, parameter, at, visit_id, comes_from, way, is_reported, value, qualifier,
 			unit, uncertainty, lower, upper, readings, source, basis, status, is_simulated
-		from jsonb_to_recordset(${rows(results)}) as r(
+		from json_to_recordset(${rows(results)}) as r(
 			site_id uuid, parameter text, at timestamptz, visit_id uuid, comes_from text, way text, is_reported bool,
 			value float8, qualifier qualifier, unit text, uncertainty float8, lower float8, upper float8, readings int,
 			source result_source, basis text, status review_status, is_simulated bool
@@ -195,7 +215,7 @@ async function writeSheets(db: Db, programId: string, worked: readonly Worked[])
 	await db.execute(sql`
 		update visit v set sheet = r.sheet, is_finished = r.is_finished, awaits_review = r.awaits_review,
 			conflicts = r.conflicts, steps_done = r.steps_done, steps_asked = r.steps_asked
-		from jsonb_to_recordset(${rows(sheets)})
+		from json_to_recordset(${rows(sheets)})
 		as r(id uuid, sheet jsonb, is_finished bool, awaits_review int, conflicts int, steps_done int, steps_asked int)
 		where v.program_id = ${programId} and v.id = r.id`);
 }
@@ -210,7 +230,7 @@ async function writeFlags(db: Db, programId: string, worked: readonly Worked[]):
 	await db.execute(sql`
 		insert into flag (program_id, visit_id, number, code, path, parameter, evidence)
 		select ${programId}, visit_id, number, code, path, parameter, evidence
-		from jsonb_to_recordset(${rows(flags)})
+		from json_to_recordset(${rows(flags)})
 		as r(visit_id uuid, number int, code text, path text, parameter text, evidence jsonb)`);
 }
 
@@ -249,7 +269,7 @@ async function writeReviews(db: Db, programId: string, worked: readonly Worked[]
 	await db.execute(sql`
 		insert into review (program_id, visit_id, parameter, comes_from, entry_id, verdict, reason, by_member_id, at)
 		select ${programId}, visit_id, parameter, comes_from, entry_id, verdict, reason, by, at
-		from jsonb_to_recordset(${rows(reviews)})
+		from json_to_recordset(${rows(reviews)})
 		as r(visit_id uuid, parameter text, comes_from text, entry_id uuid, verdict verdict, reason text, by uuid,
 		at timestamptz)`);
 }
@@ -273,7 +293,7 @@ async function writeClocks(db: Db, programId: string, worked: readonly Worked[])
 	await db.execute(sql`
 		insert into running_clock (program_id, visit_id, id, kind, label, start_at, due_at, last_at, deadline)
 		select ${programId}, visit_id, id, kind, label, start_at, due_at, last_at, deadline
-		from jsonb_to_recordset(${rows(clocks)})
+		from json_to_recordset(${rows(clocks)})
 		as r(visit_id uuid, id text, kind text, label text, start_at timestamptz, due_at timestamptz, last_at timestamptz,
 		deadline jsonb)`);
 }

@@ -9,7 +9,8 @@ import { isDatabaseAway, type Db } from '../db/connect';
 import { rowsOf, written } from '../db/rows';
 import { program } from '../db/schema';
 import { log } from '../log';
-import { projectVisits } from '../projection/project';
+import { visitFacts } from '../projection/facts';
+import { projectVisits, workedOut, writeWorked } from '../projection/project';
 import { keepAside } from './late-lines';
 import type { Received, Refusal } from './request';
 import { whyUnsound } from './sound';
@@ -103,9 +104,18 @@ function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: 
 		});
 		const opened = allowed.filter((e) => visits.get(e.visitId)?.isNew && e.path === 'opening' && e.op === 'set');
 		await openVisits(tx, member, opened, clock.now_ms);
-		const { fresh, clashing, ...taken } = await append(tx, member.programId, allowed, clock);
+		const once = [...new Map(allowed.map((e) => [e.id, e])).values()];
+		if (once.length === 0) return { accepted: [], stretches: [], again: [], refused };
+		const first = await takePlaces(tx, member.programId, once.length);
+		// nearly always all of them are new: their visits are worked out while the database writes them
+		const facts = await visitFacts(tx, member.programId, visitsIn(once), { entries: once, skew_ms: clock.skew_ms });
+		const [{ fresh, clashing, ...taken }, worked] = await Promise.all([
+			append(tx, member.programId, once, first, clock),
+			workedOut(facts, clock.now_ms)
+		]);
 		refused.push(...clashing);
-		await projectVisits(tx, member.programId, [...new Set(fresh.map((e) => e.visitId))], clock.now_ms);
+		if (fresh.length === once.length) await writeWorked(tx, member.programId, worked, clock.now_ms);
+		else await projectVisits(tx, member.programId, visitsIn(fresh), clock.now_ms);
 		return { ...taken, refused };
 	});
 }
@@ -253,21 +263,25 @@ async function openVisits(tx: Db, member: Member, openings: readonly Entry[], no
 		on conflict do nothing`);
 }
 
+const visitsIn = (entries: readonly Entry[]): string[] => [...new Set(entries.map((e) => e.visitId))];
+
 /**
- * Writes what is not there yet. An id that stands for another entry already is a clash, and refused. The row lock on
- * the logbook's tip is held from here to the commit, so nobody else can write the same ids in between.
+ * The first of so many places in the logbook. The row lock on its tip is held from here to the commit, so nobody else
+ * can write the same ids, or to the same visits, in between.
  */
-async function append(tx: Db, programId: string, entries: readonly Entry[], { now_ms, skew_ms }: Clock) {
-	const once = [...new Map(entries.map((e) => [e.id, e])).values()];
-	if (once.length === 0) return { accepted: [], stretches: [], again: [], fresh: [], clashing: [] };
+async function takePlaces(tx: Db, programId: string, count: number): Promise<number> {
 	const tip = await rowsOf(
 		tx,
 		z.object({ first: z.string() }),
 		sql`
-		update logbook_tip set last_seq = last_seq + ${once.length} where program_id = ${programId}
-		returning last_seq - ${once.length} + 1 as first`
+		update logbook_tip set last_seq = last_seq + ${count} where program_id = ${programId}
+		returning last_seq - ${count} + 1 as first`
 	);
-	const first = Number(tip[0]!.first);
+	return Number(tip[0]!.first);
+}
+
+/** Writes what is not there yet. An id that stands for another entry already is a clash, and refused. */
+async function append(tx: Db, programId: string, once: readonly Entry[], first: number, { now_ms, skew_ms }: Clock) {
 	// what is there already leaves a gap among the places, which nothing minds; to ask for it first would read more
 	const inserted = await rowsOf(
 		tx,

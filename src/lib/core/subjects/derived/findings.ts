@@ -3,7 +3,7 @@ import { dissolvedOxygenSaturation, percentSaturation, pressureFromElevation } f
 import { amount, certain, exactly, follows, measured, withQualifier, type ParameterCode } from '../../quantity';
 import { limitsOf } from '../../method';
 import type { Context } from '../context';
-import { finding, type Finding } from '../determination';
+import { finding, type Determination, type Finding } from '../determination';
 import { doubt, type Flag } from '../flags';
 import { knownOf, type Known } from '../known';
 import { defineSubject } from '../subject';
@@ -40,7 +40,7 @@ export const derived = defineSubject({
 });
 
 /** Nitrite that stands out against nitrate. Figures of which one is only a limit tell nothing of their share. */
-function freshSource(results: readonly Finding[], limit_percent: number): Flag[] {
+function freshSource(results: readonly Determination[], limit_percent: number): Flag[] {
 	const of = (code: ParameterCode) => results.find((f) => f.parameter === code)?.figure;
 	const [nitrite, nitrate] = [of('nitrite'), of('nitrate')];
 	if (!nitrite || !nitrate) return [];
