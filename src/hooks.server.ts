@@ -6,7 +6,7 @@ import { throughGate } from '$lib/server/auth/gate';
 import { auth } from '$lib/server/auth/library';
 import { database, isDatabaseAway } from '$lib/server/db/connect';
 import { membershipsOf, type Membership } from '$lib/server/db/queries/members';
-import { inDateStyle } from '$lib/server/date-style';
+import { inStyleOf } from '$lib/server/program-style';
 import { log } from '$lib/server/log';
 import { settings } from '$lib/server/settings';
 
@@ -57,7 +57,7 @@ async function answer(event: RequestEvent, resolve: Parameters<Handle>[0]['resol
 	event.locals.member = member;
 	if (!member) return notSignedIn(event);
 	if (needs !== 'any-member' && !can(member, needs)) return notAllowed(event, member);
-	return inDateStyle(member.program.dates, () => resolve(event));
+	return inStyleOf(member.program, () => resolve(event));
 }
 
 /**

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { browser } from '$app/environment';
+	import { writeNumbersBy } from '$lib/core/quantity';
 	import { writeDatesBy } from '$lib/core/wording';
 	import { FieldApp } from '$lib/field/field-app.svelte';
 	import { dropLastSeen } from '$lib/field/last-seen';
@@ -11,7 +12,10 @@
 
 	const app = new FieldApp();
 	setFieldApp(app);
-	if (browser) writeDatesBy(() => app.packed?.satchel.program.dates);
+	if (browser) {
+		writeDatesBy(() => app.packed?.satchel.program.dates);
+		writeNumbersBy(() => app.packed?.satchel.program.numbers);
+	}
 
 	$effect(() => {
 		if (app.isOpen) dropLastSeen();

@@ -26,7 +26,8 @@ export const load: LayoutServerLoad = async ({ locals }) => {
 			name: member.program.name,
 			timeZone: member.program.timeZone,
 			isDemo: member.program.isDemo,
-			dates: member.program.dates
+			dates: member.program.dates,
+			numbers: member.program.numbers
 		},
 		animals: await ownAnimalsOf(database(), member.programId),
 		tabs: tabs.filter((t) => can(member, t.action)).map(({ word, href, key }) => ({ word, href, key }))

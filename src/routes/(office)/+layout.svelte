@@ -2,6 +2,7 @@
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
 	import { animalList } from '$lib/core/macroinvertebrates';
+	import { writeNumbersBy } from '$lib/core/quantity';
 	import { writeDatesBy } from '$lib/core/wording';
 	import Notebook from '$lib/ui/kit/Notebook.svelte';
 	import Toasts from '$lib/ui/kit/Toasts.svelte';
@@ -21,7 +22,10 @@
 		}
 	});
 	// the server looks it up by request instead
-	if (browser) writeDatesBy(() => data.program.dates);
+	if (browser) {
+		writeDatesBy(() => data.program.dates);
+		writeNumbersBy(() => data.program.numbers);
+	}
 </script>
 
 <Notebook tabs={data.tabs} path={page.url.pathname} person={data.person}>

@@ -1,4 +1,13 @@
-import { amount, parameterOf, units, writeFigure, type Figure, type ParameterCode, saySide } from '../quantity';
+import {
+	amount,
+	parameterOf,
+	saySide,
+	units,
+	writeFigure,
+	writeNumber,
+	type Figure,
+	type ParameterCode
+} from '../quantity';
 import { judge, type Threshold } from './thresholds';
 
 /**
@@ -42,6 +51,6 @@ function brief(code: ParameterCode, figure: Figure): string {
 	const { number, qualifier } = amount(figure);
 	const side = saySide(qualifier);
 	return code === 'nitrite'
-		? `${side}${Number(number.toPrecision(3))} mg/L`
-		: `${side}${number} ${units[figure.unit].symbol}`;
+		? `${side}${writeNumber(Number(number.toPrecision(3)))} mg/L`
+		: `${side}${writeNumber(number)} ${units[figure.unit].symbol}`;
 }

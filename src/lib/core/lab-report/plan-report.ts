@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { heldBeforeAnalysis, ruleFor, whyNotFrom } from '../custody';
 import type { FileRow } from '../library';
 import {
+	amount,
 	areAlike,
+	figureIn,
 	isImplausible,
 	ParameterCode,
 	parameterOf,
@@ -11,8 +13,7 @@ import {
 	whyImpossible,
 	withQualifier,
 	writeFigure,
-	amount,
-	figureIn,
+	writeNumber,
 	type Figure,
 	type OwnParameters,
 	type Unit
@@ -209,14 +210,19 @@ function doubtsOf({ parameter, said }: ReportRow, bottle: KnownBottle, own: OwnP
 		...(isImplausible(known, figure)
 			? [`${writeFigure(figure)} is unusual for a stream (${plausibleRange(known)}): is the unit right?`]
 			: []),
-		...(isUnderLabsLimit(said) ? [`The figure lies under the lab’s own reporting limit of ${limit}.`] : []),
+		...(isUnderLabsLimit(said)
+			? [`The figure lies under the lab’s own reporting limit of ${writeNumber(limit!)}.`]
+			: []),
 		...(bottle.role === 'blank' && qualifier !== 'below' && !isUnderLabsLimit(said)
 			? ['It is a blank: nothing should be in it.']
 			: []),
 		...(because === null ? [] : [`It cannot come from this bottle: ${because}.`]),
 		...(late === null
 			? []
-			: [`Analysed ${Math.floor(late.held_h / 24)} days or more after filling; it keeps ${late.limit_h / 24}.`])
+			: [
+					`Analysed ${Math.floor(late.held_h / 24)} days or more after filling; it keeps ` +
+						`${writeNumber(late.limit_h / 24)}.`
+				])
 	];
 }
 

@@ -1,3 +1,4 @@
+import { writeNumber } from '../quantity';
 import { z } from 'zod';
 import type { KindName, Library } from './kind-name';
 
@@ -106,7 +107,9 @@ export function maybeNumber({
 			if (!Number.isFinite(value)) return { why: `${label}: “${given}” is not a number.` };
 			if (whole && !Number.isInteger(value)) return { why: `${label} is a whole number; ${given} is not.` };
 			if (value < least || value > most)
-				return { why: `${label} lies between ${least} and ${most}${say}; ${given} does not.` };
+				return {
+					why: `${label} lies between ${writeNumber(least)} and ${writeNumber(most)}${say}; ${given} does not.`
+				};
 			return { value };
 		},
 		write: (value) => (value === null ? '' : String(value))

@@ -84,7 +84,7 @@ describe('what is typed', () => {
 		expect(objections).toEqual([
 			{ field: 'code', why: 'Code: letters, digits and hyphens, a letter first.' },
 			{ field: 'river_km', why: 'Above its mouth: “three” is not a number.' },
-			{ field: 'latitude', why: 'Latitude lies between -90 and 90 °; 95 does not.' },
+			{ field: 'latitude', why: 'Latitude lies between −90 and 90 °; 95 does not.' },
 			{
 				field: 'permission',
 				why: 'Landowner’s permission is one of not needed, given, asked, refused; “perhaps” is not.'

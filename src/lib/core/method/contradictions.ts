@@ -1,3 +1,4 @@
+import { writeNumber } from '../quantity';
 import { contradictionsIn } from '../subjects/step-settings';
 import { ABSOLUTE } from '../safety';
 import type { MethodCard } from './card';
@@ -32,7 +33,8 @@ function inLimits(card: MethodCard): Contradiction[] {
 	say(
 		l.plateReadable_h >= l.plateTooOld_h,
 		'limits.plateTooOld_h',
-		`A plate is read after ${l.plateReadable_h} h and too old at ${l.plateTooOld_h} h: it could never be read.`
+		`A plate is read after ${writeNumber(l.plateReadable_h)} h and too old at ${writeNumber(l.plateTooOld_h)} h: ` +
+			`it could never be read.`
 	);
 	say(
 		l.plateFewColonies >= l.plateManyColonies,
@@ -42,7 +44,8 @@ function inLimits(card: MethodCard): Contradiction[] {
 	say(
 		l.plateLeast_mL > l.plateMost_mL,
 		'limits.plateMost_mL',
-		`At least ${l.plateLeast_mL} mL and at most ${l.plateMost_mL} mL are poured: nothing could be.`
+		`At least ${writeNumber(l.plateLeast_mL)} mL and at most ${writeNumber(l.plateMost_mL)} mL are poured: nothing ` +
+			`could be.`
 	);
 	say(
 		l.pickLeast_min > l.pickMost_min,
@@ -63,21 +66,22 @@ function inWadingAndHolding(card: MethodCard): Contradiction[] {
 	say(
 		card.holding.withoutIce_h > card.holding.bacteria_h,
 		'holding.withoutIce_h',
-		`A bottle is asked about after ${card.holding.withoutIce_h} h without ice, but is lost after ` +
-			`${card.holding.bacteria_h} h.`
+		`A bottle is asked about after ${writeNumber(card.holding.withoutIce_h)} h without ice, but is lost after ` +
+			`${writeNumber(card.holding.bacteria_h)} h.`
 	);
 	if (card.wading.school === 'depth-only')
 		say(
 			card.wading.lifeJacket_m >= card.wading.depth_m,
 			'wading.lifeJacket_m',
-			`A life jacket from ${card.wading.lifeJacket_m} m on, where nobody wades deeper than ${card.wading.depth_m} m.`
+			`A life jacket from ${writeNumber(card.wading.lifeJacket_m)} m on, where nobody wades deeper than ` +
+				`${writeNumber(card.wading.depth_m)} m.`
 		);
 	if (card.wading.school === 'product')
 		say(
 			card.wading.product_m2_s > ABSOLUTE.product_m2_s,
 			'wading.product_m2_s',
-			`Depth × speed of ${card.wading.product_m2_s} m²/s is more than trained crews stand in; ` +
-				`${ABSOLUTE.product_m2_s} is the most, 0.6 for most adults.`
+			`Depth × speed of ${writeNumber(card.wading.product_m2_s)} m²/s is more than trained crews stand in; ` +
+				`${writeNumber(ABSOLUTE.product_m2_s)} is the most, 0.6 for most adults.`
 		);
 	return found;
 }

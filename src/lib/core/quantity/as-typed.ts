@@ -1,3 +1,4 @@
+import { writeNumber } from './figure';
 import { convert, units, type Unit } from './unit';
 
 /**
@@ -28,6 +29,6 @@ export function whyNoMeasure(value: unknown, what: string, unit: Unit, low: numb
 	if (units[from].dimension !== units[unit].dimension) return `${what} is not measured in ${units[from].symbol}`;
 	const number = convert(parts.number, from, unit);
 	const { symbol } = units[unit];
-	if (number < low) return `${what} under ${low} ${symbol} is not possible`;
-	return number > high ? `${what} over ${high} ${symbol} is not possible` : null;
+	if (number < low) return `${what} under ${writeNumber(low)} ${symbol} is not possible`;
+	return number > high ? `${what} over ${writeNumber(high)} ${symbol} is not possible` : null;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { asWritten, writeFixed } from './number-style';
 import { convert, unitCodes, units, type Unit } from './unit';
 
 const common = {
@@ -66,11 +67,11 @@ export function significant(number: number, digits: number): string {
 	if (number === 0) return '0';
 	const decimals = Math.max(0, digits - 1 - Math.floor(Math.log10(Math.abs(number))));
 	const scale = 10 ** Math.max(0, Math.floor(Math.log10(Math.abs(number))) + 1 - digits);
-	return (scale > 1 ? Math.round(number / scale) * scale : number).toFixed(Math.min(decimals, 12));
+	return writeFixed(scale > 1 ? Math.round(number / scale) * scale : number, Math.min(decimals, 12));
 }
 
 /** A number as it is written, without the digits that a change of unit leaves behind. */
-export const writeNumber = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
+export const writeNumber = (number: number): string => asWritten(String(Number(number.toPrecision(6))));
 
 /** More digits than this are not read off anything: they come from arithmetic. */
 const MOST_READ_DIGITS = 6;
@@ -89,18 +90,23 @@ export function decimalsShown(number: number, asked: number): number {
  * A figure as it is written: `11.2 °C`, `below 0.05 mg/L`, `over 120 cm`, in so many decimals and never fewer than
  * were read. `decimals` absent: as typed.
  */
-export function writeFigure(figure: Figure, decimals?: number): string {
-	const { number } = amount(figure);
-	return writeExactly(
-		figure,
-		decimals === undefined ? String(number) : number.toFixed(decimalsShown(number, decimals))
-	);
-}
+export const writeFigure = (figure: Figure, decimals?: number): string =>
+	writeExactly(figure, digitsShown(figure, decimals));
 
 /** A figure with these digits. */
-export function writeExactly(figure: Figure, digits: string): string {
-	return `${saySide(amount(figure).qualifier)}${digits.replace('-', '−')} ${units[figure.unit].symbol}`;
+export const writeExactly = (figure: Figure, digits: string): string => withSideAndUnit(figure, asWritten(digits));
+
+/** A figure as a text that is kept and compared: the same, whoever wrote it. */
+export const keptText = (figure: Figure, decimals: number, digits = digitsShown(figure, decimals)): string =>
+	withSideAndUnit(figure, digits.replace('-', '−'));
+
+function digitsShown(figure: Figure, decimals?: number): string {
+	const { number } = amount(figure);
+	return decimals === undefined ? String(number) : number.toFixed(decimalsShown(number, decimals));
 }
+
+const withSideAndUnit = (figure: Figure, digits: string): string =>
+	`${saySide(amount(figure).qualifier)}${digits} ${units[figure.unit].symbol}`;
 
 /** The side on which the truth lies, as it stands before a number. */
 export function saySide(qualifier: Qualifier): string {

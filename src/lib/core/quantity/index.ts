@@ -8,6 +8,7 @@ export {
 	Figure,
 	figureIn,
 	isFromStandIn,
+	keptText,
 	saySide,
 	significant,
 	withQualifier,
@@ -16,6 +17,7 @@ export {
 	writeNumber,
 	type Qualifier
 } from './figure';
+export { asWritten, decimalMark, numberStyles, writeFixed, writeNumbersBy, type NumberStyle } from './number-style';
 export { meanFigure } from './mean-figure';
 // figures reckoned with
 export { certain, decimalsBorne, follows, measured, rounded, sumOf, type Measured } from './measured';

@@ -1,4 +1,5 @@
 import type { Qualifier } from './figure';
+import { asWritten, writeFixed } from './number-style';
 
 /**
  * A number with how sure it is: expanded uncertainty (two standard uncertainties; null: not known), or only a limit.
@@ -73,7 +74,7 @@ export function decimalsBorne(uncertainty: number | null): number | null {
 
 /** The number rounded to so many decimals, which may be negative: 512.6 at −1 is 510. */
 export function rounded(number: number, decimals: number): string {
-	if (decimals >= 0) return number.toFixed(Math.min(decimals, 12));
+	if (decimals >= 0) return writeFixed(number, Math.min(decimals, 12));
 	const step = 10 ** -decimals;
-	return String(Math.round(number / step) * step);
+	return asWritten(String(Math.round(number / step) * step));
 }

@@ -232,7 +232,7 @@ const unknownParameter = (code: OwnCode): Parameter => ({
 });
 
 const span = ([low, high]: readonly [number, number], symbol: string) =>
-	`${low} to ${high} ${symbol}`.trim().replaceAll('-', '−');
+	`${writeNumber(low)} to ${writeNumber(high)} ${symbol}`.trim();
 
 /** Whether a parameter's figures can be typed or shown in a unit: of its dimension, and not of another ion. */
 export function isUnitOf(parameter: Pick<Parameter, 'unit' | 'ion'>, unit: Unit): boolean {

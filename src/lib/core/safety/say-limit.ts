@@ -1,4 +1,4 @@
-import { convert, units } from '../quantity';
+import { convert, units, writeNumber } from '../quantity';
 import { ABSOLUTE, type WadingRule } from './wading';
 
 /** Units in which depths and speeds of the water are said. */
@@ -10,7 +10,7 @@ const METRIC: WaterUnits = { tape: 'm', velocity: 'm_s' };
 
 /** A wading limit as it is said: the water in which nobody wades. */
 export function sayLimit(limit: WadingRule, { tape, velocity }: WaterUnits = METRIC): string {
-	const write = (n: number) => String(Number(n.toFixed(2)));
+	const write = (n: number) => writeNumber(Number(n.toFixed(2)));
 	const depth = (m: number) => `deeper than ${write(convert(m, 'm', tape))} ${tape}`;
 	const speed = (m_s: number) => `faster than ${write(convert(m_s, 'm_s', velocity))} ${units[velocity].symbol}`;
 	const card = sayCardLimit(limit, depth, speed);
@@ -25,7 +25,7 @@ function sayCardLimit(limit: WadingRule, depth: (m: number) => string, speed: (m
 			return `${depth(limit.depth_m)}, or ${speed(ABSOLUTE.velocity_m_s)}`;
 		case 'product':
 			return (
-				`depth × speed over ${Math.min(limit.product_m2_s, ABSOLUTE.product_m2_s)} m²/s, ` +
+				`depth × speed over ${writeNumber(Math.min(limit.product_m2_s, ABSOLUTE.product_m2_s))} m²/s, ` +
 				`${depth(ABSOLUTE.depth_m)}, or ${speed(ABSOLUTE.velocity_m_s)}`
 			);
 	}

@@ -9,7 +9,7 @@ import { Entry } from '../logbook';
 import { OwnAnimal } from '../macroinvertebrates';
 import { MethodCard } from '../method';
 import type { Answers } from '../observations';
-import { ParameterCode } from '../quantity';
+import { numberStyles, ParameterCode } from '../quantity';
 import { dateStyles } from '../wording';
 import type { GearWarning, RoundQuestion } from '../schedule';
 import type { Checked, ScoreScheme } from '../score-schemes';
@@ -27,6 +27,8 @@ export const Satchel = z.object({
 		isDemo: z.boolean().default(false),
 		/** How dates and times of day are written. */
 		dates: z.enum(dateStyles).optional(),
+		/** How numbers are. */
+		numbers: z.enum(numberStyles).optional(),
 		/** Whom to tell of what cannot wait. */
 		reportTo: z.string().default('')
 	}),

@@ -1,3 +1,4 @@
+import { writeNumber } from '../quantity';
 import { z } from 'zod';
 import {
 	exampleClasses,
@@ -98,7 +99,7 @@ function seams(classes: readonly SchemeClass[]): string[] {
 	const [first, last] = [rising[0], rising.at(-1)];
 	return [
 		...(first && first.from !== null
-			? [`Nothing is said of figures under ${first.from}, where ${first.name} begins.`]
+			? [`Nothing is said of figures under ${writeNumber(first.from)}, where ${first.name} begins.`]
 			: []),
 		...rising.slice(1).flatMap((next, i) => {
 			const before = rising[i]!;

@@ -22,7 +22,7 @@ describe.each<[string, readonly (readonly [string, unknown])[], readonly (readon
 			['arrival/depth_m', '0.35', /depth must be a number/],
 			['arrival/depth_m', { value: 35, unit: 'm' }, /over 10 m/],
 			['arrival/depth_m', { value: 1, unit: 'degC' }, /not measured in °C/],
-			['arrival/velocity_m_s', -9, /under -5 m\/s/],
+			['arrival/velocity_m_s', -9, /under −5 m\/s/],
 			['arrival/access', 'swim', /wade, bank, pole/],
 			['arrival/dangers/dragons', true, /no such place/],
 			['arrival/dangers/ice', 'thin', /true or false/],

@@ -4,6 +4,7 @@ import {
 	parameterOf,
 	units,
 	writeFigure,
+	writeFixed,
 	writeNumber,
 	type Figure,
 	type OwnParameters,
@@ -23,9 +24,6 @@ export interface SaidIn extends WaterUnits {
 }
 export const METRIC: SaidIn = { tape: 'm', velocity: 'm_s' };
 
-/** A number in so many decimals, with a true minus. */
-export const plain = (n: number, decimals: number): string => n.toFixed(decimals).replace('-', '−');
-
 /** A name inside a sentence; pH and E. coli stay as they are. */
 export const lower = (name: string): string =>
 	/^[A-Z][a-z]/.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
@@ -40,12 +38,12 @@ export const sayLength = (m: number, { tape }: SaidIn, decimals = 3): string =>
 export const saySpeed = (m_s: number, { velocity }: SaidIn, decimals = 3): string =>
 	`${writeNumber(Number(convert(m_s, 'm_s', velocity).toFixed(decimals)))} ${units[velocity].symbol}`;
 
-export const sayPercent = (percent: number, decimals = 0): string => `${plain(percent, decimals)} %`;
+export const sayPercent = (percent: number, decimals = 0): string => `${writeFixed(percent, decimals)} %`;
 
 /** A time that passed: seconds, minutes, hours, whichever is short. */
 export function saySeconds(s: number): string {
-	if (s < 120) return `${plain(s, 0)} s`;
-	return s < 7200 ? `${plain(s / 60, 0)} min` : `${plain(s / 3600, 1)} h`;
+	if (s < 120) return `${writeFixed(s, 0)} s`;
+	return s < 7200 ? `${writeFixed(s / 60, 0)} min` : `${writeFixed(s / 3600, 1)} h`;
 }
 
 /**

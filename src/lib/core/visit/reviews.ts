@@ -1,5 +1,5 @@
 import { instantOf, type Folded } from '../logbook';
-import { amount, inUsualOrder, parameterOf, writeExactly, writeFigure, type ParameterCode } from '../quantity';
+import { amount, inUsualOrder, keptText, parameterOf, type ParameterCode } from '../quantity';
 import type { Determination, Finding, ReviewStatus } from '../subjects/determination';
 import { doubt, isAboutPeople, type Flag } from '../subjects/flags';
 import type { Verdict } from '../subjects/review/branch';
@@ -14,11 +14,13 @@ const statusOf = { accept: 'accepted', qualify: 'qualified', reject: 'rejected' 
  * define a parameter of its own anew; its text does not change with that, so that no verdict falls.
  */
 export const judgedText = (finding: Pick<Finding, 'figure' | 'parameter'>): string =>
-	writeFigure(finding.figure, parameterOf(finding.parameter, undefined).decimals);
+	keptText(finding.figure, parameterOf(finding.parameter, undefined).decimals);
 
 /** The same as older verdicts kept it, in the parameter's own decimals and no more. */
-const judgedBefore = ({ figure, parameter }: Pick<Finding, 'figure' | 'parameter'>): string =>
-	writeExactly(figure, amount(figure).number.toFixed(parameterOf(parameter, undefined).decimals));
+function judgedBefore({ figure, parameter }: Pick<Finding, 'figure' | 'parameter'>): string {
+	const { decimals } = parameterOf(parameter, undefined);
+	return keptText(figure, decimals, amount(figure).number.toFixed(decimals));
+}
 
 /**
  * Determinations with what reviewers said of them; those of one parameter stand in the order in which they would be

@@ -1,5 +1,6 @@
 import {
 	amount,
+	asWritten,
 	convert,
 	decimalsBorne,
 	decimalsShown,
@@ -8,6 +9,7 @@ import {
 	rounded,
 	writeExactly,
 	writeFigure,
+	writeFixed,
 	type Unit
 } from '../quantity';
 import { sayDay, sayTime } from './time';
@@ -41,7 +43,11 @@ export function saySure(
 	const asRead = decimalsRead(amount(found).number);
 	if (borne === null || uncertainty === null || qualifier !== null) {
 		const decimals = Math.max(0, own - shift, asRead === null ? 0 : asRead - shift);
-		return { figure: writeExactly(figure, number.toFixed(Math.min(decimals, 12))), uncertainty: null, limits: between };
+		return {
+			figure: writeExactly(figure, writeFixed(number, Math.min(decimals, 12))),
+			uncertainty: null,
+			limits: between
+		};
 	}
 	const decimals = Math.max(borne, asRead === null ? borne : asRead - shift);
 	return {
@@ -63,7 +69,7 @@ const NONE_READ = -1;
 function sayLimits({ lower, upper }: Limits95, from: Unit, to: Unit): string {
 	const [low, high] = [convert(lower, from, to), upper === null ? null : convert(upper, from, to)];
 	const borne = decimalsBorne(((high ?? 2 * low) - low) / 2) ?? 0;
-	const write = (n: number) => rounded(n, borne).replace('-', '−');
+	const write = (n: number) => rounded(n, borne);
 	return high === null ? `at least ${write(low)}` : `${write(low)} to ${write(high)}`;
 }
 
@@ -77,7 +83,7 @@ export function sayValue(value: unknown, timeZone = 'UTC'): string {
 		return INSTANT.test(value)
 			? `${sayTime(Date.parse(value), timeZone)} ${sayDay(Date.parse(value), timeZone)}`
 			: value;
-	if (typeof value === 'number') return String(value).replace('-', '−');
+	if (typeof value === 'number') return asWritten(String(value));
 	if (typeof value === 'boolean') return value ? 'yes' : 'no';
 	const figure = Figure.safeParse(value);
 	if (figure.success) return writeFigure(figure.data);

@@ -2,6 +2,7 @@ import { and, asc, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { emptyLibrary, kinds, usualSkills, type KindName, type Library, type Row } from '../../core/library';
 import { usualDriveGuess, usualRates } from '../../core/schedule';
+import { numberStyles } from '../../core/quantity';
 import { dateStyles } from '../../core/wording';
 import type { Db } from '../db/connect';
 import { rowsOf } from '../db/rows';
@@ -56,6 +57,7 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		overdue_h,
 		whoJudges,
 		dates = dateStyles[0],
+		numbers = numberStyles[0],
 		skills = usualSkills,
 		holidays,
 		paper,
@@ -76,6 +78,7 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		overdue_h: overdue_h ?? USUAL_OVERDUE_h,
 		whoJudges: whoJudges ?? 'anyone',
 		dates,
+		numbers,
 		skills,
 		holidays: holidays ?? [],
 		paper: paper ?? 'A4',

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { PaperSize, Row } from '../../core/library';
+import type { NumberStyle } from '../../core/quantity';
 import type { DateStyle } from '../../core/wording';
 import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
@@ -18,6 +19,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		reportTo: string;
 		whoJudges: 'anyone' | 'others';
 		dates: DateStyle;
+		numbers: NumberStyle;
 		skills: string[];
 		holidays: string[];
 		paper: PaperSize;
@@ -54,6 +56,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				reportTo: said.reportTo,
 				whoJudges: said.whoJudges,
 				dates: said.dates,
+				numbers: said.numbers,
 				skills: said.skills,
 				overdue_h: said.overdue_h,
 				qualityRates: { duplicateEvery: said.duplicateEvery, blankEvery: said.blankEvery },

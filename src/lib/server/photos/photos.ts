@@ -1,3 +1,4 @@
+import { writeFixed } from '../../core/quantity';
 import { createHash } from 'node:crypto';
 import { and, eq, like, or } from 'drizzle-orm';
 import { z } from 'zod';
@@ -33,7 +34,10 @@ export async function takePhoto(
 ): Promise<Answer> {
 	const refuse = (status: 400 | 403 | 413, why: string): Answer => ({ ok: false, status, why });
 	if (bytes.length > MOST_BYTES)
-		return refuse(413, `A photo has at most ${MOST_BYTES / 1e6} MB; this one has ${(bytes.length / 1e6).toFixed(1)}.`);
+		return refuse(
+			413,
+			`A photo has at most ${MOST_BYTES / 1e6} MB; this one has ${writeFixed(bytes.length / 1e6, 1)}.`
+		);
 	if (createHash('sha256').update(bytes).digest('hex') !== sha256)
 		return refuse(400, 'These are not the bytes that the name stands for; send them again.');
 	if (!beginnings[of.mediaType]!.every((byte, i) => bytes[i] === byte))

@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
 import { createEvents, type EventAttributes } from 'ics';
 import { streamNetwork } from '../db/queries/catchment';
-import { peopleOf, type Membership } from '../db/queries/members';
+import { peopleOf, programOf, type Membership } from '../db/queries/members';
 import type { Db } from '../db/connect';
 import { program } from '../db/schema';
 import { settings } from '../settings';
@@ -59,10 +59,5 @@ export async function programOfFeed(db: Db, key: string): Promise<CalendarOf | n
 		.select()
 		.from(program)
 		.where(eq(sql`${program.settings}->>'feedKey'`, key));
-	return row
-		? {
-				programId: row.id,
-				program: { id: row.id, name: row.name, timeZone: row.timeZone, isDemo: row.isDemo, dates: row.settings.dates }
-			}
-		: null;
+	return row ? { programId: row.id, program: programOf(row) } : null;
 }

@@ -3,7 +3,16 @@ import { v7 } from 'uuid';
 import { z } from 'zod';
 import { pressureFromElevation } from '../../core/oxygen';
 import { checkBuffers, checkSleeve, checkStandard, checkThermometer, type Calibrated } from '../../core/quality';
-import { isKnownCode, isOwnCode, isParameterCode, parameterOf, units, type KnownCode } from '../../core/quantity';
+import {
+	isKnownCode,
+	isOwnCode,
+	isParameterCode,
+	parameterOf,
+	units,
+	writeFixed,
+	writeNumber,
+	type KnownCode
+} from '../../core/quantity';
 import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { instant, rowsOf } from '../db/rows';
@@ -95,7 +104,7 @@ export async function calibrate(
 }
 
 const SEA_LEVEL_kPa = 101.325;
-const signed = (n: number, digits: number): string => `${n < 0 ? '−' : '+'}${Math.abs(n).toFixed(digits)}`;
+const signed = (n: number, digits: number): string => `${n < 0 ? '−' : '+'}${writeFixed(Math.abs(n), digits)}`;
 
 function judged(typed: Calibrated): { passed: boolean; said: string } {
 	switch (typed.way) {
@@ -108,7 +117,7 @@ function judged(typed: Calibrated): { passed: boolean; said: string } {
 					: (typed.pressure_kPa ?? pressureFromElevation({ elevation_m: typed.elevation_m! }).pressure_kPa);
 			const check = checkSleeve({ ...typed, pressure_kPa });
 			const off =
-				`reads ${typed.reading_percent} %, should read ${check.expected_percent.toFixed(1)} % here ` +
+				`reads ${writeNumber(typed.reading_percent)} %, should read ${writeFixed(check.expected_percent, 1)} % here ` +
 				`(${signed(check.offBy_percent, 1)})`;
 			return {
 				passed: check.passed,
@@ -119,14 +128,18 @@ function judged(typed: Calibrated): { passed: boolean; said: string } {
 			const check = checkStandard(typed);
 			return {
 				passed: check.passed,
-				said: `reads ${typed.reading} in a standard of ${typed.standard} (${signed(check.offBy_percent, 1)} %)`
+				said:
+					`reads ${writeNumber(typed.reading)} in a standard of ${writeNumber(typed.standard)} ` +
+					`(${signed(check.offBy_percent, 1)} %)`
 			};
 		}
 		case 'thermometer': {
 			const check = checkThermometer(typed);
 			return {
 				passed: check.passed,
-				said: `reads ${typed.reading_C} °C beside ${typed.other_C} °C (${signed(check.offBy_C, 1)})`
+				said:
+					`reads ${writeNumber(typed.reading_C)} °C beside ${writeNumber(typed.other_C)} °C ` +
+					`(${signed(check.offBy_C, 1)})`
 			};
 		}
 		case 'buffers': {

@@ -75,6 +75,7 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 			timeZone: member.program.timeZone,
 			isDemo: member.program.isDemo,
 			dates: member.program.dates,
+			numbers: member.program.numbers,
 			reportTo: settings!.settings.reportTo ?? ''
 		},
 		member: {

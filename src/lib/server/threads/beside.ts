@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { error as httpError } from '@sveltejs/kit';
 import pLimit from 'p-limit';
+import { styleNow, type ProgramStyle } from '../program-style';
 import type { JobName, Jobs } from './jobs';
 
 const AT_ONCE = 2;
@@ -23,7 +24,8 @@ export async function beside<N extends JobName>(
 	...asked: Parameters<Jobs[N]>
 ): Promise<Awaited<ReturnType<Jobs[N]>>> {
 	if (turn.pendingCount >= MOST_WAITING) httpError(503, 'Much is being worked out just now. Try again in a minute.');
-	const answer = await turn(() => (existsSync(THREAD) ? inThread(name, asked) : here(name, asked)));
+	const style = styleNow();
+	const answer = await turn(() => (existsSync(THREAD) ? inThread(name, asked, style) : here(name, asked)));
 	if (answer === TOO_LONG) httpError(503, 'This takes too long to work out; ask for less at a time.');
 	return answer as Awaited<ReturnType<Jobs[N]>>;
 }
@@ -33,9 +35,9 @@ async function here(name: JobName, asked: readonly unknown[]): Promise<unknown> 
 	return doJob(name, asked);
 }
 
-function inThread(name: JobName, asked: readonly unknown[]): Promise<unknown> {
+function inThread(name: JobName, asked: readonly unknown[], style: ProgramStyle): Promise<unknown> {
 	return new Promise((done, fail) => {
-		const worker = new Worker(THREAD, { workerData: { name, asked } });
+		const worker = new Worker(THREAD, { workerData: { name, asked, style } });
 		const late = setTimeout(() => {
 			void worker.terminate();
 			done(TOO_LONG);

@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { styleNow } from '../program-style';
 import { beside } from './beside';
 import type { JobName, Jobs } from './jobs';
 
@@ -9,7 +10,9 @@ import type { JobName, Jobs } from './jobs';
 export function rememberedBeside<N extends JobName>(name: N, most: number) {
 	const found = new Map<string, Promise<Awaited<ReturnType<Jobs[N]>>>>();
 	return (...asked: Parameters<Jobs[N]>): Promise<Awaited<ReturnType<Jobs[N]>>> => {
-		const key = createHash('sha256').update(JSON.stringify(asked)).digest('base64');
+		const key = createHash('sha256')
+			.update(JSON.stringify([asked, styleNow()]))
+			.digest('base64');
 		const known = found.get(key);
 		if (known) return known;
 		const answer = beside(name, ...asked);

@@ -13,6 +13,7 @@
 </script>
 
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { knownAnimals } from './known-animals';
 	import { counted, listed } from '$lib/core/wording';
 
@@ -25,7 +26,8 @@
 			: `Those named by ${counters} (${checked.byCounters}) count in full, the others less.`
 	);
 	const WORTH_SAYING = 0.005;
-	const span = (i: SchemeInterval | null) => (i === null ? '' : `${i.lower.toFixed(2)} to ${i.upper.toFixed(2)}`);
+	const span = (i: SchemeInterval | null) =>
+		i === null ? '' : `${writeFixed(i.lower, 2)} to ${writeFixed(i.upper, 2)}`;
 	const chances = (i: SchemeInterval) =>
 		i.chances
 			.filter((c) => c.chance >= WORTH_SAYING)
@@ -62,7 +64,7 @@
 								: ''}</small
 						>
 					</td>
-					<td class="number" data-label="score">{s.scored ? s.scored.figure.toFixed(2) : ''}</td>
+					<td class="number" data-label="score">{s.scored ? writeFixed(s.scored.figure, 2) : ''}</td>
 					<td class="number" data-label="from counting">{span(s.counting)}</td>
 					<td class="number" data-label="from counting and naming">{span(s.both)}</td>
 					<td data-label="class"

@@ -20,7 +20,7 @@
 
 <script lang="ts">
 	import { MOST_PLATES } from '$lib/core/method';
-	import { readPlain } from '$lib/core/quantity';
+	import { asWritten, readPlain, writeNumber } from '$lib/core/quantity';
 	import { advisedPlates, advisedVolumes, pouring } from '$lib/core/subjects/plates/pour';
 	import { counted } from '$lib/core/wording';
 	import { stamp } from '../entry/writer';
@@ -32,6 +32,7 @@
 	const toPour = $derived({ label, isBlank, taken, usual, limits });
 	const advice = $derived(advisedVolumes(toPour));
 	const advised = $derived(advice.volumes_mL.map(String));
+	const mL = (volume = '') => `${asWritten(volume)} mL`;
 	/** By what the plate is for and its turn: one plate more does not move a blank's volume. */
 	let typed = $state<Record<string, string>>({});
 	/** As the card has it, until the hand says otherwise. */
@@ -53,10 +54,11 @@
 		const whyNot = () => {
 			if (Number.isNaN(volume_mL)) return 'A volume in mL, like 1 or 2.5.';
 			if (volume_mL <= 0) return 'A plate without water grows nothing.';
-			return volume_mL > 20 * most_mL ? `More than ${20 * most_mL} mL fit on no plate.` : null;
+			return volume_mL > 20 * most_mL ? `More than ${writeNumber(20 * most_mL)} mL fit on no plate.` : null;
 		};
 		const why = whyNot();
-		const doubt = why === null && volume_mL > most_mL ? `The card pours at most ${most_mL} mL on a plate.` : null;
+		const doubt =
+			why === null && volume_mL > most_mL ? `The card pours at most ${writeNumber(most_mL)} mL on a plate.` : null;
 		return { volume_mL, why, doubt };
 	}
 	function pour(event: SubmitEvent) {
@@ -90,13 +92,15 @@
 	<p><b>{label}</b>{isBlank ? ', a blank: one plate, nothing may grow' : ''}</p>
 	{#if !isBlank}
 		<p class="small">
-			{#if usual}This site mostly shows {usual.low} to {usual.high} in 100 mL: {advised[0] === advised.at(-1)
-					? `${advised[0]} mL can be counted on a clean day and on a foul one`
-					: `with ${advised[0]} mL a clean day can be counted, with ${advised.at(-1)} mL a foul one`}{advice.isTooCrowded
+			{#if usual}This site mostly shows {writeNumber(usual.low)} to {writeNumber(usual.high)} in 100 mL: {advised[0] ===
+				advised.at(-1)
+					? `${mL(advised[0])} can be counted on a clean day and on a foul one`
+					: `with ${mL(advised[0])} a clean day can be counted, with ${mL(advised.at(-1))} a foul one`}{advice.isTooCrowded
 					? ', and a foul day still crowds the plate: thin the sample first'
 					: ''}.{#if hasRained}
-					Much rain fell before it was filled: expect the foul day.{/if}{:else}Nobody knows this site yet: pour {advised[0]}
-				mL, and learn from what grows.{#if hasRained}
+					Much rain fell before it was filled: expect the foul day.{/if}{:else}Nobody knows this site yet: pour {mL(
+					advised[0]
+				)}, and learn from what grows.{#if hasRained}
 					Much rain fell before it was filled: pour one plate more, with a tenth of that.{/if}{/if}
 		</p>
 	{/if}

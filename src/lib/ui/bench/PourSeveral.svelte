@@ -16,6 +16,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { advisedPlates, pouring } from '$lib/core/subjects/plates/pour';
 	import { counted, listed } from '$lib/core/wording';
 	import HowToPour from './HowToPour.svelte';
@@ -29,7 +30,7 @@
 	const chosen = $derived(advised.filter((b) => !left.includes(b.id)));
 	const plates = $derived(chosen.reduce((sum, b) => sum + b.plates.length, 0));
 	const say = ({ name, isBlank, volume_mL }: AdvisedPlate) =>
-		`${volume_mL} mL on ${isBlank ? 'the blank ' : ''}${name.slice(name.lastIndexOf('-'))}`;
+		`${writeNumber(volume_mL)} mL on ${isBlank ? 'the blank ' : ''}${name.slice(name.lastIndexOf('-'))}`;
 	function toggle(id: string, isIn: boolean) {
 		left = isIn ? left.filter((l) => l !== id) : [...left, id];
 	}

@@ -19,7 +19,7 @@
 </script>
 
 <script lang="ts">
-	import { readPlain, readWhole } from '$lib/core/quantity';
+	import { readPlain, readWhole, writeNumber } from '$lib/core/quantity';
 	import { temperature_C } from '$lib/core/leaf';
 	import { countOf, SQUARES_OF_MEDIUM } from '$lib/core/subjects/plates/photo-grid';
 	import { typedGrid } from '$lib/core/subjects/plates/squares';
@@ -57,7 +57,7 @@
 		if (coldest.trim() === '') return null;
 		if (temperature === null) return 'A temperature in °C, like 24.5.';
 		return temperature < limits.plateLeastTemperature_C
-			? `Under ${limits.plateLeastTemperature_C} °C plates grow too slowly for the clock.`
+			? `Under ${writeNumber(limits.plateLeastTemperature_C)} °C plates grow too slowly for the clock.`
 			: null;
 	});
 	/** Of a grid, where only some of its squares are counted: drawn on the photo, or typed. */
@@ -95,7 +95,7 @@
 </script>
 
 <article aria-label="Plate {id}">
-	<p class="head"><b>{id}</b> {plate.volume_mL} mL{plate.isBlank ? ', blank' : ''}</p>
+	<p class="head"><b>{id}</b> {writeNumber(plate.volume_mL ?? 0)} mL{plate.isBlank ? ', blank' : ''}</p>
 	{#if stands}
 		<p class={['stage', stands.stage]} role="status">
 			<b>{stageWords[stands.stage].name}</b>, {sayDuration(stands.age_h * HOUR_ms)} old{sayNext(stands)}. {stageWords[

@@ -14,7 +14,7 @@
 
 <script lang="ts">
 	import { mostProbableNumber } from '$lib/core/bacteria';
-	import { saySide } from '$lib/core/quantity';
+	import { saySide, significant, writeNumber } from '$lib/core/quantity';
 	import { tubesOnShelf } from '$lib/core/subjects/growth-tubes/shelf';
 	import { tubesTodo } from '$lib/core/subjects/growth-tubes/words';
 	import { stageWords } from '$lib/core/subjects/plates/words';
@@ -71,15 +71,15 @@
 	</p>
 	{#if set.readAt === undefined}
 		<p class="small">Tap each tube in which something grew, by the medium’s own sheet; a second tap takes it back.</p>
-		{#each rows as [row, { volume_mL, tubes = 0 }] (row)}
-			<div class="rack" role="group" aria-label="{volume_mL} mL">
-				<span>{volume_mL} mL</span>
+		{#each rows as [row, { volume_mL = 0, tubes = 0 }] (row)}
+			<div class="rack" role="group" aria-label="{writeNumber(volume_mL)} mL">
+				<span>{writeNumber(volume_mL)} mL</span>
 				{#each { length: tubes }, i (i)}
 					<button
 						type="button"
 						class:grew={grownIn(row).includes(i + 1)}
 						aria-pressed={grownIn(row).includes(i + 1)}
-						aria-label="tube {i + 1} of {volume_mL} mL"
+						aria-label="tube {i + 1} of {writeNumber(volume_mL)} mL"
 						onclick={() => tap(row, i + 1)}>{i + 1}</button
 					>
 				{/each}
@@ -88,11 +88,11 @@
 	{/if}
 	{#if series && number?.mpnPer100mL != null}
 		<p role="status">
-			{patternOf(series)} grown: <b>{saySide(side)}{number.mpnPer100mL.toPrecision(2)} per 100 mL</b>{number.lower !==
+			{patternOf(series)} grown: <b>{saySide(side)}{significant(number.mpnPer100mL, 2)} per 100 mL</b>{number.lower !==
 				null &&
 			number.upper !== null &&
 			side === null
-				? `, between ${number.lower.toPrecision(2)} and ${number.upper.toPrecision(2)}`
+				? `, between ${significant(number.lower, 2)} and ${significant(number.upper, 2)}`
 				: ''}.
 		</p>
 	{/if}

@@ -23,7 +23,7 @@
 	import { heldFor_h } from '$lib/core/custody';
 	import { temperature_C } from '$lib/core/leaf';
 	import { limitsOf } from '$lib/core/method';
-	import { readPlain } from '$lib/core/quantity';
+	import { readPlain, writeNumber } from '$lib/core/quantity';
 	import { receptions, type lids, type Reception } from '$lib/core/subjects/bottle/branch';
 	import { keepsFor_h } from '$lib/core/subjects/bottle/held';
 	import { stepOfBottle } from '$lib/core/subjects/bottle/step';
@@ -76,7 +76,9 @@
 <form onsubmit={(e) => e.preventDefault()} aria-label="Take in {label}">
 	<p>
 		<b>{label}</b>{bottle.kind ? `, ${bottleKindWords[bottle.kind]}` : ''}{bottle.role === 'blank' ? ', a blank' : ''}.
-		<span class:late={held_h > limit_h}>Filled {sayDuration(held_h * HOUR_ms)} ago; it keeps {limit_h} h.</span>
+		<span class:late={held_h > limit_h}
+			>Filled {sayDuration(held_h * HOUR_ms)} ago; it keeps {writeNumber(limit_h)} h.</span
+		>
 	</p>
 	<div class="pair">
 		<label>Came at, °C <input class="input" inputmode="decimal" autocomplete="off" bind:value={typed} /></label>

@@ -64,13 +64,13 @@
 	<button class="btn preset-outlined-primary-500" disabled={read_C === null}>Save</button>
 	<p class="small" role="status">
 		{#if text.trim() !== '' && read_C === null}A temperature in °C, like 24.5.
-		{:else if read_C !== null && read_C < least_C}Under {least_C} °C plates hardly grow: somewhere warmer, such as above a
-			cupboard.
+		{:else if read_C !== null && read_C < least_C}Under {writeNumber(least_C)} °C plates hardly grow: somewhere warmer, such
+			as above a cupboard.
 		{:else if last}
 			{writeNumber(last.temperature_C)} °C{last.isSimulated ? ', simulated,' : ''} at {sayTime(last.at_ms, timeZone)}.
-			{#if last.temperature_C < least_C}Too cold: the clock stands still until it is {least_C} °C.{/if}
+			{#if last.temperature_C < least_C}Too cold: the clock stands still until it is {writeNumber(least_C)} °C.{/if}
 			{#if cold_h >= 0.1}{sayDuration(cold_h * 3_600_000)} were too cold, and reading waits as much longer.{/if}
-		{:else}Read the thermometer morning and evening: under {least_C} °C the clock stands still.{/if}
+		{:else}Read the thermometer morning and evening: under {writeNumber(least_C)} °C the clock stands still.{/if}
 	</p>
 	{#if thermometer}
 		<button

@@ -12,6 +12,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import ChartBox from './ChartBox.svelte';
 	import type { Colour } from './drawn.svelte';
 
@@ -52,7 +53,7 @@
 						}),
 				name: symbol,
 				nameTextStyle: { color: colour('--ink-2') },
-				axisLabel: { color: colour('--ink-2') },
+				axisLabel: { color: colour('--ink-2'), formatter: writeNumber },
 				splitLine: { lineStyle: { color: colour('--rule') } }
 			},
 			series: [

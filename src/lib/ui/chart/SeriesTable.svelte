@@ -17,12 +17,16 @@
 <script lang="ts">
 	import { sayVerdict, verdictOn } from '$lib/core/interpret';
 	import { sayDay, wayWords } from '$lib/core/wording';
-	import { units, withQualifier, writeFigure } from '$lib/core/quantity';
+	import { significant, units, withQualifier, writeFigure, writeFixed } from '$lib/core/quantity';
 
 	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
 
 	const figure = (p: ChartPoint) => withQualifier(p.value, p.qualifier, parameter.unit);
 	const unit = $derived(units[parameter.unit].symbol);
+	function sayDoubt({ uncertainty, lower, upper }: ChartPoint): string {
+		if (lower === null) return uncertainty === null ? '' : significant(uncertainty, 2);
+		return `${significant(lower, 2)} to ${upper === null ? '…' : significant(upper, 2)}`;
+	}
 </script>
 
 <div class="scroll">
@@ -38,9 +42,10 @@
 			<tbody>
 				{#each stretches as s (s.at_ms)}
 					<tr
-						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{s.low.toFixed(parameter.decimals)}</td><td
-							class="number">{s.middle.toFixed(parameter.decimals)}</td
-						><td class="number">{s.high.toFixed(parameter.decimals)}</td></tr
+						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{writeFixed(s.low, parameter.decimals)}</td
+						><td class="number">{writeFixed(s.middle, parameter.decimals)}</td><td class="number"
+							>{writeFixed(s.high, parameter.decimals)}</td
+						></tr
 					>
 				{/each}
 			</tbody>
@@ -64,11 +69,7 @@
 								)}{/if}</td
 						>
 						<td class="number">{writeFigure(figure(p), parameter.decimals)}</td>
-						<td class="number"
-							>{p.lower === null
-								? (p.uncertainty?.toPrecision(2) ?? '')
-								: `${p.lower.toPrecision(2)} to ${p.upper?.toPrecision(2) ?? '…'}`}</td
-						>
+						<td class="number">{sayDoubt(p)}</td>
 						<td>{wayWords[p.way]}</td>
 						<td
 							>{threshold

@@ -1,7 +1,6 @@
 import { changesDrawn, type Threshold } from '$lib/core/interpret';
 import { wayWords } from '$lib/core/wording';
-import type { Way } from '$lib/core/quantity';
-import { areAlike, type Parameter } from '$lib/core/quantity';
+import { areAlike, writeNumber, type Parameter, type Way } from '$lib/core/quantity';
 
 export interface ChartPoint {
 	at_ms: number;
@@ -102,7 +101,7 @@ export function seriesOption({
 			scale: true,
 			name: unitSymbol + (wide ? ', each step ten times' : ''),
 			nameTextStyle: { color: colours.ink2, align: 'left', padding: [0, 0, 0, -44] },
-			axisLabel: { color: colours.ink2 },
+			axisLabel: { color: colours.ink2, formatter: writeNumber },
 			splitLine: { lineStyle: { color: colours.rule } }
 		},
 		series: [

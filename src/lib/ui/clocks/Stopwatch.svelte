@@ -13,6 +13,7 @@
 </script>
 
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 
 	let { started_ms, now_ms, label, onstart, onstop, oncancel }: Props = $props();
@@ -31,7 +32,7 @@
 	<button type="button" class="watch" onclick={() => onstart(now_ms())}><b>Start</b> <span>{label}</span></button>
 {:else}
 	<button type="button" class="watch runs" onclick={() => onstop(Number(((now_ms() - started_ms) / 1000).toFixed(1)))}
-		><b>{time_s.toFixed(1)} s</b> <span>tap to stop</span></button
+		><b>{writeFixed(time_s, 1)} s</b> <span>tap to stop</span></button
 	>
 	<button type="button" class="btn preset-outlined-surface-500" onclick={oncancel}>That run does not count</button>
 {/if}

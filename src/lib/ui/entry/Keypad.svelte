@@ -7,11 +7,12 @@
 
 <script lang="ts">
 	import Delete from '@lucide/svelte/icons/delete';
+	import { decimalMark } from '$lib/core/quantity';
 
 	let { onkey, signs, hasPoint }: Props = $props();
 
 	/** People write a decimal comma or a point; both are read. */
-	const point = (1.5).toLocaleString().includes(',') ? ',' : '.';
+	const point = decimalMark() === ',' || (1.5).toLocaleString().includes(',') ? ',' : '.';
 	const digits = ['7', '8', '9', '4', '5', '6', '1', '2', '3'];
 </script>
 

@@ -16,6 +16,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import BulkEdit from './BulkEdit.svelte';
+	import { asWritten } from '$lib/core/quantity';
 	import { shelfOrder, textsOf } from './shelf-order';
 
 	let { kind, rows, mayKeep, choices: wordsOf }: Props = $props();
@@ -40,6 +41,10 @@
 	const hasEnded = $derived(rows.some((r) => r.endedOn !== null));
 	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
 	const isNumber = (field: string) => kind.fields[field]?.unit !== undefined;
+	const shownIn = ({ texts }: ShelfRow, field: string) => {
+		const text = texts[field] ?? '';
+		return /^-?\d+\.\d+$/.test(text) ? asWritten(text) : text;
+	};
 
 	function sortBy(field: string) {
 		sort = { field, descending: sort.field === field && !sort.descending };
@@ -133,7 +138,7 @@
 						{#each kind.columns as field, i (field)}
 							<td class:number={isNumber(field)}>
 								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a
-									>{:else}{row.texts[field]}{/if}
+									>{:else}{shownIn(row, field)}{/if}
 								{#if i === 0 && row.endedOn}<br /><small>until {row.endedOn}</small>{/if}
 							</td>
 						{/each}

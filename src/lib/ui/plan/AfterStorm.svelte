@@ -17,6 +17,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { enhance } from '$app/forms';
 	import { sayBreach, sayPlanDay } from '$lib/core/interpret';
 
@@ -32,7 +33,7 @@
 	const when = (day: number) => near.get(day) ?? sayPlanDay(day);
 	const said = $derived(
 		weather.rain
-			.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${r.rain_mm} mm`}`)
+			.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${writeNumber(r.rain_mm)} mm`}`)
 			.join(', ')
 	);
 </script>
@@ -57,8 +58,8 @@
 			<span style:bottom="{(100 * weather.least_mm) / most}%"></span>
 		</div>
 		<p class="small">
-			{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {weather.least_mm} mm in a day. Hatched:
-			it said nothing.
+			{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {writeNumber(weather.least_mm)} mm in
+			a day. Hatched: it said nothing.
 		</p>
 	{/if}
 	{#if isTyped && mayPlan}

@@ -10,6 +10,7 @@
 </script>
 
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 
 	let { code, simulated, onread, onminutes }: Props = $props();
@@ -54,7 +55,7 @@
 			>Simulated meter</button
 		>{/if}
 	{#if shown !== null}
-		<span><b class="figure">{shown.toFixed(1)} %</b> simulated</span>
+		<span><b class="figure">{writeFixed(shown, 1)} %</b> simulated</span>
 		<button type="button" class="btn preset-outlined-surface-500" onclick={() => onread(shown.toFixed(1))}
 			>Take it</button
 		>

@@ -11,6 +11,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { sayDay, sayTime } from '$lib/core/wording';
 	import { dangerWords } from '$lib/core/subjects/arrival/words';
 	import { knownAnimals } from '../animals/known-animals';
@@ -82,7 +83,7 @@
 			<li>
 				The bottles from {one.from} to {one.to}, {at(one.at)}{one.seal
 					? `, seal ${one.seal}`
-					: ''}{one.temperature_C === undefined ? '' : `, ${one.temperature_C} °C`}
+					: ''}{one.temperature_C === undefined ? '' : `, ${writeNumber(one.temperature_C)} °C`}
 			</li>
 		{/each}
 	</ol>

@@ -10,6 +10,7 @@
 </script>
 
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { goto } from '$app/navigation';
 	import { drawnChart, type Colour } from '../chart/drawn.svelte';
 	import { coursesOf, extentOf } from './courses';
@@ -81,14 +82,14 @@
 		{@attach map}
 		role="img"
 		aria-label="Map of {sites.length} {sites.length === 1 ? 'site' : 'sites'}{here
-			? `; ${here.name} at ${here.latitude.toFixed(4)}°, ${here.longitude.toFixed(4)}°`
+			? `; ${here.name} at ${writeFixed(here.latitude, 4)}°, ${writeFixed(here.longitude, 4)}°`
 			: ''}"
 		style:aspect-ratio={extent.ratio}
 		style:max-width="{HIGHEST_rem * extent.ratio}rem"
 	></div>
 	<figcaption class="small">
-		North is up, {extent.width_km.toFixed(extent.width_km < 10 ? 1 : 0)} km from left to right. Streams are drawn from site
-		to site, not bend by bend.
+		North is up, {writeFixed(extent.width_km, extent.width_km < 10 ? 1 : 0)} km from left to right. Streams are drawn from
+		site to site, not bend by bend.
 	</figcaption>
 </figure>
 

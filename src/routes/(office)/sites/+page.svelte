@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
 	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
 	import type { PageProps } from './$types';
@@ -21,7 +22,7 @@
 						<tr>
 							<td><a href="/sites/{site.code}"><b>{site.name}</b></a><br /><small>{site.about}</small></td>
 							<td>{site.stream}</td>
-							<td class="number">{site.river_km.toFixed(1)}</td>
+							<td class="number">{writeFixed(site.river_km, 1)}</td>
 							<td>{site.line || 'no accepted results yet'}</td>
 						</tr>
 					{/each}

@@ -46,7 +46,7 @@
 		{/if}
 	</section>
 	<section class="todo" aria-labelledby="next">
-		<h1 id="next">Next</h1>
+		<h2 id="next">Next</h2>
 		{#each data.late as one (one.memberId)}
 			<p class="say ask">
 				{one.name} has left, and sent {one.lines === 1 ? 'one line' : `${one.lines} lines`} since.
@@ -74,7 +74,7 @@
 		{/if}
 		{#each data.parts as part (part.word)}
 			{#if part.items.length}
-				<h2 class="ruled">{part.word}</h2>
+				<h3 class="ruled">{part.word}</h3>
 				<ul>
 					{#each part.items as item, i (i)}
 						<li class={item.when}>
@@ -141,8 +141,14 @@
 		padding: 1rem 1.625rem 1.5rem;
 		max-width: 41.25rem;
 	}
-	h2 {
+	#next {
+		font-size: 1.625rem;
+		line-height: 1.15;
+	}
+	h3 {
 		margin-top: 1rem;
+		font-size: 1.0625rem;
+		line-height: 1.3;
 	}
 	li {
 		display: grid;

@@ -1,8 +1,9 @@
+import { writeFixed } from '../../quantity';
 import type { Differs, IndexChange } from '../../macroinvertebrates';
 
 /** How a site's tolerance index changed between two days, and what that means: of animals, not of a figure. */
 export function sayIndexChange({ by, uncertainty, isTold }: IndexChange, from: string, to: string): string {
-	const size = `${Math.abs(by).toFixed(2)} ± ${uncertainty.toFixed(2)}`;
+	const size = `${writeFixed(Math.abs(by), 2)} ± ${writeFixed(uncertainty, 2)}`;
 	if (!isTold)
 		return (
 			`The family biotic index of ${from} and of ${to} differ by ${size}: no more than counting so few ` +

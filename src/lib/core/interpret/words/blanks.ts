@@ -1,4 +1,5 @@
 import { LEAST_BLANKS, type BlanksSay } from '../../quality';
+import { significant } from '../../quantity';
 import { counted } from '../../wording';
 
 /** What the blanks of a parameter say of its small figures, and what to do with them. */
@@ -14,7 +15,7 @@ export function sayBlanks(
 			'nothing in.'
 		);
 	}
-	const least = `${limits.detection.toPrecision(2)} ${symbol}`;
+	const least = `${significant(limits.detection, 2)} ${symbol}`;
 	const share =
 		under === 0
 			? 'None of the figures of the lab lies under it.'

@@ -1,6 +1,6 @@
 import { FlumeRating } from '../../discharge';
 import { forms, type FormName } from '../../observations';
-import { isParameterCode, parameterOf, type OwnParameters, type ParameterCode } from '../../quantity';
+import { isParameterCode, parameterOf, writeFixed, type OwnParameters, type ParameterCode } from '../../quantity';
 import { Position } from '../../subjects/arrival/branch';
 import type { BranchWords } from '../../subjects/branch-words';
 import { branchWords } from '../../subjects/places';
@@ -99,6 +99,6 @@ function sayWhole(branch: string, key: string, value: object, timeZone: string):
 
 const sayPosition = ({ latitude, longitude, accuracy_m, isSimulated }: Position): string =>
 	(
-		`${latitude.toFixed(5)}°, ${longitude.toFixed(5)}°, within ${Math.round(accuracy_m)} ` +
+		`${writeFixed(latitude, 5)}°, ${writeFixed(longitude, 5)}°, within ${Math.round(accuracy_m)} ` +
 		`m${isSimulated ? ' (simulated)' : ''}`
 	).replaceAll('-', '−');

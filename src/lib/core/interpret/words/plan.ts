@@ -1,5 +1,5 @@
 import type { Blocker, Breach, GearWarning, Remedy, SamplerNeed, Unmet, Wait } from '../../schedule';
-import { isParameterCode, parameterOf } from '../../quantity';
+import { isParameterCode, parameterOf, writeNumber } from '../../quantity';
 import { inSentence, sayDay, sayDuration, sayMinute } from '../../wording';
 
 const DAY_ms = 86_400_000;
@@ -144,8 +144,9 @@ export function sayGear(warning: GearWarning, timeZone: string): string {
 			);
 		case 'velocity-range':
 			return (
-				`${warning.code} reads ${warning.low_m_s} to ${warning.high_m_s} m/s; ${warning.site} has shown ` +
-				`${warning.seen_m_s} m/s. Outside its range is not a measurement.`
+				`${warning.code} reads ${writeNumber(warning.low_m_s)} to ${writeNumber(warning.high_m_s)} m/s; ` +
+				`${warning.site} has shown ` +
+				`${writeNumber(warning.seen_m_s)} m/s. Outside its range is not a measurement.`
 			);
 		case 'still-wet':
 			return (

@@ -1,5 +1,5 @@
 import { capitalised } from '../../wording';
-import { decimalsBorne, rounded } from '../../quantity';
+import { decimalsBorne, rounded, writeFixed } from '../../quantity';
 import type { SiteTrend } from '../site-trend';
 
 /** Years that are usual before much is made of a trend. */
@@ -13,7 +13,7 @@ export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: s
 		return { says: 'No trend can be told yet.', because: 'It takes the same month in three different years.' };
 	const { verdict, slopePerYear, lower, upper, results, years, limits } = trend;
 	const borne = decimalsBorne((upper - lower) / 2) ?? 2;
-	const write = (n: number) => rounded(n, borne).replace('-', '−');
+	const write = (n: number) => rounded(n, borne);
 	const span = `between ${write(lower)} and ${write(upper)} ${unit} a year with 95 % confidence`;
 	const from =
 		`${results} results over ${years} years, each month held against the same ` +
@@ -24,8 +24,8 @@ export function sayTrend(trend: SiteTrend | null, unitSymbol: string): { says: s
 }
 
 function sayChance(p: number): string {
-	if (p < 0.001) return 'p under 0.001';
-	return p > 0.999 ? 'p over 0.999' : `p ${p.toFixed(3)}`;
+	if (p < 0.001) return `p under ${writeFixed(0.001, 3)}`;
+	return p > 0.999 ? `p over ${writeFixed(0.999, 3)}` : `p ${writeFixed(p, 3)}`;
 }
 
 function cautions({ verdict, years, monthsDisagree, withoutFlow }: SiteTrend): string[] {

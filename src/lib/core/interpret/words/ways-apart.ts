@@ -1,4 +1,4 @@
-import { units, type Unit, type Way } from '../../quantity';
+import { units, writeFixed, type Unit, type Way } from '../../quantity';
 import { LEAST_PAIRS, type WaysApart } from '../../quality';
 import { counted, wayWords } from '../../wording';
 
@@ -10,7 +10,7 @@ export function sayWaysApart(
 	if (bias === null || n < LEAST_PAIRS)
 		return [`${counted(n, 'pair')} so far: from ${LEAST_PAIRS} on something can be said.`];
 	const symbol = scale === 'ratio' ? '%' : units[unit].symbol;
-	const digits = (value: number) => Math.abs(value).toFixed(scale === 'ratio' ? 0 : decimals);
+	const digits = (value: number) => writeFixed(Math.abs(value), scale === 'ratio' ? 0 : decimals);
 	const range = (values: readonly number[]) => `${values.map(digits).join(' and ')} ${symbol}`;
 	const side = (value: number) => `${digits(value)} ${symbol} ${value < 0 ? 'lower' : 'higher'}`;
 	const [a, b] = [wayWords[first], wayWords[second]];
@@ -40,7 +40,7 @@ export function sayMethodLine({ line, scale, n }: WaysApart): string | null {
 	if (n < LEAST_PAIRS || slope === null || slopeLower === null || slopeUpper === null) return null;
 	const of = scale === 'ratio' ? 'Through the logarithms' : 'Through the figures';
 	return (
-		`${of} the line that allows for errors of both (Deming) has a slope of ${slope.toFixed(2)}, between ` +
-		`${slopeLower.toFixed(2)} and ${slopeUpper.toFixed(2)}.`
+		`${of} the line that allows for errors of both (Deming) has a slope of ${writeFixed(slope, 2)}, between ` +
+		`${writeFixed(slopeLower, 2)} and ${writeFixed(slopeUpper, 2)}.`
 	);
 }

@@ -1,4 +1,4 @@
-import { decimalsBorne, rounded, significant, type Step, type Working } from '../../quantity';
+import { asWritten, decimalsBorne, rounded, type Step, type Working } from '../../quantity';
 
 /** Figures put in stand as they were typed, which is never in more digits than this; results are given in fewer. */
 const MOST_SHOWN = 6;
@@ -7,7 +7,7 @@ const MOST_DIGITS = 4;
 /** A working as one line: `24 colonies × 100 ÷ 3 mL = 800 per 100 mL, between 510 and 1190 with 95 % confidence`. */
 export function sayWorking({ step, unit, interval }: Working): string {
 	const borne = interval && interval.upper !== null ? decimalsBorne((interval.upper - interval.lower) / 2) : null;
-	const write = (n: number) => minus(borne === null ? trimmed(n) : rounded(n, borne));
+	const write = (n: number) => (borne === null ? trimmed(n) : rounded(n, borne));
 	const line = `${saySteps(step)} = ${write(step.number)}${unit ? ` ${unit}` : ''}`;
 	if (!interval) return line;
 	const sure = `with ${trimmed(interval.confidence * 100)} % confidence`;
@@ -20,7 +20,7 @@ export function sayWorking({ step, unit, interval }: Working): string {
 function saySteps(step: Step): string {
 	switch (step.kind) {
 		case 'given':
-			return `${minus(String(Number(step.number.toPrecision(MOST_SHOWN))))}${step.word ? ` ${step.word}` : ''}`;
+			return `${asWritten(String(Number(step.number.toPrecision(MOST_SHOWN))))}${step.word ? ` ${step.word}` : ''}`;
 		case 'named':
 			return `${step.name} of ${step.of.map((s) => saySteps(s)).join(', ')}`;
 		case 'joined': {
@@ -46,5 +46,4 @@ function needsBrackets(part: Step, sign: '+' | '−' | '×' | '÷', isFirst: boo
 	return sign === '×' && (isSum(part) || part.sign === '÷');
 }
 
-const trimmed = (n: number) => (Number.isInteger(n) ? String(n) : String(Number(significant(n, MOST_DIGITS))));
-const minus = (text: string) => text.replaceAll('-', '−');
+const trimmed = (n: number) => asWritten(String(Number.isInteger(n) ? n : Number(n.toPrecision(MOST_DIGITS))));

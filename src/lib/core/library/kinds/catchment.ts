@@ -1,3 +1,4 @@
+import { writeFixed, writeNumber } from '../../quantity';
 import { distance_km } from '../../schedule';
 import { maybeDate, maybeDayAndTime, maybeTime } from '../calendar-fields';
 import { maybeNumber, maybeReference, number, oneOf, reference, someOf, words } from '../field';
@@ -37,7 +38,9 @@ export const streams = kind({
 			return [
 				{
 					field: 'joinsAt_km',
-					why: `${joined.name} is ${joined.length_km} km long; nothing joins it at ${row.joinsAt_km!} km.`
+					why:
+						`${joined.name} is ${writeNumber(joined.length_km)} km long; nothing joins it at ` +
+						`${writeNumber(row.joinsAt_km!)} km.`
 				}
 			];
 		const circle = circleFrom(row, others);
@@ -48,10 +51,10 @@ export const streams = kind({
 		const beyond = [
 			...(library.sites as readonly SiteRow[])
 				.filter((s) => s.streamId === row.id && s.river_km > row.length_km)
-				.map((s) => `${s.code} lies at ${s.river_km} km`),
+				.map((s) => `${s.code} lies at ${writeNumber(s.river_km)} km`),
 			...others
 				.filter((s) => s.joinsStreamId === row.id && (s.joinsAt_km ?? 0) > row.length_km)
-				.map((s) => `${s.name} joins at ${s.joinsAt_km!} km`)
+				.map((s) => `${s.name} joins at ${writeNumber(s.joinsAt_km!)} km`)
 		];
 		return beyond.length ? [{ field: 'length_km', why: `It is longer than that: ${beyond.join(', ')}.` }] : [];
 	}
@@ -157,7 +160,9 @@ export const sites = kind({
 				? [
 						{
 							field: 'river_km' as const,
-							why: `${stream.name} is ${stream.length_km} km long; a site at ${row.river_km} km is not on it.`
+							why:
+								`${stream.name} is ${writeNumber(stream.length_km)} km long; a site at ` +
+								`${writeNumber(row.river_km)} km is not on it.`
 						}
 					]
 				: []),
@@ -218,8 +223,8 @@ function farFromStream(
 				{
 					field: 'latitude' as const,
 					why:
-						`It lies ${apart_km.toFixed(1)} km from ${other.code} as the crow flies, but only ` +
-						`${along_km.toFixed(1)} km along the stream. Check position and distance.`
+						`It lies ${writeFixed(apart_km, 1)} km from ${other.code} as the crow flies, but only ` +
+						`${writeFixed(along_km, 1)} km along the stream. Check position and distance.`
 				}
 			];
 	}

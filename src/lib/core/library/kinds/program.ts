@@ -1,5 +1,6 @@
 import { kind, type Row } from '../kind';
 import { dates, maybeDate } from '../calendar-fields';
+import { numberStyles } from '../../quantity';
 import { dateStyles } from '../../wording';
 import { number, oneOf, wordList, words } from '../field';
 
@@ -74,6 +75,11 @@ export const program = kind({
 			label: 'Dates and times',
 			help: 'on screens and papers; files always have 2026-05-14',
 			options: dateStyles
+		}),
+		numbers: oneOf({
+			label: 'Numbers',
+			help: 'on screens and papers; a point or a comma may be typed, and files always have a point',
+			options: numberStyles
 		}),
 		skills: wordList({
 			label: 'People are trained in',

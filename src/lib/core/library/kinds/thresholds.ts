@@ -1,5 +1,5 @@
 import type { Band, Threshold } from '../../interpret';
-import { parameterOf, units, type ParameterCode } from '../../quantity';
+import { parameterOf, units, writeNumber, type ParameterCode } from '../../quantity';
 import { kind, type Library } from '../kind';
 import { exampleThresholds } from './example-thresholds';
 import { definitionOf, ownCodeOf } from './parameters';
@@ -74,15 +74,16 @@ export const thresholds = kind({
 				faults.push({
 					field: at,
 					why:
-						`${fields[at].label} ${row[at]!} lies no higher than ${fields[before.at].label.toLowerCase()} ` +
-						`${row[before.at]!}.`
+						`${fields[at].label} ${writeNumber(row[at]!)} lies no higher than ` +
+						`${fields[before.at].label.toLowerCase()} ` +
+						`${writeNumber(row[before.at]!)}.`
 				});
 		});
 		for (const { at, word } of limits) {
 			if (row[at] !== null && row[word] === '')
 				faults.push({
 					field: word,
-					why: `There is a limit (“${fields[at].label.toLowerCase()}” ${row[at]}), but no words for it.`
+					why: `There is a limit (“${fields[at].label.toLowerCase()}” ${writeNumber(row[at])}), but no words for it.`
 				});
 			if (row[at] === null && row[word] !== '')
 				faults.push({ field: at, why: `There are words for it (“${row[word]}”), but no limit.` });
@@ -92,7 +93,9 @@ export const thresholds = kind({
 			if (row[at]! < possible[0] || row[at]! > possible[1])
 				faults.push({
 					field: at,
-					why: `${row[at]!} ${units[unit].symbol} cannot be: it lies between ${possible[0]} and ${possible[1]}.`
+					why:
+						`${writeNumber(row[at]!)} ${units[unit].symbol} cannot be: it lies between ` +
+						`${writeNumber(possible[0])} and ${writeNumber(possible[1])}.`
 				});
 		if ((row.monthFrom === null) !== (row.monthTo === null))
 			faults.push({ field: 'monthTo', why: 'A season has a first and a last month, or neither.' });

@@ -1,6 +1,7 @@
+import { writeFixed, writeNumber } from '../../quantity';
 import { sayLimit, type WadingRule } from '../../safety';
 import { aboutPeople, doubtKind, type Nothing } from '../flag';
-import { plain, sayLength, saySpeed, type SaidIn } from '../say';
+import { sayLength, saySpeed, type SaidIn } from '../say';
 import type { Danger } from './branch';
 import { dangerWords } from './words';
 
@@ -51,7 +52,8 @@ export const arrivalFlags = {
 	'cold-water': aboutPeople<{ temperature_C: number; limit_C: number }>(
 		'note',
 		(e) =>
-			`The water has ${plain(e.temperature_C, 1)} °C: under ${e.limit_C} °C it takes breath and grip within minutes. ` +
+			`The water has ${writeFixed(e.temperature_C, 1)} °C: under ${writeNumber(e.limit_C)} °C it takes breath and ` +
+			`grip within minutes. ` +
 			'Out of it at once after a fall; dry clothes stand ready.'
 	),
 	'not-sampled': doubtKind<{ reason: string }>('note', (e) =>

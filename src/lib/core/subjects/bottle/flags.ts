@@ -1,6 +1,6 @@
-import { writeFigure, type Figure, type ParameterCode } from '../../quantity';
+import { writeFigure, writeFixed, writeNumber, type Figure, type ParameterCode } from '../../quantity';
 import { doubtKind } from '../flag';
-import { lower, nameOf, plain, sayTimes, type SaidIn } from '../say';
+import { lower, nameOf, sayTimes, type SaidIn } from '../say';
 import type { BottleKind } from './branch';
 
 interface Pair {
@@ -31,14 +31,16 @@ export const bottleFlags = {
 	'held-too-long': doubtKind<{ label: string; held_h: number; limit_h: number }>(
 		'ask',
 		(e) =>
-			`Bottle ${e.label} was held ${plain(e.held_h, 1)} h; its limit is ${e.limit_h} h. What it holds may have ` +
+			`Bottle ${e.label} was held ${writeFixed(e.held_h, 1)} h; its limit is ${writeNumber(e.limit_h)} h. What it ` +
+			`holds may have ` +
 			'changed by then: the figure is qualified, and says so.'
 	),
 	'analysed-late': doubtKind<{ label: string; parameter: ParameterCode; held_h: number; limit_h: number }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} of bottle ${e.label} was analysed ${plain(e.held_h / 24, 0)} days or more after ` +
-			`filling; it keeps ${plain(e.limit_h / 24, 0)}. The figure is qualified, and says so.`
+			`${nameOf(e.parameter, said)} of bottle ${e.label} was analysed ${writeFixed(e.held_h / 24, 0)} days or more ` +
+			`after ` +
+			`filling; it keeps ${writeFixed(e.limit_h / 24, 0)}. The figure is qualified, and says so.`
 	),
 	'bottle-refused': doubtKind<{ label: string; reason: string }>(
 		'spoils',
@@ -56,7 +58,8 @@ export const bottleFlags = {
 	'plating-unsaid': doubtKind<{ label: string; limit_h: number }>(
 		'ask',
 		(e) =>
-			`When was bottle ${e.label} plated? Its ${e.limit_h} h count until then, and nobody has noted it. Ask the lab.`
+			`When was bottle ${e.label} plated? Its ${writeNumber(e.limit_h)} h count until then, and nobody has noted ` +
+			`it. Ask the lab.`
 	),
 	'not-from-this-bottle': doubtKind<{ label: string; parameter: ParameterCode; with: string; because: string }>(
 		'spoils',
@@ -68,12 +71,13 @@ export const bottleFlags = {
 		'ask',
 		(e, said) =>
 			`${nameOf(e.parameter, said)} is of what is dissolved: bottle ${e.label} ` +
-			`${e.after_min === null ? 'has no time of filtering' : `was filtered ${plain(e.after_min, 0)} min after filling`}; within ${e.within_min} min is asked for.`
+			`${e.after_min === null ? 'has no time of filtering' : `was filtered ${writeFixed(e.after_min, 0)} min after filling`}; within ${e.within_min} min is asked for.`
 	),
 	'not-on-ice': doubtKind<{ label: string; after_h: number }>(
 		'ask',
 		(e) =>
-			`Bottle ${e.label} has stood ${plain(e.after_h, 1)} h and no time on ice is noted. Put it on ice, or note when ` +
+			`Bottle ${e.label} has stood ${writeFixed(e.after_h, 1)} h and no time on ice is noted. Put it on ice, or ` +
+			`note when ` +
 			'it went on.'
 	),
 	'blank-not-clean': doubtKind<{ label: string; parameter: ParameterCode; seen: Figure }>(
@@ -92,13 +96,14 @@ export const bottleFlags = {
 	'duplicates-apart': doubtKind<Pair & { apart_percent: number; limit_percent: number }>(
 		'ask',
 		(e, said) =>
-			`${pair(e, said)} lie ${plain(e.apart_percent, 0)} % apart; within ${e.limit_percent} % is usual. Ask how each ` +
+			`${pair(e, said)} lie ${writeFixed(e.apart_percent, 0)} % apart; within ${writeNumber(e.limit_percent)} % is ` +
+			`usual. Ask how each ` +
 			'was taken before either is used.'
 	),
 	'duplicates-apart-log': doubtKind<Pair & { apart_log: number; limit_log: number; pairs: number }>(
 		'ask',
 		(e, said) =>
-			`${pair(e, said)} lie ${plain(e.apart_log, 2)} apart in log10; within ${plain(e.limit_log, 2)} is ` +
+			`${pair(e, said)} lie ${writeFixed(e.apart_log, 2)} apart in log10; within ${writeFixed(e.limit_log, 2)} is ` +
 			`usual${e.pairs ? ` for your last ${e.pairs} pairs` : ''}. Ask how each was taken before either is used.`
 	),
 	'duplicate-alone': doubtKind<{ label: string }>(
@@ -168,7 +173,8 @@ export const bottleFlags = {
 	'cooler-warm': doubtKind<{ temperature_C: number; limit_C: number }>(
 		'ask',
 		(e) =>
-			`The cooler had ${plain(e.temperature_C, 1)} °C when it was handed over; over ${e.limit_C} °C bottles do not ` +
+			`The cooler had ${writeFixed(e.temperature_C, 1)} °C when it was handed over; over ${writeNumber(e.limit_C)} ` +
+			`°C bottles do not ` +
 			'count as kept cold. More ice, and tell the lab.'
 	)
 };

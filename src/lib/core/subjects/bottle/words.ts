@@ -66,9 +66,9 @@ export const lidWords = {
 export function sayAgainst(against: Against): string {
 	switch (against.of) {
 		case 'held':
-			return `held ${sayDuration(against.held_h * HOUR_ms)}, its limit is ${against.limit_h} h`;
+			return `held ${sayDuration(against.held_h * HOUR_ms)}, its limit is ${writeNumber(against.limit_h)} h`;
 		case 'warm':
-			return `came at ${writeNumber(against.temperature_C)} °C, over ${against.limit_C} °C`;
+			return `came at ${writeNumber(against.temperature_C)} °C, over ${writeNumber(against.limit_C)} °C`;
 		case 'lid':
 			return lidWords[against.lid];
 	}

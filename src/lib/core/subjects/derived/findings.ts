@@ -1,6 +1,15 @@
 import { PER_DEGREE, practicalSalinity, specificConductance } from '../../conductivity';
 import { dissolvedOxygenSaturation, percentSaturation, pressureFromElevation } from '../../oxygen';
-import { amount, certain, exactly, follows, measured, withQualifier, type ParameterCode } from '../../quantity';
+import {
+	amount,
+	certain,
+	exactly,
+	follows,
+	measured,
+	withQualifier,
+	writeFixed,
+	type ParameterCode
+} from '../../quantity';
 import { limitsOf } from '../../method';
 import type { Context } from '../context';
 import { finding, type Determination, type Finding } from '../determination';
@@ -88,8 +97,9 @@ function oxygenShare(
 		figure: withQualifier(percent, share.qualifier, 'percent'),
 		uncertainty: share.uncertainty,
 		basis:
-			`water holds ${saturation_mgL.toFixed(1)} mg/L at ${at.toFixed(1)} ` +
-			`°C${isSalty ? `, salinity ${salt.number.toFixed(1)}` : ''} and ${pressure_kPa.toFixed(1)} kPa, the pressure ` +
+			`water holds ${writeFixed(saturation_mgL, 1)} mg/L at ${writeFixed(at, 1)} ` +
+			`°C${isSalty ? `, salinity ${writeFixed(salt.number, 1)}` : ''} and ${writeFixed(pressure_kPa, 1)} kPa, the ` +
+			`pressure ` +
 			'from the site’s elevation',
 		working: share.qualifier === null ? working : null,
 		place: 'readings/dissolved-oxygen',
@@ -126,7 +136,9 @@ function conductance25(conductivity: Known | null, temperature: Known | null, is
 		...common,
 		figure: withQualifier(share.number, share.qualifier, 'uS_cm'),
 		uncertainty: share.uncertainty,
-		basis: `read at ${temperature.value.number.toFixed(1)} °C, ${(100 * RISE.number).toFixed(2)} % for each degree`,
+		basis:
+			`read at ${writeFixed(temperature.value.number, 1)} °C, ${writeFixed(100 * RISE.number, 2)} % for each ` +
+			`degree`,
 		working:
 			share.qualifier === null ? at25(conductivity.value.number, temperature.value.number, RISE.number).working : null,
 		parents: ['conductivity', 'water-temperature'],
@@ -146,7 +158,7 @@ function salinity(conductivity: Known | null, temperature: Known | null, isAt25:
 		parameter: 'salinity',
 		figure: exactly(salt.number, 'PSU'),
 		uncertainty: salt.uncertainty,
-		basis: `from conductivity at ${temperature.value.number.toFixed(1)} °C, practical salinity scale`,
+		basis: `from conductivity at ${writeFixed(temperature.value.number, 1)} °C, practical salinity scale`,
 		working: null,
 		place: 'readings/conductivity',
 		parents: ['conductivity', 'water-temperature'],

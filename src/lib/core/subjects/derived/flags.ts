@@ -1,4 +1,4 @@
-import { parameters, writeFigure, type Figure } from '../../quantity';
+import { parameters, writeFigure, writeNumber, type Figure } from '../../quantity';
 import { doubtKind } from '../flag';
 import { sayPercent } from '../say';
 
@@ -7,7 +7,8 @@ export const derivedFlags = {
 		'ask',
 		(e) =>
 			`Nitrite of ${writeFigure(e.nitrite, parameters.nitrite.decimals)} is ${sayPercent(e.percent)} of the nitrate ` +
-			`(${writeFigure(e.nitrate, parameters.nitrate.decimals)}); from ${e.limit_percent} % on a cause is worth ` +
+			`(${writeFigure(e.nitrate, parameters.nitrate.decimals)}); from ${writeNumber(e.limit_percent)} % on a cause ` +
+			`is worth ` +
 			'looking for: waste, drains or silage, or water short of oxygen. Look upstream, and measure oxygen.'
 	),
 	supersaturated: doubtKind<{ percent: number }>(

@@ -1,6 +1,6 @@
-import { convert, significant, units, writeNumber } from '../../quantity';
+import { convert, significant, units, writeFixed, writeNumber } from '../../quantity';
 import { doubtKind, type Nothing } from '../flag';
-import { plain, sayLength, sayPercent, saySpeed, type SaidIn } from '../say';
+import { sayLength, sayPercent, saySpeed, type SaidIn } from '../say';
 import type { Arithmetic, GaugingMethod, VelocityPointMethod } from './branch';
 import { arithmeticWords, gaugingWords, pointMethodWords } from './words';
 
@@ -34,13 +34,15 @@ export const gaugingFlags = {
 	'flume-submerged': doubtKind<{ submergence_percent: number; limit_percent: number }>(
 		'spoils',
 		(e) =>
-			`The water below the flume stands at ${sayPercent(e.submergence_percent)} of the head; from ${e.limit_percent} ` +
+			`The water below the flume stands at ${sayPercent(e.submergence_percent)} of the head; from ` +
+			`${writeNumber(e.limit_percent)} ` +
 			'% on it holds the flow back and the rating does not hold. Clear the way below, or find a steeper place.'
 	),
 	'flume-out-of-range': doubtKind<{ head_m: number; low_m: number; high_m: number }>(
 		'spoils',
 		(e) =>
-			`A head of ${plain(e.head_m, 3)} m lies outside the flume’s rating (${e.low_m} to ${e.high_m} m). Use another ` +
+			`A head of ${writeFixed(e.head_m, 3)} m lies outside the flume’s rating (${writeNumber(e.low_m)} to ` +
+			`${writeNumber(e.high_m)} m). Use another ` +
 			'way of gauging.'
 	),
 	'flume-unrated': doubtKind<Nothing>(
@@ -78,13 +80,13 @@ export const gaugingFlags = {
 		'note',
 		(e, units) =>
 			`The vertical at ${sayLength(e.distance_m, units)} carries ${sayPercent(e.share_percent)} of the flow; no more ` +
-			`than ${e.limit_percent} % is wanted. Add one beside it.`
+			`than ${writeNumber(e.limit_percent)} % is wanted. Add one beside it.`
 	),
 	'few-verticals': doubtKind<{ verticals: number; least: number }>(
 		'note',
 		(e) =>
 			`${e.verticals === 1 ? 'One vertical' : `${e.verticals} verticals`} so far; the card asks for at least ` +
-			`${e.least}.`
+			`${writeNumber(e.least)}.`
 	),
 	'edge-missing': doubtKind<{ side: 'first' | 'far' }>(
 		'spoils',
@@ -105,7 +107,8 @@ export const gaugingFlags = {
 		'ask',
 		(e, units) =>
 			`The tape hung through by ${sayLength(e.sag_m, units, 2)}, which makes the width come out ` +
-			`${sayPercent(e.tooLong_percent, 1)} too long; ${e.limit_percent} % is the most. Pull it tight and read again.`
+			`${sayPercent(e.tooLong_percent, 1)} too long; ${writeNumber(e.limit_percent)} % is the most. Pull it tight ` +
+			`and read again.`
 	),
 	'gaugings-apart': doubtKind<{
 		first_m3_s: number;
@@ -116,7 +119,8 @@ export const gaugingFlags = {
 		'ask',
 		(e, units) =>
 			`Two gaugings of this flow, ${flow(e.first_m3_s, units)} and ${flow(e.second_m3_s, units)}, lie ` +
-			`${sayPercent(e.apart_percent)} apart; within ${e.limit_percent} % is usual. Did the water rise, or was a ` +
+			`${sayPercent(e.apart_percent)} apart; within ${writeNumber(e.limit_percent)} % is usual. Did the water ` +
+			`rise, or was a ` +
 			'vertical left out?'
 	),
 	'another-way': doubtKind<{ way: OtherWay; because: string }>(
@@ -136,13 +140,14 @@ export const gaugingFlags = {
 		'ask',
 		(e, units) =>
 			`A coefficient of ${writeNumber(e.coefficient)} belongs to deeper water; at ${sayLength(e.depth_m, units, 2)} ` +
-			`it is about ${plain(e.byDepth, 2)}, and the flow comes out that much lower.`
+			`it is about ${writeFixed(e.byDepth, 2)}, and the flow comes out that much lower.`
 	),
 	'widths-apart': doubtKind<{ wetted_m: number; section_m: number; limit_percent: number }>(
 		'ask',
 		(e, units) =>
 			`The wetted width (${sayLength(e.wetted_m, units)}) and the edges of the section ` +
-			`(${sayLength(e.section_m, units, 2)}) lie more than ${e.limit_percent} % apart. One of them is wrong, or the ` +
+			`(${sayLength(e.section_m, units, 2)}) lie more than ${writeNumber(e.limit_percent)} % apart. One of them is ` +
+			`wrong, or the ` +
 			'width is of another place.'
 	),
 	'bankfull-narrow': doubtKind<{ bankfull_m: number; wetted_m: number }>(

@@ -1,3 +1,4 @@
+import { writeNumber } from '../../quantity';
 import { numberSetting, oneOf, unitSetting } from '../setting';
 import type { StepSettings } from '../setting';
 import { howAsked } from './how';
@@ -36,7 +37,9 @@ export const flowSettings: StepSettings<'flow'> = {
 			: [
 					{
 						path: 'shareLimit_percent',
-						why: `${leastVerticals} verticals of at most ${shareLimit_percent} % each cannot carry the whole flow.`
+						why:
+							`${leastVerticals} verticals of at most ${writeNumber(shareLimit_percent)} % each cannot carry ` +
+							`the whole flow.`
 					}
 				]
 };

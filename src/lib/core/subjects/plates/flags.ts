@@ -1,6 +1,6 @@
+import { writeFixed, writeNumber } from '../../quantity';
 import { doubtKind } from '../flag';
 import { listed } from '../../wording';
-import { plain } from '../say';
 
 const colonies = (n: number) => (n === 1 ? 'one colony' : `${n} colonies`);
 
@@ -8,31 +8,36 @@ export const platesFlags = {
 	'plate-too-early': doubtKind<{ label: string; age_h: number; readable_h: number }>(
 		'ask',
 		(e) =>
-			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h; colonies may still come until ${e.readable_h} h. Read ` +
+			`Plate ${e.label} was read after ${writeFixed(e.age_h, 0)} h; colonies may still come until ` +
+			`${writeNumber(e.readable_h)} h. Read ` +
 			'it again then.'
 	),
 	'plate-held-back': doubtKind<{ label: string; age_h: number; cold_h: number; least_C: number }>(
 		'ask',
 		(e) =>
-			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h, ${plain(e.cold_h, 0)} of them under ${e.least_C} °C, ` +
+			`Plate ${e.label} was read after ${writeFixed(e.age_h, 0)} h, ${writeFixed(e.cold_h, 0)} of them under ` +
+			`${writeNumber(e.least_C)} °C, ` +
 			'which hardly count: colonies may still come. Read it again before it is too old.'
 	),
 	'plate-too-old': doubtKind<{ label: string; age_h: number; limit_h: number }>(
 		'spoils',
 		(e) =>
-			`Plate ${e.label} was read after ${plain(e.age_h, 0)} h; after ${e.limit_h} h other things grow and the count ` +
+			`Plate ${e.label} was read after ${writeFixed(e.age_h, 0)} h; after ${writeNumber(e.limit_h)} h other things ` +
+			`grow and the count ` +
 			'is no longer one of E. coli.'
 	),
 	'plate-too-cold': doubtKind<{ label: string; seen_C: number; least_C: number }>(
 		'ask',
 		(e) =>
-			`Plate ${e.label} stood at ${plain(e.seen_C, 1)} °C; under ${e.least_C} °C it grows too slowly for the clock. ` +
+			`Plate ${e.label} stood at ${writeFixed(e.seen_C, 1)} °C; under ${writeNumber(e.least_C)} °C it grows too ` +
+			`slowly for the clock. ` +
 			'Give it more time, and say so.'
 	),
 	'plate-crowded': doubtKind<{ label: string; volume_mL: number; instead_mL: number }>(
 		'note',
 		(e) =>
-			`Plate ${e.label} has too many to count in ${e.volume_mL} mL. Next time pour ${e.instead_mL} mL of this water.`
+			`Plate ${e.label} has too many to count in ${writeNumber(e.volume_mL)} mL. Next time pour ` +
+			`${writeNumber(e.instead_mL)} mL of this water.`
 	),
 	'plate-counted-apart': doubtKind<{
 		label: string;
@@ -43,8 +48,9 @@ export const platesFlags = {
 	}>(
 		'ask',
 		(e) =>
-			`Two people counted ${e.least} and ${e.most} on plate ${e.label}, ${plain(e.apart_percent, 0)} % apart; up to ` +
-			`${e.limit_percent} % is usual. Look together at what only one of you marked.`
+			`Two people counted ${e.least} and ${e.most} on plate ${e.label}, ${writeFixed(e.apart_percent, 0)} % apart; ` +
+			`up to ` +
+			`${writeNumber(e.limit_percent)} % is usual. Look together at what only one of you marked.`
 	),
 	'plate-squares': doubtKind<{ label: string; squares: number; counted: number }>(
 		'ask',
@@ -56,14 +62,16 @@ export const platesFlags = {
 		'ask',
 		(e) =>
 			`The plates of ${e.bottle} hold ${listed(e.counts.map(String))} colonies; counting alone makes plates of one ` +
-			`water differ so once in ${plain(1 / e.chance, 0)} times. Was the sample shaken before each was poured, and is ` +
+			`water differ so once in ${writeFixed(1 / e.chance, 0)} times. Was the sample shaken before each was poured, ` +
+			`and is ` +
 			'one misread?'
 	),
 	'plate-sparse': doubtKind<{ label: string; colonies: number; volume_mL: number; instead_mL: number }>(
 		'note',
 		(e) =>
-			`Plate ${e.label} has ${colonies(e.colonies)} in ${e.volume_mL} mL, which leaves the figure wide open. Next ` +
-			`time pour ${e.instead_mL} mL of this water.`
+			`Plate ${e.label} has ${colonies(e.colonies)} in ${writeNumber(e.volume_mL)} mL, which leaves the figure ` +
+			`wide open. Next ` +
+			`time pour ${writeNumber(e.instead_mL)} mL of this water.`
 	),
 	'blank-grew': doubtKind<{ label: string; colonies: number }>(
 		'spoils',

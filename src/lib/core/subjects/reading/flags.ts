@@ -4,12 +4,14 @@ import {
 	significant,
 	units,
 	writeFigure,
+	writeFixed,
+	writeNumber,
 	type Figure,
 	type ParameterCode,
 	type Unit
 } from '../../quantity';
 import { doubtKind } from '../flag';
-import { lower, nameOf, plain, sayShown, type SaidIn } from '../say';
+import { lower, nameOf, sayShown, type SaidIn } from '../say';
 
 /** Bounds in a unit. */
 export interface Bounds {
@@ -79,11 +81,11 @@ function sayBound(n: number, code: ParameterCode, { shown, own }: SaidIn): strin
 	const { unit: kept, decimals } = parameterOf(code, own);
 	const unit = shown?.[code] ?? kept;
 	const there = convert(n, kept, unit);
-	return `${decimals > 2 ? significant(there, 3) : there.toFixed(decimals)} ${units[unit].symbol}`;
+	return `${decimals > 2 ? significant(there, 3) : writeFixed(there, decimals)} ${units[unit].symbol}`;
 }
 function sayApart(n: number, code: ParameterCode, { own }: SaidIn): string {
 	const { unit, decimals } = parameterOf(code, own);
-	return `${n.toFixed(decimals)} ${units[unit].symbol}`.trim();
+	return `${writeFixed(n, decimals)} ${units[unit].symbol}`.trim();
 }
 
 export const readingFlags = {
@@ -91,7 +93,8 @@ export const readingFlags = {
 		'ask',
 		(e, said) =>
 			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is possible but rare; usual is ` +
-			`${String(e.usual.low).replace('-', '−')} to ${e.usual.high} ${units[e.usual.unit].symbol}. Read it again, or ` +
+			`${writeNumber(e.usual.low)} to ${writeNumber(e.usual.high)} ${units[e.usual.unit].symbol}. ` +
+			`Read it again, or ` +
 			'keep it if it stands.'
 	),
 	'outside-history': doubtKind<{ parameter: ParameterCode; seen: Figure; low: number; high: number; visits: number }>(
@@ -139,13 +142,14 @@ export const readingFlags = {
 		'ask',
 		(e, said) =>
 			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter, said)} of ${writeFigure(e.seen)} lies outside ` +
-			`what ${e.instrument} can measure (${e.measures.low} to ${e.measures.high} ${units[e.measures.unit].symbol}).`
+			`what ${e.instrument} can measure (${writeNumber(e.measures.low)} to ${writeNumber(e.measures.high)} ` +
+			`${units[e.measures.unit].symbol}).`
 	),
 	'finer-than-instrument': doubtKind<{ parameter: ParameterCode; seen: Figure; instrument: string; step: number }>(
 		'ask',
 		(e, said) =>
 			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is finer than ${e.instrument} can show; it reads to ` +
-			`the nearest ${e.step} ${units[parameterOf(e.parameter, said.own).unit].symbol}.`
+			`the nearest ${writeNumber(e.step)} ${units[parameterOf(e.parameter, said.own).unit].symbol}.`
 	),
 	'calibration-missing': doubtKind<{ instrument: string; parameter: ParameterCode }>(
 		'ask',
@@ -157,7 +161,7 @@ export const readingFlags = {
 		'ask',
 		(e, said) =>
 			`${e.instrument} was calibrated for ${lower(nameOf(e.parameter, said))} ` +
-			`${e.days === 1 ? 'a day' : `${plain(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. ` +
+			`${e.days === 1 ? 'a day' : `${writeFixed(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. ` +
 			'Calibrate it again.'
 	)
 };

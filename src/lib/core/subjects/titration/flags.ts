@@ -1,7 +1,8 @@
+import { writeFixed, writeNumber } from '../../quantity';
 import { doubtKind } from '../flag';
-import { plain, saySeconds } from '../say';
+import { saySeconds } from '../say';
 
-const mgL = (n: number) => `${plain(n, 1)} mg/L`;
+const mgL = (n: number) => `${writeFixed(n, 1)} mg/L`;
 
 export const titrationFlags = {
 	'titration-bubble': doubtKind<{ bottle: string }>(
@@ -16,7 +17,9 @@ export const titrationFlags = {
 	),
 	'titrated-late': doubtKind<{ bottle: string; after_h: number; limit_h: number }>(
 		'ask',
-		(e) => `Bottle ${e.bottle} was titrated ${plain(e.after_h, 1)} h after fixing; ${e.limit_h} h is the most.`
+		(e) =>
+			`Bottle ${e.bottle} was titrated ${writeFixed(e.after_h, 1)} h after fixing; ${writeNumber(e.limit_h)} h is ` +
+			`the most.`
 	),
 	'below-blank': doubtKind<{ drops: number; blankDrops: number }>(
 		'ask',
@@ -25,14 +28,16 @@ export const titrationFlags = {
 	'burette-below-blank': doubtKind<{ titrant_mL: number; blank_mL: number }>(
 		'ask',
 		(e) =>
-			`${plain(e.titrant_mL, 2)} mL of titrant is less than the blank’s ${plain(e.blank_mL, 2)} mL. Titrate again, ` +
+			`${writeFixed(e.titrant_mL, 2)} mL of titrant is less than the blank’s ${writeFixed(e.blank_mL, 2)} mL. ` +
+			`Titrate again, ` +
 			'or look at the blank.'
 	),
 	'titrant-off': doubtKind<{ label_N: number; found_N: number; limit_percent: number }>(
 		'ask',
 		(e) =>
-			`The titrant’s label says ${plain(e.label_N, 4)} N, its standard found ${plain(e.found_N, 4)} N: over ` +
-			`${e.limit_percent} % apart. What was found counts; make the titrant fresh.`
+			`The titrant’s label says ${writeFixed(e.label_N, 4)} N, its standard found ${writeFixed(e.found_N, 4)} N: ` +
+			`over ` +
+			`${writeNumber(e.limit_percent)} % apart. What was found counts; make the titrant fresh.`
 	),
 	'titrations-apart': doubtKind<{ lowest_mgL: number; highest_mgL: number; limit_mgL: number }>(
 		'ask',

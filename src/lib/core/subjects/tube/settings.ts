@@ -1,3 +1,4 @@
+import { writeNumber } from '../../quantity';
 import { numberSetting } from '../setting';
 import type { StepSettings } from '../setting';
 
@@ -21,7 +22,9 @@ export const tubeSettings: StepSettings<'tube'> = {
 			: [
 					{
 						path: 'minimumDepth_cm',
-						why: `The tube is ${tubeLength_cm} cm long and reads from ${minimumDepth_cm} cm on: nothing could be read.`
+						why:
+							`The tube is ${writeNumber(tubeLength_cm)} cm long and reads from ${writeNumber(minimumDepth_cm)} ` +
+							`cm on: nothing could be read.`
 					}
 				]
 };

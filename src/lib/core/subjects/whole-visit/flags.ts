@@ -1,5 +1,5 @@
 import type { ParameterCode, Way } from '../../quantity';
-import { parameterOf } from '../../quantity';
+import { parameterOf, writeNumber } from '../../quantity';
 import { saySure, sayValue, wayWords, type Limits95 } from '../../wording';
 import type { Figure } from '../../quantity';
 import { doubtKind } from '../flag';
@@ -45,7 +45,7 @@ export const wholeVisitFlags = {
 		(e, said) =>
 			`${nameOf(e.parameter, said)}: ${told(e.reported, e.parameter, said)}, ${told(e.other, e.parameter, said)}; ` +
 			'they lie further apart than both are ' +
-			`sure${e.guessed_percent > 0 ? ` (± ${e.guessed_percent} % where nobody said how sure one is)` : ''}. Both are ` +
+			`sure${e.guessed_percent > 0 ? ` (± ${writeNumber(e.guessed_percent)} % where nobody said how sure one is)` : ''}. Both are ` +
 			'kept, the first is reported. Do one of them again, or say which is wrong.'
 	),
 	'two-values': doubtKind<{ path: string; shown: unknown; other: unknown }>(

@@ -1,11 +1,11 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import type { DateStyle } from '../../../core/wording';
 import type { Member } from '../../access';
+import type { ProgramStyle } from '../../program-style';
 import type { Db } from '../connect';
 import { member, program } from '../schema';
 
 export interface Membership extends Member {
-	program: { id: string; name: string; timeZone: string; isDemo: boolean; dates?: DateStyle | undefined };
+	program: { id: string; name: string; timeZone: string; isDemo: boolean } & ProgramStyle;
 }
 
 /** A person's places in programs, those they were removed from last. */
@@ -19,10 +19,26 @@ export async function membershipsOf(db: Db, userId: string): Promise<Membership[
 	return rows
 		.map(({ member: m, program: p }) => ({
 			...m,
-			program: { id: p.id, name: p.name, timeZone: p.timeZone, isDemo: p.isDemo, dates: p.settings.dates }
+			program: programOf(p)
 		}))
 		.sort((a, b) => Number(a.removedAt !== null) - Number(b.removedAt !== null));
 }
+
+/** What is known of a program wherever somebody acts in it. */
+export const programOf = ({
+	id,
+	name,
+	timeZone,
+	isDemo,
+	settings
+}: typeof program.$inferSelect): Membership['program'] => ({
+	id,
+	name,
+	timeZone,
+	isDemo,
+	dates: settings.dates,
+	numbers: settings.numbers
+});
 
 /** Names and initials of everyone who ever wrote in the program's logbook, by member id. */
 export async function peopleOf(db: Db, programId: string): Promise<Record<string, { name: string; initials: string }>> {

@@ -16,6 +16,7 @@ import {
 	uuid
 } from 'drizzle-orm/pg-core';
 import { roles, type ImportMapping, type KindName, type PaperSize } from '../../../core/library';
+import type { NumberStyle } from '../../../core/quantity';
 import type { DateStyle } from '../../../core/wording';
 import type { CountMapping } from '../../../core/animal-counts';
 import type { ReportMapping } from '../../../core/lab-report';
@@ -53,6 +54,8 @@ export interface ProgramSettings {
 	countMapping?: CountMapping;
 	/** How its people write dates and times of day. */
 	dates?: DateStyle;
+	/** How they write numbers. */
+	numbers?: NumberStyle;
 	/** What somebody can be trained in here. */
 	skills?: string[];
 	/** Who judges a visit's results: anyone who reviews, or only those who were not on it. */

@@ -31,6 +31,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 	import { blankWater, fillingGuide, labelCode } from '$lib/core/custody';
 	import { sayMismatch } from '$lib/core/subjects/bottle/flags';
@@ -224,7 +225,7 @@
 		<p class="done">On ice since {sayTime(Date.parse(bottle.onIceAt), writer.timeZone)}.</p>
 	{:else}
 		{#if kind === 'bacteria'}<p class="small">
-				Within {withoutIce_h} h no ice is needed. On ice bacteria change slowly; warm they grow and die.
+				Within {writeNumber(withoutIce_h)} h no ice is needed. On ice bacteria change slowly; warm they grow and die.
 			</p>{/if}
 		{#if !isOnPaper}<button
 				type="button"
@@ -280,7 +281,7 @@
 		>
 		<p class="small">
 			{kind === 'bacteria'
-				? `The clock of ${holding_h} h starts when you tap.`
+				? `The clock of ${writeNumber(holding_h)} h starts when you tap.`
 				: 'The time goes on the label when you tap.'}
 		</p>
 	{/if}

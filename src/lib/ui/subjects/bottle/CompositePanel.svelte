@@ -99,7 +99,7 @@
 				>
 					vertical {Number(part.id)}{places
 						? `, at ${writeNumber(Number(places[i]!.toFixed(2)))} m`
-						: ''}{part.volume_mL === undefined ? share(part.id) : `: ${part.volume_mL} mL taken`}
+						: ''}{part.volume_mL === undefined ? share(part.id) : `: ${writeNumber(part.volume_mL)} mL taken`}
 				</button>
 				<button
 					type="button"

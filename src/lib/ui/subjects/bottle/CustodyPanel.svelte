@@ -13,6 +13,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { sayTime } from '$lib/core/wording';
 	import { whyRefused } from '$lib/core/logbook';
 	import MeasureField from '../../entry/MeasureField.svelte';
@@ -61,7 +62,7 @@
 			<p>
 				<b>{one.from} → {one.to}</b>, {sayTime(Date.parse(one.at!), writer.timeZone)}{one.seal
 					? `, seal ${one.seal}`
-					: ''}{one.temperature_C === undefined ? '' : `, ${one.temperature_C} °C`}
+					: ''}{one.temperature_C === undefined ? '' : `, ${writeNumber(one.temperature_C)} °C`}
 			</p>
 			{#if one.signature}<svg viewBox="0 0 300 100" role="img" aria-label="Signature of {one.to}"
 					><path d={one.signature} /></svg

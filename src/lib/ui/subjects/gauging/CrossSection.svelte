@@ -18,7 +18,7 @@
 
 <script lang="ts">
 	import { counted } from '$lib/core/wording';
-	import { convert } from '$lib/core/quantity';
+	import { convert, writeFixed } from '$lib/core/quantity';
 	import { Same } from './same';
 	import { drawSection, type Strip } from './section-drawing';
 
@@ -67,7 +67,7 @@
 	}
 	const told = $derived(
 		`Cross-section of ${counted(view.verticals.length, 'vertical')}` +
-			(view.width_m === null ? '' : `, ${convert(view.width_m, 'm', units.tape).toFixed(1)} ${units.tape} wide`) +
+			(view.width_m === null ? '' : `, ${writeFixed(convert(view.width_m, 'm', units.tape), 1)} ${units.tape} wide`) +
 			'. Every figure is in the table below.'
 	);
 </script>
@@ -126,7 +126,7 @@
 		</svg>
 		<p class="small">
 			Bars: share of the flow. Darker: faster. Below the bed: depth, {units.tape}. Along the foot: tape, {units.tape}.
-			Depth is drawn {drawing.exaggeration.toFixed(drawing.exaggeration < 3 ? 1 : 0)} times larger than width.
+			Depth is drawn {writeFixed(drawing.exaggeration, drawing.exaggeration < 3 ? 1 : 0)} times larger than width.
 		</p>
 	{:else}
 		<p class="empty">

@@ -17,7 +17,7 @@
 <script lang="ts">
 	import { floatCoefficient } from '$lib/core/discharge';
 	import { limitsOf } from '$lib/core/method';
-	import { inPlaceUnit } from '$lib/core/quantity';
+	import { inPlaceUnit, writeFixed } from '$lib/core/quantity';
 	import { mean } from '$lib/core/statistics';
 	import { capitalised } from '$lib/core/wording';
 	import Chips from '../../entry/Chips.svelte';
@@ -58,7 +58,7 @@
 	{@const section = sectionAtMark(floats?.areas?.[mark] ?? {})}
 	<fieldset>
 		<legend
-			>{capitalised(mark)} mark{#if section}<b>{section.area_m2.toFixed(2)} m²</b>{/if}</legend
+			>{capitalised(mark)} mark{#if section}<b>{writeFixed(section.area_m2, 2)} m²</b>{/if}</legend
 		>
 		<div class="pair">
 			<MeasureField

@@ -29,7 +29,7 @@
 	import { onMount, tick, untrack } from 'svelte';
 	import { flagSentence } from '$lib/core/subjects/flags';
 	import { weightOf } from '$lib/core/subjects/flags';
-	import { convert, significant, units as unitTable, writeNumber, type AsTyped } from '$lib/core/quantity';
+	import { convert, significant, units as unitTable, writeFixed, writeNumber, type AsTyped } from '$lib/core/quantity';
 	import DockedKeys from '../../entry/DockedKeys.svelte';
 	import StrikeReason from '../../entry/StrikeReason.svelte';
 	import Struck from '../../logbook/Struck.svelte';
@@ -265,7 +265,7 @@
 					<small
 						>{view.provisional
 							? 'an edge still to come'
-							: `${convert(view.area_m2 ?? 0, 'm2', units.area).toFixed(2)} ${unitTable[units.area].symbol}, ${convert(view.width_m ?? 0, 'm', units.tape).toFixed(1)} ${units.tape} wide`}</small
+							: `${writeFixed(convert(view.area_m2 ?? 0, 'm2', units.area), 2)} ${unitTable[units.area].symbol}, ${writeFixed(convert(view.width_m ?? 0, 'm', units.tape), 1)} ${units.tape} wide`}</small
 					>
 				</span>
 			{:else}

@@ -21,6 +21,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import Chips from '../../entry/Chips.svelte';
 	import MeasureField from '../../entry/MeasureField.svelte';
 	import { sayClock } from '../../clocks/stages';
@@ -59,7 +60,7 @@
 	<Chips
 		legend="Which flume"
 		help={flume?.rating
-			? `Rated for a head of ${flume.rating.minimumHead_m} to ${flume.rating.maximumHead_m} m, by ${flume.rating.source || 'whoever made the card'}.`
+			? `Rated for a head of ${writeNumber(flume.rating.minimumHead_m)} to ${writeNumber(flume.rating.maximumHead_m)} m, by ${flume.rating.source || 'whoever made the card'}.`
 			: undefined}
 		chips={flumes.map((f) => ({ id: f.name, word: f.name, isOn: f.name === chosen }))}
 		ontap={choose}

@@ -15,6 +15,7 @@
 </script>
 
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import Stopwatch from '../../clocks/Stopwatch.svelte';
 	import MeasureField from '../../entry/MeasureField.svelte';
 
@@ -43,7 +44,7 @@
 	<ol>
 		{#each runs as run, i (run.id)}
 			<li>
-				<span>{word} {i + 1}</span> <b>{run.time_s.toFixed(1)} s</b>
+				<span>{word} {i + 1}</span> <b>{writeFixed(run.time_s, 1)} s</b>
 				<button
 					type="button"
 					class="btn preset-outlined-surface-500"

@@ -1,3 +1,4 @@
+import { writeFixed, writeNumber } from '$lib/core/quantity';
 import type { GaugingView } from '$lib/core/subjects/gauging/view';
 import { inColumn } from './as-read';
 
@@ -46,8 +47,8 @@ export function sayAdvice(
 		return {
 			first: `Best next: a vertical at ${inColumn(Number(next.distance_m.toFixed(2)), tape)} ${tape}.`,
 			because:
-				`${more}Its scatter would go from ± ${scatter.toFixed(1)} % to ± ${next.thenPercent.toFixed(1)} ` +
-				`%${now > scatter ? `; by the standard’s table so many verticals are ± ${now.toFixed(0)} %` : ''}${isHeavy ? `; ${inColumn(heaviest.distance_m!, tape)} ${tape} carries ${heaviest.share_percent!.toFixed(0)} % of the flow, more than ${shareLimit_percent} %` : ''}.`
+				`${more}Its scatter would go from ± ${writeFixed(scatter, 1)} % to ± ${writeFixed(next.thenPercent, 1)} ` +
+				`%${now > scatter ? `; by the standard’s table so many verticals are ± ${now.toFixed(0)} %` : ''}${isHeavy ? `; ${inColumn(heaviest.distance_m!, tape)} ${tape} carries ${heaviest.share_percent!.toFixed(0)} % of the flow, more than ${writeNumber(shareLimit_percent)} %` : ''}.`
 		};
 	return { first: 'Go on across.', because: more || 'The next vertical tells more.' };
 }

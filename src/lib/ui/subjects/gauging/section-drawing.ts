@@ -1,5 +1,5 @@
 import type { GaugingView } from '$lib/core/subjects/gauging/view';
-import { convert } from '$lib/core/quantity';
+import { convert, writeFixed } from '$lib/core/quantity';
 
 /*
  * The cross-section as lines and areas of a drawing: metres in, pixels out, labels in the tape's unit. Distances and
@@ -89,7 +89,7 @@ export function drawSection(
 			outline,
 			x: X(v.distance_m),
 			bedY: Y(v.depth_m!),
-			depth: convert(v.depth_m!, 'm', tape).toFixed(tape === 'm' ? 2 : 1),
+			depth: writeFixed(convert(v.depth_m!, 'm', tape), tape === 'm' ? 2 : 1),
 			velocity_m_s: v.velocity_m_s,
 			speed: v.velocity_m_s === null ? null : Number((Math.abs(v.velocity_m_s) / fastest).toFixed(2)),
 			bar: Math.round(Math.max(0, ((v.share_percent ?? 0) / largest) * BAR_SPACE)),

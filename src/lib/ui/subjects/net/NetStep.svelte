@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeFixed, writeNumber } from '$lib/core/quantity';
 	import type { StepOf } from '$lib/core/subjects/steps';
 	import { areaOf_m2, workedAt } from '$lib/core/subjects/net/step';
 	import { instantOf } from '$lib/core/logbook';
@@ -49,7 +50,7 @@
 
 <p class="sum" role="status">
 	<b>{worked}</b> of {asked}
-	{isKick ? 'places' : 'metres'}{#if isKick && worked}, {areaOf_m2(step, screen.sheet).toFixed(2)}
+	{isKick ? 'places' : 'metres'}{#if isKick && worked}, {writeFixed(areaOf_m2(step, screen.sheet), 2)}
 		m² of bed{/if}
 </p>
 {#if isKick}
@@ -61,7 +62,8 @@
 	{#if isBegun && net?.endedAt === undefined && worked < asked}
 		<p>
 			<b class="clock" role="timer">{left_s === 0 ? 'long enough' : `${left_s} s`}</b>
-			{step.inFront_m} m in front of the net, one net wide. Rub stones and wood by hand, then the next place upstream.
+			{writeNumber(step.inFront_m)} m in front of the net, one net wide. Rub stones and wood by hand, then the next place
+			upstream.
 		</p>
 		<p class="acts">
 			{#if worked}<button type="button" class="btn preset-outlined-surface-500" onclick={() => take('places', -1)}

@@ -1,5 +1,6 @@
 <!-- A bottle that is titrated out of a burette: how much of which titrant, its strength held against a standard. -->
 <script lang="ts">
+	import { writeFixed, writeNumber } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 	import type { Sheet } from '$lib/core/logbook';
 	import type { StepOf } from '$lib/core/subjects/steps';
@@ -42,7 +43,7 @@
 </div>
 <p class="say" role="status">
 	{#if found?.belowBlank}<b>Below the blank:</b> titrate again, or look at the blank.
-	{:else if found}<b>{found.dissolvedOxygen_mgL.toFixed(1)} mg/L</b> of oxygen in this bottle.
+	{:else if found}<b>{writeFixed(found.dissolvedOxygen_mgL, 1)} mg/L</b> of oxygen in this bottle.
 	{:else}Still wanted: {wanting.join(', ')}.{/if}
 </p>
 <details bind:open={isChecking}>
@@ -57,9 +58,9 @@
 	</div>
 	{#if checked_N !== null}
 		<p class="say" role="status">
-			<b>{checked_N.toFixed(4)} N</b>{bottle?.normality_N === undefined
+			<b>{writeFixed(checked_N, 4)} N</b>{bottle?.normality_N === undefined
 				? '.'
-				: `, where the label says ${bottle.normality_N} N.`} What was found counts.
+				: `, where the label says ${writeNumber(bottle.normality_N)} N.`} What was found counts.
 		</p>
 	{/if}
 </details>

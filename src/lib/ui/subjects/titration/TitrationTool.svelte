@@ -23,6 +23,7 @@
 </script>
 
 <script lang="ts">
+	import { writeFixed, writeNumber } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 	import { sayTime } from '$lib/core/wording';
 	import { isTitrated } from '$lib/core/subjects/titration/step';
@@ -152,7 +153,7 @@
 		>
 	{/if}
 	<p class="small">
-		Fixed at {sayTime(Date.parse(bottle?.fixedAt ?? ''), writer.timeZone)}; titrate within {step.within_h} h.
+		Fixed at {sayTime(Date.parse(bottle?.fixedAt ?? ''), writer.timeZone)}; titrate within {writeNumber(step.within_h)} h.
 	</p>
 {:else if stage === 'drops'}
 	<p class="small">
@@ -162,7 +163,8 @@
 		<b>{counted}</b> <span>{counted === 1 ? 'drop' : 'drops'}: tap for one more</span>
 	</button>
 	<p id="drops-sum" role="status">
-		= {found(counted).dissolvedOxygen_mgL.toFixed(1)} mg/L at {step.mgLPerDrop} mg/L a drop, half a drop taken off
+		= {writeFixed(found(counted).dissolvedOxygen_mgL, 1)} mg/L at {writeNumber(step.mgLPerDrop)} mg/L a drop, half a drop
+		taken off
 	</p>
 	<DockedKeys
 		onkey={(key) => count(Number(pressed(counted ? String(counted) : '', key)))}
@@ -198,7 +200,7 @@
 		<b
 			>{bottle.drops} drops{bottle.blankDrops ? ` less ${bottle.blankDrops} of the blank` : ''}: {belowBlank
 				? 'below the blank'
-				: `${dissolvedOxygen_mgL.toFixed(1)} mg/L`}</b
+				: `${writeFixed(dissolvedOxygen_mgL, 1)} mg/L`}</b
 		><br />
 		<span class="small"
 			>{writer.initialsOf(writer.lines.get(at('drops'))?.live?.by ?? '')}{bottle.blankDrops === undefined

@@ -10,6 +10,7 @@
 </script>
 
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { drawingOf, isClosed, weights } from '$lib/core/identification/drawings';
 
 	let { name, pointed = null, isBesideWords = false }: Props = $props();
@@ -33,7 +34,7 @@
 	{/each}
 	{#if drawing.bar}
 		<path d="M{94 - drawing.bar.length} 95h{drawing.bar.length}" stroke-width={weights.inner} />
-		<text x="94" y="92" text-anchor="end">{drawing.bar.means_mm} mm</text>
+		<text x="94" y="92" text-anchor="end">{writeNumber(drawing.bar.means_mm)} mm</text>
 	{/if}
 </svg>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { pickAdvice } from '$lib/core/macroinvertebrates';
 	import { limitsOf } from '$lib/core/method';
 	import type { StepOf } from '$lib/core/subjects/steps';
@@ -35,7 +36,7 @@
 	const brings = $derived(
 		advice.expectedNewTaxa === null || now_min < 5
 			? null
-			: `${limits.pickMore_min} minutes more would bring about ${advice.expectedNewTaxa.toFixed(1)} new kinds.`
+			: `${limits.pickMore_min} minutes more would bring about ${writeFixed(advice.expectedNewTaxa, 1)} new kinds.`
 	);
 	const begin = () => void writer.set(at('begunAt'), stamp(writer));
 	const rest = () =>

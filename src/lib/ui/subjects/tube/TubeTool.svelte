@@ -7,7 +7,7 @@
 </script>
 
 <script lang="ts">
-	import { parameters } from '$lib/core/quantity';
+	import { parameters, writeNumber } from '$lib/core/quantity';
 	import ReadingTool from '../reading/ReadingTool.svelte';
 
 	let { tubeLength_cm, ...rest }: Props = $props();
@@ -26,7 +26,7 @@
 	onclick={() => !isFull && rest.writer.set(path, { above: tubeLength_cm, unit: 'cm' })}
 >
 	Still visible when full
-	<small>kept as over {tubeLength_cm} cm</small>
+	<small>kept as over {writeNumber(tubeLength_cm)} cm</small>
 </button>
 <p class="small or">or the depth at which it just shows</p>
 {#key live?.id}

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { writeNumber } from '$lib/core/quantity';
+	import { significant, writeNumber } from '$lib/core/quantity';
 	import { counted, sayDay } from '$lib/core/wording';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
-	const two = (value: number) => value.toPrecision(2);
+	const two = (value: number) => significant(value, 2);
 </script>
 
 <svelte:head><title>What the blanks show · Keen Riffle</title></svelte:head>

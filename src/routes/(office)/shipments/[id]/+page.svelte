@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { packing, type Packing } from '$lib/core/custody';
@@ -141,7 +142,7 @@
 			</form>
 		{:else}
 			<p class={['say', missing.length && 'ask']}>
-				Arrived on {moment(box.arrived_ms!)}{box.arrived_C === null ? '' : `, at ${box.arrived_C} °C`}.
+				Arrived on {moment(box.arrived_ms!)}{box.arrived_C === null ? '' : `, at ${writeNumber(box.arrived_C)} °C`}.
 				{#if missing.length === 0}The lab has reported all of them.
 				{:else}{reported.length
 						? `Reported: ${reported.length} of ${data.bottles.length}.`

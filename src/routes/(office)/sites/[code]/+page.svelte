@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { changesDrawn, saidOn, thresholdsAt, waysCounted, type TrendPoint } from '$lib/core/interpret';
 	import { counted, sayDay, saySure, wayWords } from '$lib/core/wording';
-	import { units, withQualifier } from '$lib/core/quantity';
+	import { units, withQualifier, writeFixed } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
 	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
@@ -77,7 +77,9 @@
 	<header class="top">
 		<h1>{data.site.name}, {data.site.about}</h1>
 		<span class="small"
-			>{data.stream}, {data.site.river_km.toFixed(1)} km above its mouth, elevation {data.site.elevation_m.toFixed(0)} m</span
+			>{data.stream}, {writeFixed(data.site.river_km, 1)} km above its mouth, elevation {data.site.elevation_m.toFixed(
+				0
+			)} m</span
 		>
 		<span class="neighbours small">
 			{#if data.onStream[here - 1]}<a

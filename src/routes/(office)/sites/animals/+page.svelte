@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { counted, sayDay } from '$lib/core/wording';
 	import SitesApartChart from '$lib/ui/chart/SitesApartChart.svelte';
 	import type { PageProps } from './$types';
@@ -84,7 +85,7 @@
 							<td class="number">{s.said.richness}</td>
 							<td class="number"
 								>{s.said.index
-									? `${s.said.index.value.toFixed(2)}${s.said.index.uncertainty === null ? '' : ` ± ${s.said.index.uncertainty.toFixed(2)}`}`
+									? `${writeFixed(s.said.index.value, 2)}${s.said.index.uncertainty === null ? '' : ` ± ${writeFixed(s.said.index.uncertainty, 2)}`}`
 									: ''}</td
 							>
 							{#each data.dissimilarities[i]! as d, j (j)}<td class="number">{i === j ? '' : percent(d)}</td>{/each}

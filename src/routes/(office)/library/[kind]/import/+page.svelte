@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { kindNamed, lookupIn } from '$lib/core/library';
@@ -59,7 +60,7 @@
 		tooLarge = null;
 		fileName = file.name;
 		if (file.size > MOST_BYTES) {
-			tooLarge = `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most ${MOST_BYTES / 1e6} MB are taken. Leave out what is not needed, such as tracks.`;
+			tooLarge = `${file.name} is ${writeFixed(file.size / 1e6, 1)} MB; at most ${MOST_BYTES / 1e6} MB are taken. Leave out what is not needed, such as tracks.`;
 			text = '';
 			return;
 		}

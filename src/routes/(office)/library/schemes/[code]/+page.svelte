@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeNumber } from '$lib/core/quantity';
 	import { knownAnimals } from '$lib/ui/animals/known-animals';
 	import { addingWords } from '$lib/core/score-schemes';
 	import { counted, sayDay } from '$lib/core/wording';
@@ -9,8 +10,8 @@
 
 	const { scheme } = $derived(data);
 	const span = ({ from, to }: (typeof scheme.classes)[number]) => {
-		if (from === null) return to === null ? 'any figure' : `under ${to}`;
-		return to === null ? `${from} and over` : `${from} to under ${to}`;
+		if (from === null) return to === null ? 'any figure' : `under ${writeNumber(to)}`;
+		return to === null ? `${writeNumber(from)} and over` : `${writeNumber(from)} to under ${writeNumber(to)}`;
 	};
 	const rows = $derived(
 		Object.entries(scheme.values)
@@ -59,7 +60,7 @@
 			{#each rows as row (row.code)}
 				<tr
 					><td>{known.list.nameOf(row.code)} <small>{row.code}</small></td><td>{row.order}</td><td class="number"
-						>{row.value}</td
+						>{writeNumber(row.value)}</td
 					></tr
 				>
 			{/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { writeFixed } from '$lib/core/quantity';
 	import { sayIndexChange } from '$lib/core/interpret';
 	import { sensitivityGroups } from '$lib/core/macroinvertebrates';
 	import { knownAnimals } from '$lib/ui/animals/known-animals';
@@ -15,7 +16,9 @@
 	const gone = $derived(data.kinds.filter((k) => k.last < last));
 	const isNew = $derived(data.kinds.filter((k) => k.first === last && last > 0));
 	const plusMinus = (value: number, uncertainty: number | null, decimals: number) =>
-		uncertainty === null ? value.toFixed(decimals) : `${value.toFixed(decimals)} ± ${uncertainty.toFixed(decimals)}`;
+		uncertainty === null
+			? writeFixed(value, decimals)
+			: `${writeFixed(value, decimals)} ± ${writeFixed(uncertainty, decimals)}`;
 	const changeWords = $derived(
 		data.change?.found ? sayIndexChange(data.change.found, day(data.change.from_ms), day(data.change.to_ms)) : null
 	);

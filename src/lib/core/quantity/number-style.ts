@@ -1,0 +1,20 @@
+/** How numbers are written on screens and papers. Files, addresses and what is kept always have a point. */
+export const numberStyles = ['11.2', '11,2'] as const;
+export type NumberStyle = (typeof numberStyles)[number];
+const [, WITH_COMMA] = numberStyles;
+
+let styleNow: () => NumberStyle | undefined = () => undefined;
+
+/** Says whose numbers are written from now on: asked anew with every number, since a server writes for many programs. */
+export function writeNumbersBy(style: () => NumberStyle | undefined): void {
+	styleNow = style;
+}
+
+/** The decimal mark of whoever reads. */
+export const decimalMark = (): '.' | ',' => (styleNow() === WITH_COMMA ? ',' : '.');
+
+/** Digits with a point, as they are read: with the reader's decimal mark and a true minus. */
+export const asWritten = (digits: string): string => digits.replace('.', decimalMark()).replace('-', '−');
+
+/** A number in so many decimals. */
+export const writeFixed = (number: number, decimals: number): string => asWritten(number.toFixed(decimals));
