@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
+import { numberStyles, writeNumbersBy } from '../quantity';
 import {
 	emptyLibrary,
 	kindNamed,
@@ -21,6 +22,7 @@ const today = '2026-05-14';
 let n = 0;
 const newId = () => `id-${++n}`;
 const the = (name: KindName) => kindNamed(name)!;
+afterEach(() => writeNumbersBy(() => undefined));
 
 /** A library with a row more, that must be in order. */
 function having(library: Library, name: KindName, texts: Texts): Library {
@@ -131,10 +133,14 @@ describe('what is typed', () => {
 
 	it('an instrument’s ranges come back as they went', () => {
 		const text =
+			'water-temperature -5 to 50, resolution 0.1\n' +
 			'dissolved-oxygen 0 to 20, accuracy 0.2, resolution 0.1, calibrate every 2 days\nvelocity 0.03 to 3, stall 0.03';
 		const { measures } = the('instruments').fields;
 		const read = measures!.read(text, lookupIn(small())) as { value: never };
-		expect(measures!.write(read.value, lookupIn(small()))).toBe(text);
+		for (const style of numberStyles) {
+			writeNumbersBy(() => style);
+			expect(measures!.write(read.value, lookupIn(small()))).toBe(text);
+		}
 	});
 });
 
@@ -402,7 +408,8 @@ describe('a file of rows', () => {
 		});
 	});
 
-	it('a library written out and read in again changes nothing', () => {
+	it.each(numberStyles)('a library written out and read in again changes nothing, with numbers as %s', (style) => {
+		writeNumbersBy(() => style);
 		const library = small();
 		for (const name of ['streams', 'sites', 'people', 'teams', 'depots', 'labs'] as const) {
 			const lookup = lookupIn(library);

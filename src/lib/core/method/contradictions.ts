@@ -81,7 +81,7 @@ function inWadingAndHolding(card: MethodCard): Contradiction[] {
 			card.wading.product_m2_s > ABSOLUTE.product_m2_s,
 			'wading.product_m2_s',
 			`Depth × speed of ${writeNumber(card.wading.product_m2_s)} m²/s is more than trained crews stand in; ` +
-				`${writeNumber(ABSOLUTE.product_m2_s)} is the most, 0.6 for most adults.`
+				`${writeNumber(ABSOLUTE.product_m2_s)} is the most, ${writeNumber(0.6)} for most adults.`
 		);
 	return found;
 }

@@ -1,13 +1,5 @@
 import { z } from 'zod';
-import {
-	isOwnCode,
-	parameterCodes,
-	parameters,
-	units,
-	writeNumber,
-	type KnownCode,
-	type ParameterCode
-} from '../../quantity';
+import { isOwnCode, parameterCodes, parameters, units, type KnownCode, type ParameterCode } from '../../quantity';
 import type { InstrumentFacts } from '../../subjects/context';
 import { date, maybeDate } from '../calendar-fields';
 import { maybeReference, oneOf, reference, words, type Field, type Lookup } from '../field';
@@ -80,11 +72,9 @@ const measures: Field<Measures> = {
 				const range = value[code];
 				if (!range) return [];
 				const more = Object.entries(extras).flatMap(([word, key]) =>
-					range[key] === undefined
-						? []
-						: [`${word} ${writeNumber(range[key])}${key === 'calibrationDays' ? ' days' : ''}`]
+					range[key] === undefined ? [] : [`${word} ${range[key]}${key === 'calibrationDays' ? ' days' : ''}`]
 				);
-				return [[`${code} ${writeNumber(range.low)} to ${writeNumber(range.high)}`, ...more].join(', ')];
+				return [[`${code} ${range.low} to ${range.high}`, ...more].join(', ')];
 			})
 			.join('\n')
 };

@@ -1,5 +1,5 @@
 import type { ParameterCode, Way } from '../../quantity';
-import { parameterOf, writeNumber } from '../../quantity';
+import { asWritten, parameterOf, writeNumber } from '../../quantity';
 import { saySure, sayValue, wayWords, type Limits95 } from '../../wording';
 import type { Figure } from '../../quantity';
 import { doubtKind } from '../flag';
@@ -63,7 +63,7 @@ export const wholeVisitFlags = {
 	'changed-since-review': doubtKind<{ parameter: ParameterCode; judged: string; now: string }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} was ${e.judged} when it was reviewed and is now ${e.now}. It waits for review ` +
+			`${nameOf(e.parameter, said)} was ${asWritten(e.judged)} when it was reviewed and is now ${asWritten(e.now)}. It waits for review ` +
 			'again.'
 	)
 };
