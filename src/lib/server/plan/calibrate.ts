@@ -117,8 +117,8 @@ function judged(typed: Calibrated): { passed: boolean; said: string } {
 					: (typed.pressure_kPa ?? pressureFromElevation({ elevation_m: typed.elevation_m! }).pressure_kPa);
 			const check = checkSleeve({ ...typed, pressure_kPa });
 			const off =
-				`reads ${writeNumber(typed.reading_percent)} %, should read ${writeFixed(check.expected_percent, 1)} % here ` +
-				`(${signed(check.offBy_percent, 1)})`;
+				`reads ${writeNumber(typed.reading_percent)} %, should read ${writeFixed(check.expected_percent, 1)} % ` +
+				`here (${signed(check.offBy_percent, 1)})`;
 			return {
 				passed: check.passed,
 				said: check.isSettled ? off : `${off}; only ${typed.settled_min.toFixed(0)} minutes in the sleeve`

@@ -145,8 +145,7 @@ export function sayGear(warning: GearWarning, timeZone: string): string {
 		case 'velocity-range':
 			return (
 				`${warning.code} reads ${writeNumber(warning.low_m_s)} to ${writeNumber(warning.high_m_s)} m/s; ` +
-				`${warning.site} has shown ` +
-				`${writeNumber(warning.seen_m_s)} m/s. Outside its range is not a measurement.`
+				`${warning.site} has shown ${writeNumber(warning.seen_m_s)} m/s. Outside its range is not a measurement.`
 			);
 		case 'still-wet':
 			return (

@@ -75,8 +75,7 @@ export const thresholds = kind({
 					field: at,
 					why:
 						`${fields[at].label} ${writeNumber(row[at]!)} lies no higher than ` +
-						`${fields[before.at].label.toLowerCase()} ` +
-						`${writeNumber(row[before.at]!)}.`
+						`${fields[before.at].label.toLowerCase()} ${writeNumber(row[before.at]!)}.`
 				});
 		});
 		for (const { at, word } of limits) {

@@ -53,8 +53,7 @@ export const arrivalFlags = {
 		'note',
 		(e) =>
 			`The water has ${writeFixed(e.temperature_C, 1)} °C: under ${writeNumber(e.limit_C)} °C it takes breath and ` +
-			`grip within minutes. ` +
-			'Out of it at once after a fall; dry clothes stand ready.'
+			'grip within minutes. Out of it at once after a fall; dry clothes stand ready.'
 	),
 	'not-sampled': doubtKind<{ reason: string }>('note', (e) =>
 		e.reason ? `Not sampled: ${e.reason.replace(/[.]?$/, '.')}` : 'Not sampled; no reason is noted.'

@@ -32,15 +32,13 @@ export const bottleFlags = {
 		'ask',
 		(e) =>
 			`Bottle ${e.label} was held ${writeFixed(e.held_h, 1)} h; its limit is ${writeNumber(e.limit_h)} h. What it ` +
-			`holds may have ` +
-			'changed by then: the figure is qualified, and says so.'
+			'holds may have changed by then: the figure is qualified, and says so.'
 	),
 	'analysed-late': doubtKind<{ label: string; parameter: ParameterCode; held_h: number; limit_h: number }>(
 		'ask',
 		(e, said) =>
 			`${nameOf(e.parameter, said)} of bottle ${e.label} was analysed ${writeFixed(e.held_h / 24, 0)} days or more ` +
-			`after ` +
-			`filling; it keeps ${writeFixed(e.limit_h / 24, 0)}. The figure is qualified, and says so.`
+			`after filling; it keeps ${writeFixed(e.limit_h / 24, 0)}. The figure is qualified, and says so.`
 	),
 	'bottle-refused': doubtKind<{ label: string; reason: string }>(
 		'spoils',
@@ -77,8 +75,7 @@ export const bottleFlags = {
 		'ask',
 		(e) =>
 			`Bottle ${e.label} has stood ${writeFixed(e.after_h, 1)} h and no time on ice is noted. Put it on ice, or ` +
-			`note when ` +
-			'it went on.'
+			'note when it went on.'
 	),
 	'blank-not-clean': doubtKind<{ label: string; parameter: ParameterCode; seen: Figure }>(
 		'spoils',
@@ -97,8 +94,7 @@ export const bottleFlags = {
 		'ask',
 		(e, said) =>
 			`${pair(e, said)} lie ${writeFixed(e.apart_percent, 0)} % apart; within ${writeNumber(e.limit_percent)} % is ` +
-			`usual. Ask how each ` +
-			'was taken before either is used.'
+			'usual. Ask how each was taken before either is used.'
 	),
 	'duplicates-apart-log': doubtKind<Pair & { apart_log: number; limit_log: number; pairs: number }>(
 		'ask',
@@ -174,7 +170,6 @@ export const bottleFlags = {
 		'ask',
 		(e) =>
 			`The cooler had ${writeFixed(e.temperature_C, 1)} °C when it was handed over; over ${writeNumber(e.limit_C)} ` +
-			`°C bottles do not ` +
-			'count as kept cold. More ice, and tell the lab.'
+			'°C bottles do not count as kept cold. More ice, and tell the lab.'
 	)
 };

@@ -99,8 +99,7 @@ function oxygenShare(
 		basis:
 			`water holds ${writeFixed(saturation_mgL, 1)} mg/L at ${writeFixed(at, 1)} ` +
 			`°C${isSalty ? `, salinity ${writeFixed(salt.number, 1)}` : ''} and ${writeFixed(pressure_kPa, 1)} kPa, the ` +
-			`pressure ` +
-			'from the site’s elevation',
+			'pressure from the site’s elevation',
 		working: share.qualifier === null ? working : null,
 		place: 'readings/dissolved-oxygen',
 		parents: ['dissolved-oxygen', 'water-temperature', ...(isSalty ? (['conductivity'] as const) : [])],

@@ -35,15 +35,14 @@ export const gaugingFlags = {
 		'spoils',
 		(e) =>
 			`The water below the flume stands at ${sayPercent(e.submergence_percent)} of the head; from ` +
-			`${writeNumber(e.limit_percent)} ` +
-			'% on it holds the flow back and the rating does not hold. Clear the way below, or find a steeper place.'
+			`${writeNumber(e.limit_percent)} % on it holds the flow back and the rating does not hold. Clear the way ` +
+			'below, or find a steeper place.'
 	),
 	'flume-out-of-range': doubtKind<{ head_m: number; low_m: number; high_m: number }>(
 		'spoils',
 		(e) =>
 			`A head of ${writeFixed(e.head_m, 3)} m lies outside the flume’s rating (${writeNumber(e.low_m)} to ` +
-			`${writeNumber(e.high_m)} m). Use another ` +
-			'way of gauging.'
+			`${writeNumber(e.high_m)} m). Use another way of gauging.`
 	),
 	'flume-unrated': doubtKind<Nothing>(
 		'spoils',
@@ -79,8 +78,8 @@ export const gaugingFlags = {
 	'share-over-limit': doubtKind<{ distance_m: number; share_percent: number; limit_percent: number }>(
 		'note',
 		(e, units) =>
-			`The vertical at ${sayLength(e.distance_m, units)} carries ${sayPercent(e.share_percent)} of the flow; no more ` +
-			`than ${writeNumber(e.limit_percent)} % is wanted. Add one beside it.`
+			`The vertical at ${sayLength(e.distance_m, units)} carries ${sayPercent(e.share_percent)} of the flow; no ` +
+			`more than ${writeNumber(e.limit_percent)} % is wanted. Add one beside it.`
 	),
 	'few-verticals': doubtKind<{ verticals: number; least: number }>(
 		'note',
@@ -120,8 +119,7 @@ export const gaugingFlags = {
 		(e, units) =>
 			`Two gaugings of this flow, ${flow(e.first_m3_s, units)} and ${flow(e.second_m3_s, units)}, lie ` +
 			`${sayPercent(e.apart_percent)} apart; within ${writeNumber(e.limit_percent)} % is usual. Did the water ` +
-			`rise, or was a ` +
-			'vertical left out?'
+			'rise, or was a vertical left out?'
 	),
 	'another-way': doubtKind<{ way: OtherWay; because: string }>(
 		'note',
@@ -139,16 +137,16 @@ export const gaugingFlags = {
 	'float-coefficient-high': doubtKind<{ coefficient: number; depth_m: number; byDepth: number }>(
 		'ask',
 		(e, units) =>
-			`A coefficient of ${writeNumber(e.coefficient)} belongs to deeper water; at ${sayLength(e.depth_m, units, 2)} ` +
-			`it is about ${writeFixed(e.byDepth, 2)}, and the flow comes out that much lower.`
+			`A coefficient of ${writeNumber(e.coefficient)} belongs to deeper water; at ` +
+			`${sayLength(e.depth_m, units, 2)} it is about ${writeFixed(e.byDepth, 2)}, and the flow comes out that much ` +
+			`lower.`
 	),
 	'widths-apart': doubtKind<{ wetted_m: number; section_m: number; limit_percent: number }>(
 		'ask',
 		(e, units) =>
 			`The wetted width (${sayLength(e.wetted_m, units)}) and the edges of the section ` +
 			`(${sayLength(e.section_m, units, 2)}) lie more than ${writeNumber(e.limit_percent)} % apart. One of them is ` +
-			`wrong, or the ` +
-			'width is of another place.'
+			'wrong, or the width is of another place.'
 	),
 	'bankfull-narrow': doubtKind<{ bankfull_m: number; wetted_m: number }>(
 		'ask',

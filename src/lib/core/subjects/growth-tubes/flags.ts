@@ -5,8 +5,7 @@ export const growthTubesFlags = {
 	'tubes-read-when': doubtKind<{ label: string; age_h: number; from_h: number; until_h: number }>('ask', (e) =>
 		e.age_h < e.from_h
 			? `Tubes ${e.label} were read after ${writeFixed(e.age_h, 0)} h; more may still turn until ` +
-				`${writeNumber(e.from_h)} h. Read them ` +
-				'again then.'
+				`${writeNumber(e.from_h)} h. Read them again then.`
 			: `Tubes ${e.label} were read after ${writeFixed(e.age_h, 0)} h; after ${writeNumber(e.until_h)} h other ` +
 				`things have grown too.`
 	),

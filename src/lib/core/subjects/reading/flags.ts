@@ -93,9 +93,8 @@ export const readingFlags = {
 		'ask',
 		(e, said) =>
 			`${nameOf(e.parameter, said)} of ${writeFigure(e.seen)} is possible but rare; usual is ` +
-			`${writeNumber(e.usual.low)} to ${writeNumber(e.usual.high)} ${units[e.usual.unit].symbol}. ` +
-			`Read it again, or ` +
-			'keep it if it stands.'
+			`${writeNumber(e.usual.low)} to ${writeNumber(e.usual.high)} ${units[e.usual.unit].symbol}. Read it again, ` +
+			'or keep it if it stands.'
 	),
 	'outside-history': doubtKind<{ parameter: ParameterCode; seen: Figure; low: number; high: number; visits: number }>(
 		'ask',
@@ -141,8 +140,8 @@ export const readingFlags = {
 	}>(
 		'ask',
 		(e, said) =>
-			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter, said)} of ${writeFigure(e.seen)} lies outside ` +
-			`what ${e.instrument} can measure (${writeNumber(e.measures.low)} to ${writeNumber(e.measures.high)} ` +
+			`${e.parameter === 'velocity' ? 'Velocity' : nameOf(e.parameter, said)} of ${writeFigure(e.seen)} lies ` +
+			`outside what ${e.instrument} can measure (${writeNumber(e.measures.low)} to ${writeNumber(e.measures.high)} ` +
 			`${units[e.measures.unit].symbol}).`
 	),
 	'finer-than-instrument': doubtKind<{ parameter: ParameterCode; seen: Figure; instrument: string; step: number }>(
@@ -161,7 +160,7 @@ export const readingFlags = {
 		'ask',
 		(e, said) =>
 			`${e.instrument} was calibrated for ${lower(nameOf(e.parameter, said))} ` +
-			`${e.days === 1 ? 'a day' : `${writeFixed(e.days, 0)} days`} before this reading; ${e.limit_days} is the most. ` +
-			'Calibrate it again.'
+			`${e.days === 1 ? 'a day' : `${writeFixed(e.days, 0)} days`} before this reading; ${e.limit_days} is the ` +
+			'most. Calibrate it again.'
 	)
 };

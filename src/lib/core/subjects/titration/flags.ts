@@ -29,15 +29,13 @@ export const titrationFlags = {
 		'ask',
 		(e) =>
 			`${writeFixed(e.titrant_mL, 2)} mL of titrant is less than the blank’s ${writeFixed(e.blank_mL, 2)} mL. ` +
-			`Titrate again, ` +
-			'or look at the blank.'
+			'Titrate again, or look at the blank.'
 	),
 	'titrant-off': doubtKind<{ label_N: number; found_N: number; limit_percent: number }>(
 		'ask',
 		(e) =>
 			`The titrant’s label says ${writeFixed(e.label_N, 4)} N, its standard found ${writeFixed(e.found_N, 4)} N: ` +
-			`over ` +
-			`${writeNumber(e.limit_percent)} % apart. What was found counts; make the titrant fresh.`
+			`over ${writeNumber(e.limit_percent)} % apart. What was found counts; make the titrant fresh.`
 	),
 	'titrations-apart': doubtKind<{ lowest_mgL: number; highest_mgL: number; limit_mgL: number }>(
 		'ask',

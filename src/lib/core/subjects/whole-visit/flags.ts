@@ -45,8 +45,8 @@ export const wholeVisitFlags = {
 		(e, said) =>
 			`${nameOf(e.parameter, said)}: ${told(e.reported, e.parameter, said)}, ${told(e.other, e.parameter, said)}; ` +
 			'they lie further apart than both are ' +
-			`sure${e.guessed_percent > 0 ? ` (± ${writeNumber(e.guessed_percent)} % where nobody said how sure one is)` : ''}. Both are ` +
-			'kept, the first is reported. Do one of them again, or say which is wrong.'
+			`sure${e.guessed_percent > 0 ? ` (± ${writeNumber(e.guessed_percent)} % where nobody said how sure one is)` : ''}. ` +
+			'Both are kept, the first is reported. Do one of them again, or say which is wrong.'
 	),
 	'two-values': doubtKind<{ path: string; shown: unknown; other: unknown }>(
 		'ask',
@@ -63,7 +63,7 @@ export const wholeVisitFlags = {
 	'changed-since-review': doubtKind<{ parameter: ParameterCode; judged: string; now: string }>(
 		'ask',
 		(e, said) =>
-			`${nameOf(e.parameter, said)} was ${asWritten(e.judged)} when it was reviewed and is now ${asWritten(e.now)}. It waits for review ` +
-			'again.'
+			`${nameOf(e.parameter, said)} was ${asWritten(e.judged)} when it was reviewed and is now ` +
+			`${asWritten(e.now)}. It waits for review again.`
 	)
 };
