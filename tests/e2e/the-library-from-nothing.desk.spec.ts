@@ -161,7 +161,7 @@ test('what is typed is checked as the hand moves on, and is still there after a 
 	await page.getByLabel('Latitude').fill('95');
 	await expect(page.getByText(/does not\./)).toHaveCount(0); // nobody is scolded while typing
 	await page.getByLabel('Longitude').fill('-20');
-	await expect(page.getByText('Latitude lies between -90 and 90 °; 95 does not.')).toBeVisible();
+	await expect(page.getByText('Latitude lies between −90 and 90 °; 95 does not.')).toBeVisible();
 	await page.goto('/library');
 	await page.goto('/library/sites/new');
 	await expect(page.getByLabel('Latitude')).toHaveValue('95');
