@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { browser } from '$app/environment';
-	import { writeNumbersBy } from '$lib/core/quantity';
+	import { writeNumbersBy, type NumberStyle } from '$lib/core/quantity';
 	import { writeDatesBy } from '$lib/core/wording';
 	import { FieldApp } from '$lib/field/field-app.svelte';
 	import { dropLastSeen } from '$lib/field/last-seen';
@@ -12,9 +12,14 @@
 
 	const app = new FieldApp();
 	setFieldApp(app);
+	/** Read with every number of a screen: it is no state, so that none of what is written hangs on it. */
+	let numbers: NumberStyle | undefined;
+	$effect.pre(() => {
+		numbers = app.packed?.satchel.program.numbers;
+	});
 	if (browser) {
 		writeDatesBy(() => app.packed?.satchel.program.dates);
-		writeNumbersBy(() => app.packed?.satchel.program.numbers);
+		writeNumbersBy(() => numbers);
 	}
 
 	$effect(() => {

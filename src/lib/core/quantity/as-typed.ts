@@ -1,4 +1,4 @@
-import { writeNumber } from './figure';
+import { writeNumber } from './number-style';
 import { convert, units, type Unit } from './unit';
 
 /**

@@ -70,9 +70,6 @@ export function significant(number: number, digits: number): string {
 	return writeFixed(scale > 1 ? Math.round(number / scale) * scale : number, Math.min(decimals, 12));
 }
 
-/** A number as it is written, without the digits that a change of unit leaves behind. */
-export const writeNumber = (number: number): string => asWritten(String(Number(number.toPrecision(6))));
-
 /** More digits than this are not read off anything: they come from arithmetic. */
 const MOST_READ_DIGITS = 6;
 

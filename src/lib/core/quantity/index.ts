@@ -14,10 +14,17 @@ export {
 	withQualifier,
 	writeExactly,
 	writeFigure,
-	writeNumber,
 	type Qualifier
 } from './figure';
-export { asWritten, decimalMark, numberStyles, writeFixed, writeNumbersBy, type NumberStyle } from './number-style';
+export {
+	asWritten,
+	decimalMark,
+	numberStyles,
+	writeFixed,
+	writeNumber,
+	writeNumbersBy,
+	type NumberStyle
+} from './number-style';
 export { meanFigure } from './mean-figure';
 // figures reckoned with
 export { certain, decimalsBorne, follows, measured, rounded, sumOf, type Measured } from './measured';

@@ -18,3 +18,6 @@ export const asWritten = (digits: string): string => digits.replace('.', decimal
 
 /** A number in so many decimals. */
 export const writeFixed = (number: number, decimals: number): string => asWritten(number.toFixed(decimals));
+
+/** A number as it is written, without the digits that a change of unit leaves behind. */
+export const writeNumber = (number: number): string => asWritten(String(Number(number.toPrecision(6))));

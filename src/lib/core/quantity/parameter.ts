@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { amount, figureIn, writeNumber, type Figure } from './figure';
+import { amount, figureIn, type Figure } from './figure';
+import { writeNumber } from './number-style';
 import { isOwnCode, OwnCode, type OwnParameters } from './own-parameter';
 import { areAlike, ionOf, units, type Ion, type Unit } from './unit';
 
