@@ -20,7 +20,6 @@
 	import { fieldApp } from '../field-context';
 	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import FieldNote from '../FieldNote.svelte';
-	import NothingPacked from '../NothingPacked.svelte';
 
 	const app = fieldApp();
 	const shelf = new BenchShelf(() => app.packed);
@@ -137,7 +136,10 @@
 	{#if !app.isOpen}
 		<p>Opening …</p>
 	{:else if !app.packed}
-		<NothingPacked {app} to="/bench" />
+		{#await import('../NothingPacked.svelte') then { default: NothingPacked }}<NothingPacked
+				{app}
+				to="/bench"
+			/>{/await}
 	{:else}
 		{#if limits}<ShelfLine plates={standing} {limits} />{/if}
 		<FindBottle bottles={labelled} />

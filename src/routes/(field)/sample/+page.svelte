@@ -1,18 +1,15 @@
 <script lang="ts">
-	import { stepsOf } from '$lib/core/subjects/steps';
 	import { onDestroy, onMount, tick } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import { v7 } from 'uuid';
 	import { isoDay, sayDay, sayTime } from '$lib/core/wording';
-	import { readLabelCode } from '$lib/core/custody';
 	import { instantOf } from '$lib/core/logbook';
 	import { type Opening } from '$lib/core/subjects/whole-visit/branch';
 	import { fieldApp } from '../field-context';
 	import { keepLastSeen } from '$lib/field/last-seen';
 	import PartLost from '$lib/ui/frame/PartLost.svelte';
 	import FieldNote from '../FieldNote.svelte';
-	import NothingPacked from '../NothingPacked.svelte';
 	import { sayWanted } from './wanted';
 
 	const app = fieldApp();
@@ -80,22 +77,13 @@
 	/** What was asked for and needs a network. */
 	const wanted = sayWanted(page.url.searchParams.get('wanted'));
 
-	/** Goes to the step of the bottle that a label stands on; opens the visit where nobody has yet. */
+	/** Goes to the step of the bottle that a label stands on. */
 	async function openLabel() {
-		const label = readLabelCode(typedLabel);
-		if (!label || !satchel) return void (labelSaid = 'That is no label’s code. It looks like QU1-260515-B.');
-		const place = satchel.sites.find((s) => s.code.toUpperCase() === label.site);
-		if (!place) return void (labelSaid = `No site of this program is called ${label.site}.`);
-		const round = satchel.rounds.find((r) => r.siteIds.includes(place.id) && r.startsAt.startsWith(label.date));
-		const visit = visits.find((v) => v.opening.siteId === place.id && v.opening.startedAt.startsWith(label.date));
-		const versionId = visit?.opening.cardVersionId ?? round?.cardVersionId;
-		const card = (satchel.cards.find((c) => c.id === versionId) ?? satchel.cards.find((c) => c.inUse))?.card;
-		const step = card && stepsOf(card, 'bottle').find((s) => s.bottle.kind === label.kind);
-		if (!step) return void (labelSaid = `The card of that visit asks for no ${label.kind} bottle.`);
-		if (visit) return goto(`/sample/${visit.id}/${step.id}`);
-		if (!new Date(app.now_ms).toISOString().startsWith(label.date))
-			return void (labelSaid = `That bottle is for ${sayDay(Date.parse(label.date), 'UTC')}. Nothing is opened for it today.`);
-		labelSaid = `Nobody has started at ${place.name} yet. Start there first: the way in is decided before any bottle.`;
+		if (!satchel) return;
+		const { bottleOfLabel } = await import('./bottle-of-label');
+		const found = bottleOfLabel(typedLabel, satchel, visits, app.now_ms);
+		if ('href' in found) return goto(found.href);
+		labelSaid = found.why;
 	}
 
 	async function open(siteId: string, roundId?: string, cardVersionId = cardId, onPaper?: { startedAt: string }) {
@@ -160,7 +148,10 @@
 	{#if !app.isOpen}
 		<p>Opening what is kept on this device.</p>
 	{:else if !satchel}
-		<NothingPacked {app} to="/sample" />
+		{#await import('../NothingPacked.svelte') then { default: NothingPacked }}<NothingPacked
+				{app}
+				to="/sample"
+			/>{/await}
 	{:else}
 		{#each rounds as round (round.id)}
 			<h2 class="ruled">{round.name}</h2>

@@ -10,7 +10,6 @@
 	import PackBox from '$lib/ui/shipments/PackBox.svelte';
 	import { fieldApp } from '../../field-context';
 	import Head from '../Head.svelte';
-	import NothingPacked from '../../NothingPacked.svelte';
 
 	const app = fieldApp();
 	const shelf = new BenchShelf(() => app.packed);
@@ -70,7 +69,10 @@
 	{#if !app.isOpen}
 		<p>Opening …</p>
 	{:else if !app.packed}
-		<NothingPacked {app} to="/bench" />
+		{#await import('../../NothingPacked.svelte') then { default: NothingPacked }}<NothingPacked
+				{app}
+				to="/bench"
+			/>{/await}
 	{:else if !app.packed.satchel.member.mayShip}
 		<p>Boxes are packed by whoever works at the bench, and by the coordinator.</p>
 	{:else}
