@@ -194,6 +194,30 @@ test.describe('a coordinator plans', () => {
 	});
 });
 
+test('the papers of a round are in one menu, reached by keys', async ({ browser }) => {
+	const context = await browser.newContext({ storageState: signedIn('coordinator') });
+	const page = await context.newPage();
+	await page.goto('/plan');
+	await page.getByRole('link', { name: /^Plan the day: Lower round/ }).click();
+	await expect(page.getByText(/left of the first bottle’s time/)).toBeVisible();
+	const menu = page.getByRole('button', { name: 'Print' });
+	await menu.focus();
+	await page.keyboard.press('ArrowDown');
+	await expect(page.getByRole('menuitem').first()).toHaveText('Labels, a sheet of 24');
+	await expect(page.getByRole('menuitem', { name: 'Custody form' })).toHaveAttribute(
+		'href',
+		/paper\.pdf\?what=custody$/
+	);
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('menu')).toBeHidden();
+	await expect(menu).toBeFocused();
+	await page.getByRole('button', { name: 'Take on a map' }).press('Enter');
+	const file = page.waitForEvent('download');
+	await page.keyboard.press('Enter'); // the first is the one that is pointed at
+	expect((await file).suggestedFilename()).toMatch(/\.gpx$/);
+	await context.close();
+});
+
 test('a bad change of the plan is refused in words, and nothing is written', async ({ browser }) => {
 	const context = await browser.newContext({ storageState: signedIn('coordinator') });
 	const nonsense = await context.request.post('/plan/change', { data: { change: 'move', roundId: 'x', day: -1 } });

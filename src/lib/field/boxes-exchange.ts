@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { KnownBoxes } from '$lib/core/custody';
-import { BOXES_TYPED, keepDraft, store, untoldBy, type KeptBoxWord } from './store';
+import { BOXES_TYPED, draftKey, keepDraft, store, untoldBy, type KeptBoxWord } from './store';
 
 const Answer = z.object({
 	refused: z.array(z.object({ id: z.string(), why: z.string() })),
@@ -51,8 +51,8 @@ async function letGoOfTyped(): Promise<void> {
 	]);
 	const packing = told.flatMap(({ boxes }) => boxes.filter((b) => b.handedOver_ms === null).map((b) => b.id));
 	const open = [...packing, ...untold.map((w) => w.word.box)];
-	const typed = await store.drafts.where('key').startsWith(`${BOXES_TYPED} `).primaryKeys();
-	const over = typed.filter((key) => !open.some((box) => key.startsWith(`${BOXES_TYPED} ${box} `)));
+	const typed = await store.drafts.where('key').startsWith(draftKey(BOXES_TYPED, '')).primaryKeys();
+	const over = typed.filter((key) => !open.some((box) => key.startsWith(draftKey(BOXES_TYPED, `${box} `))));
 	await Promise.all(over.map((key) => keepDraft(key, '')));
 }
 

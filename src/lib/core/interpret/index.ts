@@ -28,6 +28,8 @@ export {
 	type Said as SaidOnUse
 } from './thresholds';
 export { seasonStanding, type Standing } from './season-standing';
+// in the unit that it is read in
+export { pointIn, stretchIn, thresholdIn } from './in-unit';
 // over the years
 export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
 export { sayTrend } from './words/trend';

@@ -2,29 +2,36 @@ import {
 	amount,
 	parameterOf,
 	saySide,
+	unitRead,
 	units,
 	writeFigure,
 	writeNumber,
 	type Figure,
-	type ParameterCode
+	type ParameterCode,
+	type ShownUnits
 } from '../quantity';
+import { saySure } from '../wording';
 import { judge, type Threshold } from './thresholds';
 
 /**
  * The few words that stand beside a site: the figure that most wants doing something about, with the word for it;
  * where nothing does, how warm the water was and how much oxygen it held.
  */
-export function siteLine(latest: Partial<Record<ParameterCode, Figure>>, thresholds: readonly Threshold[]): string {
+export function siteLine(
+	latest: Partial<Record<ParameterCode, Figure>>,
+	thresholds: readonly Threshold[],
+	units?: ShownUnits
+): string {
 	for (const state of ['act', 'watch'] as const)
 		for (const code of MOST_TELLING) {
 			const figure = latest[code];
 			const asked = thresholds.filter((t) => t.parameter === code && t.statistic === 'each sample');
 			if (figure && asked.some((t) => judge(figure, t)?.state === state))
-				return `${SHORT[code] ?? parameterOf(code, undefined).name} ${brief(code, figure)}`;
+				return `${SHORT[code] ?? parameterOf(code, undefined).name} ${brief(code, figure, units)}`;
 		}
 	const temperature = latest['water-temperature'];
 	const oxygen = latest['oxygen-saturation'];
-	return [temperature && writeFigure(temperature, 1), oxygen && `${writeFigure(oxygen, 0)} oxygen`]
+	return [temperature && shown('water-temperature', temperature, units), oxygen && `${writeFigure(oxygen, 0)} oxygen`]
 		.filter(Boolean)
 		.join(', ');
 }
@@ -46,8 +53,14 @@ const SHORT: Partial<Record<ParameterCode, string>> = {
 	'e-coli': 'E. coli'
 };
 
-function brief(code: ParameterCode, figure: Figure): string {
-	if (code !== 'nitrite' && code !== 'e-coli') return writeFigure(figure, parameterOf(code, undefined).decimals);
+/** A figure as the program's people read it. */
+function shown(code: ParameterCode, figure: Figure, units: ShownUnits | undefined): string {
+	const known = parameterOf(code, undefined);
+	return saySure(figure, null, known.decimals, unitRead(known, units)).figure;
+}
+
+function brief(code: ParameterCode, figure: Figure, shownUnits: ShownUnits | undefined): string {
+	if (code !== 'nitrite' && code !== 'e-coli') return shown(code, figure, shownUnits);
 	const { number, qualifier } = amount(figure);
 	const side = saySide(qualifier);
 	return code === 'nitrite'

@@ -57,4 +57,9 @@ describe('a site in a few words', () => {
 		).toBe('11.24 °C, 98.4 % oxygen');
 		expect(siteLine({}, [bathing])).toBe('');
 	});
+
+	it('in the units that its people read', () => {
+		const latest = { 'water-temperature': exactly(11.2, 'degC'), 'tube-depth': exactly(60, 'cm') };
+		expect(siteLine(latest, [], { temperatures: '°F' })).toBe('52.2 °F');
+	});
 });

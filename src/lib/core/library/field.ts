@@ -1,4 +1,4 @@
-import { writeNumber } from '../quantity';
+import { asWritten, withPoint, writeNumber } from '../quantity';
 import { z } from 'zod';
 import type { KindName, Library } from './kind-name';
 
@@ -22,6 +22,8 @@ export interface Field<T> {
 	/** A calendar stands beside the line: for a day, or to add one to several. */
 	picks?: 'day' | 'days' | undefined;
 	unit?: string | undefined;
+	/** What it writes is a bare number. */
+	isNumber?: true;
 	help?: string | undefined;
 	isRequired: boolean;
 	options?: readonly string[] | undefined;
@@ -32,6 +34,10 @@ export interface Field<T> {
 	read(text: string, lookup: Lookup): Read<T>;
 	write(value: T, lookup: Lookup): string;
 }
+
+/** The text of a field as people write numbers; its reader takes either. Files have a point. */
+export const asShown = (field: Field<unknown> | undefined, text: string): string =>
+	field?.isNumber ? asWritten(text) : text;
 
 interface Asked {
 	label: string;
@@ -98,12 +104,14 @@ export function maybeNumber({
 		label,
 		help,
 		unit,
+		isNumber: true,
 		isRequired,
 		control: 'line',
 		read: (text) => {
 			const given = text.trim();
 			if (given === '') return isRequired ? missing(label) : { value: null };
-			const value = /^[+-]?(\d+[.,]?\d*|[.,]\d+)(e[+-]?\d+)?$/i.test(given) ? Number(given.replace(',', '.')) : NaN;
+			const digits = withPoint(given);
+			const value = /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(digits) ? Number(digits) : NaN;
 			if (!Number.isFinite(value)) return { why: `${label}: “${given}” is not a number.` };
 			if (whole && !Number.isInteger(value)) return { why: `${label} is a whole number; ${given} is not.` };
 			if (value < least || value > most)

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import { numberStyles, writeNumbersBy } from '../quantity';
 import {
+	asShown,
 	emptyLibrary,
 	kindNamed,
 	kinds,
@@ -129,6 +130,17 @@ describe('what is typed', () => {
 				expect(inOrder(back.value)).toEqual(inOrder(value));
 			})
 		);
+	});
+
+	it.each([
+		['11.2', '−0.12'],
+		['11,2', '−0,12']
+	] as const)('a number is shown as people write %s, and read back', (style, text) => {
+		writeNumbersBy(() => style);
+		const { longitude, code } = the('sites').fields;
+		expect(asShown(longitude, longitude!.write(-0.12, lookupIn(small())))).toBe(text);
+		expect(longitude!.read(text, lookupIn(small()))).toEqual({ value: -0.12 });
+		expect(asShown(code, '1.5')).toBe('1.5');
 	});
 
 	it('an instrument’s ranges come back as they went', () => {

@@ -1,5 +1,7 @@
 // the card
 export { MethodCard, OrderRule, shownUnit, waysOf } from './card';
+// in which units its figures are shown
+export { shownAs } from './shown';
 // the order of its steps
 export { comesFirst, orderSteps, pairsOf, type OrderedStep, type StepOrder } from './order';
 // shipped cards

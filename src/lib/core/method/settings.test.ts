@@ -1,4 +1,6 @@
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
+import { numberStyles, writeNumbersBy } from '../quantity';
+import { settingAsShown } from '../subjects/setting';
 import {
 	compareCards,
 	contradictions,
@@ -36,9 +38,11 @@ describe('the shipped cards', () => {
 });
 
 describe('settings of a card', () => {
-	it('written back as they are, change nothing', () => {
+	afterEach(() => writeNumbersBy(() => undefined));
+	it.each(numberStyles)('written back as they are shown, change nothing, with numbers as %s', (style) => {
+		writeNumbersBy(() => style);
 		for (const card of shippedCards) {
-			const texts = Object.fromEntries(settingsOf(card).map((s) => [s.path, s.text]));
+			const texts = Object.fromEntries(settingsOf(card).map((s) => [s.path, settingAsShown(s)]));
 			expect(withSettings(card, texts)).toEqual({ card });
 		}
 	});

@@ -1,5 +1,14 @@
-import { isOwnCode, isUnitOf, parameterOf, ways, type OwnParameters, type ParameterCode, type Unit } from '../quantity';
-import { unitOptions, type Setting } from '../subjects/setting';
+import {
+	isOwnCode,
+	isUnitOf,
+	parameterOf,
+	ways,
+	withPoint,
+	type OwnParameters,
+	type ParameterCode,
+	type Unit
+} from '../quantity';
+import { settingAsShown, unitOptions, type Setting } from '../subjects/setting';
 import { settingsOfStep } from '../subjects/step-settings';
 import { stepsOf, type Step } from '../subjects/steps';
 import { MethodCard, waysOf } from './card';
@@ -126,7 +135,7 @@ export function withSettings(
 	}
 	for (const [path, given] of Object.entries(texts)) {
 		const setting = known.get(path);
-		const text = given.trim();
+		const text = setting?.control === 'number' ? withPoint(given.trim()) : given.trim();
 		if (path === 'wading.school' || (path.startsWith('wading.') && draft.wading.school !== card.wading.school))
 			continue;
 		if (!setting) {
@@ -191,7 +200,7 @@ function readWays(text: string): { value: unknown } | { why: string } {
 
 function readNumber(label: string, text: string): { value: unknown } | { why: string } {
 	if (text === '') return { why: `Say a number for: ${label}.` };
-	const value = Number(text.replace(',', '.'));
+	const value = Number(text);
 	return Number.isFinite(value) ? { value } : { why: `“${text}” is not a number.` };
 }
 
@@ -206,7 +215,7 @@ function readPairs(
 		.filter(Boolean)
 		.map((s) => /^([^:]+):\s*(.+)$/.exec(s));
 	const values = pairs.map((p) => {
-		const amount = isAmount ? Number(p?.[2]?.replace(',', '.')) : p?.[2]?.trim();
+		const amount = isAmount ? Number(withPoint(p?.[2] ?? '')) : p?.[2]?.trim();
 		return { [first]: p?.[1]?.trim(), [second]: amount };
 	});
 	const isWhole = values.length > 0 && pairs.every((p) => p !== null) && values.every((v) => !Number.isNaN(v[second]));
@@ -255,7 +264,8 @@ export interface Difference {
 /** Two cards or versions side by side, setting by setting. */
 export function compareCards(a: MethodCard, b: MethodCard): Difference[] {
 	const [left, right] = [settingsOf(a), settingsOf(b)];
-	const said = (s: Setting | undefined) => (s ? (s.options?.find((o) => o.code === s.text)?.word ?? s.text) : null);
+	const said = (s: Setting | undefined) =>
+		s ? (s.options?.find((o) => o.code === s.text)?.word ?? settingAsShown(s)) : null;
 	const paths = [...new Set([...left, ...right].map((s) => s.path))];
 	return paths.map((path) => {
 		const [x, y] = [left.find((s) => s.path === path), right.find((s) => s.path === path)];

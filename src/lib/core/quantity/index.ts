@@ -1,5 +1,5 @@
 // units
-export { areAlike, convert, unitCodes, units, type Unit } from './unit';
+export { areAlike, convert, digitsMoved, stepIn, unitCodes, units, type Unit } from './unit';
 // figures
 export {
 	amount,
@@ -20,6 +20,7 @@ export {
 	asWritten,
 	decimalMark,
 	numberStyles,
+	withPoint,
 	writeFixed,
 	writeNumber,
 	writeNumbersBy,
@@ -42,6 +43,8 @@ export {
 	type Step,
 	type Working
 } from './working';
+// the units that a program reads figures in
+export { parameterIn, unitChoices, unitRead, unitsShown, type ShownUnits } from './shown-units';
 // parameters
 export {
 	codesWith,
@@ -62,7 +65,7 @@ export {
 } from './parameter';
 export { isOwnCode, OwnCode, OwnParameter, OwnParameters, ownWays } from './own-parameter';
 // how a figure was found
-export { ways, type Way } from './way';
+export { isRead, ways, type Way } from './way';
 // what a person typed
 export { inPlaceUnit, whyNoMeasure, type AsTyped } from './as-typed';
 export { readPlain, readTyped, readWhole, type Typed } from './typed';

@@ -16,6 +16,9 @@ export const decimalMark = (): '.' | ',' => (styleNow() === WITH_COMMA ? ',' : '
 /** Digits with a point, as they are read: with the reader's decimal mark and a true minus. */
 export const asWritten = (digits: string): string => digits.replace('.', decimalMark()).replace('-', '−');
 
+/** What a person typed of a number, with a point and a plain minus: as it is read. */
+export const withPoint = (typed: string): string => typed.replace('−', '-').replace(',', '.');
+
 /** A number in so many decimals. */
 export const writeFixed = (number: number, decimals: number): string => asWritten(number.toFixed(decimals));
 

@@ -1,4 +1,5 @@
 import type { Qualifier } from './figure';
+import { withPoint } from './number-style';
 
 export type Typed = { number: number; qualifier: Qualifier } | { why: string };
 
@@ -10,7 +11,7 @@ export function readTyped(text: string): Typed {
 	const trimmed = text.trim();
 	const above = trimmed.startsWith('>') ? 'above' : null;
 	const side = trimmed.startsWith('<') ? 'below' : above;
-	const digits = (side ? trimmed.slice(1) : trimmed).trim().replace('−', '-').replace(',', '.');
+	const digits = withPoint((side ? trimmed.slice(1) : trimmed).trim());
 	if (digits === '' || digits === '-' || digits === '.') return { why: 'Type a number.' };
 	if (/[a-z]/i.test(digits)) return { why: 'Only digits, please; the unit is already set.' };
 	if ((digits.match(/[.,]/g)?.length ?? 0) > 1) return { why: 'There are two decimal points.' };

@@ -96,6 +96,12 @@ export function areAlike(a: Unit, b: Unit): boolean {
 	);
 }
 
+/** How many of the one unit a step of the other is, whatever the zeros of the two. */
+export const stepIn = (from: Unit, to: Unit): number => Math.abs(convert(1, from, to) - convert(0, from, to));
+
+/** How many places the digits of an amount move to the left in another unit: ten times as many need a decimal less. */
+export const digitsMoved = (from: Unit, to: Unit): number => Math.round(Math.log10(stepIn(from, to)));
+
 /** The ion that a unit speaks of alone, or null. */
 export const ionOf = (unit: Unit): Ion | null => (units[unit] as UnitFacts).ion ?? null;
 

@@ -22,3 +22,7 @@ export const ways = [
 	'derived'
 ] as const;
 export type Way = (typeof ways)[number];
+
+/** Ways in which a figure is read off something; in the others arithmetic makes it, and its digits say nothing. */
+const read: readonly Way[] = ['lab', 'meter', 'thermometer', 'staff', 'disc', 'tube', 'kit'];
+export const isRead = (way: Way): boolean => read.includes(way);

@@ -1,5 +1,6 @@
 import {
 	areAlike,
+	asWritten,
 	parameterCodes,
 	parameters,
 	unitCodes,
@@ -25,6 +26,10 @@ export interface Setting {
 	/** It need not be said. */
 	isOptional?: boolean;
 }
+
+/** What stands in the field of a setting: a number as people write it. */
+export const settingAsShown = ({ control, text }: Pick<Setting, 'control' | 'text'>): string =>
+	control === 'number' ? asWritten(text) : text;
 
 /** A setting of a step, before it is known which step: its place within it. */
 export type StepSetting = Omit<Setting, 'group'>;

@@ -29,6 +29,13 @@ describe('a figure with how sure it is', () => {
 	it('rounds what arithmetic left behind, and nothing that was read', () => {
 		expect(saySure({ value: 85.3412345678, unit: 'percent' }, 2.04, 0).figure).toBe('85.3 %');
 	});
+
+	it('has the digits that were read, or those that are borne where it was worked out', () => {
+		const flow = { value: 0.099977, unit: 'm3_s' } as const;
+		expect(saySure(flow, 0.0108, 3, 'm3_s', null, 'section').figure).toBe('0.100 m³/s');
+		expect(saySure(flow, 0.0108, 3, 'ft3_s', null, 'section').figure).toBe('3.5 ft³/s');
+		expect(saySure({ value: 11.24, unit: 'degC' }, 0.6, 1, 'degC', null, 'thermometer').figure).toBe('11.24 °C');
+	});
 	it.each([
 		[{ lower: 512.4, upper: 1190.2 }, '510 to 1190'],
 		[{ lower: 400, upper: null }, 'at least 400']

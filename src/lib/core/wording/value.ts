@@ -4,13 +4,17 @@ import {
 	convert,
 	decimalsBorne,
 	decimalsShown,
+	digitsMoved,
 	Figure,
 	figureIn,
+	isRead,
 	rounded,
+	stepIn,
 	writeExactly,
 	writeFigure,
 	writeFixed,
-	type Unit
+	type Unit,
+	type Way
 } from '../quantity';
 import { sayDay, sayTime } from './time';
 
@@ -23,24 +27,25 @@ export interface Limits95 {
 /**
  * A figure with how sure it is: in the digits that the uncertainty bears and never fewer than were read; where none
  * is known, in the parameter's own. Apart, because a screen sets them apart. Limits that do not lie evenly about the
- * figure are said as they are. All are brought to `unit` where one is asked for.
+ * figure are said as they are. All are brought to `unit` where one is asked for. `way`: how it was found, where that is
+ * known; a figure that was worked out has no digits that were read.
  */
 export function saySure(
 	found: Figure,
 	uncertaintyAsFound: number | null,
 	own: number,
 	unit: Unit = found.unit,
-	limits: Limits95 | null = null
+	limits: Limits95 | null = null,
+	way: Way | null = null
 ): { figure: string; uncertainty: string | null; limits: string | null } {
 	const figure = figureIn(found, unit);
-	// a unit larger by a factor of ten takes a digit more, whatever the unit's zero
-	const step = Math.abs(convert(1, found.unit, unit) - convert(0, found.unit, unit));
-	const shift = Math.round(Math.log10(step));
-	const uncertainty = uncertaintyAsFound === null ? null : uncertaintyAsFound * step;
+	// a unit larger by a factor of ten takes a digit more
+	const shift = digitsMoved(found.unit, unit);
+	const uncertainty = uncertaintyAsFound === null ? null : uncertaintyAsFound * stepIn(found.unit, unit);
 	const { number, qualifier } = amount(figure);
 	const between = limits === null ? null : sayLimits(limits, found.unit, unit);
 	const borne = between === null ? decimalsBorne(uncertainty) : null;
-	const asRead = decimalsRead(amount(found).number);
+	const asRead = way !== null && !isRead(way) ? null : decimalsRead(amount(found).number);
 	if (borne === null || uncertainty === null || qualifier !== null) {
 		const decimals = Math.max(0, own - shift, asRead === null ? 0 : asRead - shift);
 		return {

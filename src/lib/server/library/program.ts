@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import type { PaperSize, Row } from '../../core/library';
-import type { NumberStyle } from '../../core/quantity';
+import type { NumberStyle, ShownUnits } from '../../core/quantity';
 import type { DateStyle } from '../../core/wording';
 import { addUser } from '../auth/library';
 import type { Db } from '../db/connect';
@@ -24,17 +24,18 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 		holidays: string[];
 		paper: PaperSize;
 		telephone: string;
-	} & Record<
-		| 'detour'
-		| 'speed_km_h'
-		| 'parking_min'
-		| 'storm_mm'
-		| 'stormWithin_h'
-		| 'overdue_h'
-		| 'duplicateEvery'
-		| 'blankEvery',
-		number
-	>;
+	} & Required<ShownUnits> &
+		Record<
+			| 'detour'
+			| 'speed_km_h'
+			| 'parking_min'
+			| 'storm_mm'
+			| 'stormWithin_h'
+			| 'overdue_h'
+			| 'duplicateEvery'
+			| 'blankEvery',
+			number
+		>;
 	const [there] = await tx
 		.select({ settings: program.settings })
 		.from(program)
@@ -57,6 +58,7 @@ export async function keepProgram(tx: Db, row: Row): Promise<null> {
 				whoJudges: said.whoJudges,
 				dates: said.dates,
 				numbers: said.numbers,
+				units: { temperatures: said.temperatures, lengths: said.lengths, flows: said.flows },
 				skills: said.skills,
 				overdue_h: said.overdue_h,
 				qualityRates: { duplicateEvery: said.duplicateEvery, blankEvery: said.blankEvery },

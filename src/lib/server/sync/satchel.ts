@@ -1,7 +1,7 @@
 import { asc, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { permissionMissing } from '../../core/library';
-import { limitsOf, type MethodCard } from '../../core/method';
+import { limitsOf, shownAs, type MethodCard } from '../../core/method';
 import type { Satchel } from '../../core/satchel';
 import { checksFor } from '../../core/score-schemes';
 import { can, readScope } from '../access';
@@ -89,7 +89,7 @@ export async function packSatchel(db: Db, member: Membership, clock: Clock): Pro
 		people: Object.entries(people).map(([id, person]) => ({ id, ...person })),
 		team: member.teamId ? await teamMembers(db, programId, member.teamId) : [],
 		sites: await packSites(db, member, clock.now_ms),
-		cards: cards.map(({ id, body, in_use }) => ({ id, card: body, inUse: in_use })),
+		cards: cards.map(({ id, body, in_use }) => ({ id, card: shownAs(body, member.program.units), inUse: in_use })),
 		thresholds: await thresholdsOf(db, programId),
 		flumes: await packFlumes(db, programId),
 		animals: await ownAnimalsOf(db, programId),

@@ -1,10 +1,12 @@
 <script module lang="ts">
 	import type { Threshold } from '$lib/core/interpret';
-	import type { Parameter } from '$lib/core/quantity';
+	import type { Parameter, Unit } from '$lib/core/quantity';
 	import type { ChartPoint, ChartStretch } from './series-option';
 
 	export interface Props {
 		parameter: Parameter;
+		/** What it is read in. */
+		unit: Unit;
 		points: (ChartPoint & { visitId: string })[];
 		stretches: ChartStretch[];
 		threshold: Threshold | null;
@@ -16,17 +18,17 @@
 
 <script lang="ts">
 	import { sayVerdict, verdictOn } from '$lib/core/interpret';
-	import { sayDay, wayWords } from '$lib/core/wording';
-	import { significant, units, withQualifier, writeFigure, writeFixed } from '$lib/core/quantity';
+	import { sayDay, saySure, wayWords } from '$lib/core/wording';
+	import { convert, parameterIn, units, withQualifier, writeFixed } from '$lib/core/quantity';
 
-	let { parameter, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
+	let { parameter, unit, points, stretches, threshold, timeZone, mayOpen }: Props = $props();
 
 	const figure = (p: ChartPoint) => withQualifier(p.value, p.qualifier, parameter.unit);
-	const unit = $derived(units[parameter.unit].symbol);
-	function sayDoubt({ uncertainty, lower, upper }: ChartPoint): string {
-		if (lower === null) return uncertainty === null ? '' : significant(uncertainty, 2);
-		return `${significant(lower, 2)} to ${upper === null ? '…' : significant(upper, 2)}`;
-	}
+	const sureOf = (p: ChartPoint) => saySure(figure(p), p.uncertainty, parameter.decimals, unit, limitsOf(p), p.way);
+	const limitsOf = ({ lower, upper }: ChartPoint) => (lower === null ? null : { lower, upper });
+	const symbol = $derived(units[unit].symbol);
+	const shown = $derived(parameterIn(parameter, unit));
+	const digits = (value: number) => writeFixed(convert(value, parameter.unit, unit), shown.decimals);
 </script>
 
 <div class="scroll">
@@ -34,18 +36,17 @@
 		<table class="table">
 			<thead
 				><tr
-					><th>Around</th><th class="number">lowest, {unit}</th><th class="number">middle, {unit}</th><th class="number"
-						>highest, {unit}</th
+					><th>Around</th><th class="number">lowest, {symbol}</th><th class="number">middle, {symbol}</th><th
+						class="number">highest, {symbol}</th
 					></tr
 				></thead
 			>
 			<tbody>
 				{#each stretches as s (s.at_ms)}
 					<tr
-						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{writeFixed(s.low, parameter.decimals)}</td
-						><td class="number">{writeFixed(s.middle, parameter.decimals)}</td><td class="number"
-							>{writeFixed(s.high, parameter.decimals)}</td
-						></tr
+						><td>{sayDay(s.at_ms, timeZone, true)}</td><td class="number">{digits(s.low)}</td><td class="number"
+							>{digits(s.middle)}</td
+						><td class="number">{digits(s.high)}</td></tr
 					>
 				{/each}
 			</tbody>
@@ -60,6 +61,7 @@
 			>
 			<tbody>
 				{#each points.toReversed() as p (p.visitId)}
+					{@const sure = sureOf(p)}
 					<tr class:struck={p.status === 'rejected'}>
 						<td
 							>{#if mayOpen}<a href="/visits/{p.visitId}">{sayDay(p.at_ms, timeZone, true)}</a>{:else}{sayDay(
@@ -68,21 +70,10 @@
 									true
 								)}{/if}</td
 						>
-						<td class="number">{writeFigure(figure(p), parameter.decimals)}</td>
-						<td class="number">{sayDoubt(p)}</td>
+						<td class="number">{sure.figure}</td>
+						<td class="number">{sure.limits ?? sure.uncertainty ?? ''}</td>
 						<td>{wayWords[p.way]}</td>
-						<td
-							>{threshold
-								? sayVerdict(
-										verdictOn(
-											figure(p),
-											p.uncertainty,
-											p.lower === null ? null : { lower: p.lower, upper: p.upper },
-											threshold
-										)
-									)
-								: ''}</td
-						>
+						<td>{threshold ? sayVerdict(verdictOn(figure(p), p.uncertainty, limitsOf(p), threshold)) : ''}</td>
 						<td>{p.isSimulated ? 'simulated, ' : ''}{p.status === 'waiting' ? 'waits' : p.status}</td>
 					</tr>
 				{/each}

@@ -31,7 +31,8 @@
 			r.uncertainty,
 			parameterOf(r.parameter, card.own).decimals,
 			unit,
-			r.limits
+			r.limits,
+			r.way
 		);
 		const { symbol } = units[unit];
 		if (limits !== null) return `${figure} (${limits})`;

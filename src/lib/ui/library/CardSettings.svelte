@@ -15,23 +15,26 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
 	import { enhance } from '$app/forms';
+	import { settingAsShown } from '$lib/core/subjects/setting';
 	import { counted } from '$lib/core/wording';
 
 	let { settings, version, mayKeep, changes = [], why }: Props = $props();
 
 	// the page makes this form anew for each version; what was typed stays when a step is added
-	let texts = $state(untrack(() => Object.fromEntries(settings.map((s) => [s.path, s.text]))));
+	let texts = $state(untrack(() => Object.fromEntries(settings.map((s) => [s.path, settingAsShown(s)]))));
 	let given = untrack(() => ({ ...texts }));
 	$effect.pre(() => {
-		for (const { path, text } of settings)
+		for (const setting of settings)
 			untrack(() => {
+				const { path } = setting;
+				const text = settingAsShown(setting);
 				const isTyped = texts[path] !== undefined && texts[path] !== given[path];
 				if (!isTyped) texts[path] = text;
 				given[path] = text;
 			});
 	});
 	const groups = $derived([...new Set(settings.map((s) => s.group))]);
-	const changed = $derived(settings.filter((s) => texts[s.path] !== s.text));
+	const changed = $derived(settings.filter((s) => texts[s.path] !== settingAsShown(s)));
 	const said = $derived.by(() => {
 		const parts = [
 			changes.length ? counted(changes.length, 'change') + ' of the steps' : '',
@@ -58,7 +61,7 @@
 			<summary><h2>{group}</h2></summary>
 			{#each settings.filter((s) => s.group === group) as setting (setting.path)}
 				{@const said = whyAt(setting.path)}
-				<div class="setting" class:changed={texts[setting.path] !== setting.text}>
+				<div class="setting" class:changed={texts[setting.path] !== settingAsShown(setting)}>
 					<label for={setting.path}>{setting.label}</label>
 					<div>
 						{#if setting.options}
@@ -94,9 +97,10 @@
 								aria-invalid={said !== undefined}
 							/>
 						{/if}
-						{#if texts[setting.path] !== setting.text}<small
+						{#if texts[setting.path] !== settingAsShown(setting)}<small
 								>was <s class="struck"
-									>{setting.options?.find((o) => o.code === setting.text)?.word ?? (setting.text || 'nothing')}</s
+									>{setting.options?.find((o) => o.code === setting.text)?.word ??
+										(settingAsShown(setting) || 'nothing')}</s
 								></small
 							>{/if}
 						{#if said}<p class="why">{said}</p>{/if}

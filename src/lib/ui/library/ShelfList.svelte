@@ -16,7 +16,7 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import BulkEdit from './BulkEdit.svelte';
-	import { asWritten } from '$lib/core/quantity';
+	import { asShown } from '$lib/core/library';
 	import { shelfOrder, textsOf } from './shelf-order';
 
 	let { kind, rows, mayKeep, choices: wordsOf }: Props = $props();
@@ -30,8 +30,14 @@
 	let searchBox = $state<HTMLInputElement>();
 	let table = $state<HTMLTableElement>();
 
+	const isNumber = (field: string) => kind.fields[field]?.isNumber === true;
 	const shown = $derived(
-		shelfOrder(rows, { search, filter: kind.filter ? { field: kind.filter, text: filterText } : null, sort, withEnded })
+		shelfOrder(rows, {
+			search,
+			filter: kind.filter ? { field: kind.filter, text: filterText } : null,
+			sort: { ...sort, isNumber: isNumber(sort.field) },
+			withEnded
+		})
 	);
 	/** Rows that are changed together. */
 	let chosen = $state<string[]>([]);
@@ -40,11 +46,6 @@
 	const choices = $derived(kind.filter ? textsOf(rows, kind.filter) : []);
 	const hasEnded = $derived(rows.some((r) => r.endedOn !== null));
 	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
-	const isNumber = (field: string) => kind.fields[field]?.unit !== undefined;
-	const shownIn = ({ texts }: ShelfRow, field: string) => {
-		const text = texts[field] ?? '';
-		return /^-?\d+\.\d+$/.test(text) ? asWritten(text) : text;
-	};
 
 	function sortBy(field: string) {
 		sort = { field, descending: sort.field === field && !sort.descending };
@@ -112,7 +113,7 @@
 					{#each kind.columns as field (field)}
 						<th class:number={isNumber(field)} aria-sort={sort.field === field ? direction : undefined}>
 							<button type="button" onclick={() => sortBy(field)}
-								>{kind.fields[field]?.label}{isNumber(field) ? `, ${kind.fields[field]?.unit ?? ''}` : ''}<span
+								>{kind.fields[field]?.label}{kind.fields[field]?.unit ? `, ${kind.fields[field].unit}` : ''}<span
 									aria-hidden="true">{sort.field === field ? arrows[direction] : ''}</span
 								></button
 							>
@@ -138,7 +139,7 @@
 						{#each kind.columns as field, i (field)}
 							<td class:number={isNumber(field)}>
 								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a
-									>{:else}{shownIn(row, field)}{/if}
+									>{:else}{asShown(kind.fields[field], row.texts[field] ?? '')}{/if}
 								{#if i === 0 && row.endedOn}<br /><small>until {row.endedOn}</small>{/if}
 							</td>
 						{/each}

@@ -15,7 +15,7 @@
 	import { untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { doubtsOn, kindNamed, lookupIn, thingForm } from '$lib/core/library';
+	import { asShown, doubtsOn, kindNamed, lookupIn, thingForm } from '$lib/core/library';
 	import { capitalised } from '$lib/core/wording';
 	import ChooseFrom from '../kit/ChooseFrom.svelte';
 	import PickDay from '../kit/PickDay.svelte';
@@ -30,7 +30,7 @@
 	const HELD = untrack(() => `keen-riffle-thing ${kind.name} ${id ?? 'new'}`);
 	const held = untrack(() => heldTexts());
 	const { form, errors, message, submitting, tainted, isTainted, enhance, validate, reset } = superForm(
-		untrack(() => given),
+		untrack(() => ({ ...given, data: shownTexts(given.data) })),
 		{
 			validators: untrack(() => zod4Client(thingForm(kind, id, library, today))),
 			validationMethod: 'auto',
@@ -49,6 +49,10 @@
 
 	const lookup = untrack(() => lookupIn(library));
 	const doubts = $derived(doubtsOn(kind, id, $form, library, today));
+
+	function shownTexts(texts: Texts): Texts {
+		return Object.fromEntries(Object.entries(texts).map(([name, text]) => [name, asShown(kind.fields[name], text)]));
+	}
 
 	/** What was typed here and not kept, when the page was left. */
 	function heldTexts(): Texts | null {

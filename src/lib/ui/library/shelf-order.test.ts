@@ -23,8 +23,15 @@ describe('a shelf of the library', () => {
 		expect(ids(shelfOrder(rows, { ...wanted, sort: { field: 'km', descending: true } }))).toBe('cba');
 	});
 
+	it('sorts a field of numbers by what they are', () => {
+		const depths = ['0.5', '0.05', '-2', '', '10'].map((depth, i) => row('abcde'[i]!, { depth }));
+		const sort = { field: 'depth', descending: false, isNumber: true };
+		expect(ids(shelfOrder(depths, { ...wanted, sort }))).toBe('cbaed');
+	});
+
 	it('is searched by every word, in any field', () => {
 		expect(ids(shelfOrder(rows, { ...wanted, search: 'kell 3.5' }))).toBe('b');
+		expect(ids(shelfOrder(rows, { ...wanted, search: 'kell 3,5' }))).toBe('b');
 		expect(ids(shelfOrder(rows, { ...wanted, search: 'kell beck' }))).toBe('');
 	});
 

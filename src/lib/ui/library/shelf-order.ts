@@ -12,7 +12,7 @@ export interface Wanted {
 	search: string;
 	/** A field and the text that it must have. */
 	filter: { field: string; text: string } | null;
-	sort: { field: string; descending: boolean };
+	sort: { field: string; descending: boolean; isNumber?: boolean };
 	withEnded: boolean;
 }
 
@@ -29,12 +29,14 @@ export function shelfOrder(rows: readonly ShelfRow[], { search, filter, sort, wi
 		.filter((r) => filter === null || filter.text === '' || r.texts[filter.field]?.split('; ').includes(filter.text))
 		.filter((r) => {
 			const all = Object.values(r.texts).join(' ').toLowerCase();
-			return words.every((w) => all.includes(w));
+			// numbers are kept with a point; whoever writes a comma finds them too
+			return words.every((w) => all.includes(w) || all.includes(w.replace(',', '.')));
 		})
 		.sort((a, b) => {
 			const [x, y] = [a.texts[sort.field] ?? '', b.texts[sort.field] ?? ''];
 			if ((x === '') !== (y === '')) return x === '' ? 1 : -1;
-			return turn * inWords.compare(x, y) || inWords.compare(a.name, b.name);
+			const order = sort.isNumber ? Number(x) - Number(y) : inWords.compare(x, y);
+			return turn * order || inWords.compare(a.name, b.name);
 		});
 }
 

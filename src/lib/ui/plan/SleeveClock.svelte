@@ -56,7 +56,7 @@
 		>{/if}
 	{#if shown !== null}
 		<span><b class="figure">{writeFixed(shown, 1)} %</b> simulated</span>
-		<button type="button" class="btn preset-outlined-surface-500" onclick={() => onread(shown.toFixed(1))}
+		<button type="button" class="btn preset-outlined-surface-500" onclick={() => onread(writeFixed(shown, 1))}
 			>Take it</button
 		>
 	{/if}

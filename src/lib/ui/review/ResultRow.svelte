@@ -42,7 +42,7 @@
 	let { row, result, flags, thresholds, unit, saidIn, judged, mayJudge, nameOf, timeZone, typed }: Props = $props();
 
 	const known = $derived(parameterOf(result.parameter, saidIn.own));
-	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits));
+	const sure = $derived(saySure(result.figure, result.uncertainty, known.decimals, unit, result.limits, result.way));
 	const says = $derived(saidOn(result, thresholds));
 	const id = $derived(result.isReported ? result.parameter : `${result.parameter}-${result.from}`);
 	const name = $derived(result.isReported ? known.name : `${known.name} by ${wayWords[result.way]}`);

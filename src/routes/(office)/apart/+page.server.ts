@@ -1,6 +1,6 @@
 import { sayMethodLine, sayWaysApart } from '$lib/core/interpret';
 import { apartOf, apartScale, waysApart } from '$lib/core/quality';
-import { parameterOf } from '$lib/core/quantity';
+import { convert, parameterIn, parameterOf, unitRead } from '$lib/core/quantity';
 import { database } from '$lib/server/db/connect';
 import { knownParameters } from '$lib/server/db/queries/own-parameters';
 import { wayPairs, type PairRow } from '$lib/server/db/queries/ways-apart';
@@ -9,7 +9,7 @@ import type { PageServerLoad } from './$types';
 const nameOf = ({ parameter, first, second }: PairRow) => `${parameter}.${first}.${second}`;
 
 export const load: PageServerLoad = async ({ locals, url }) => {
-	const { programId } = locals.member!;
+	const { programId, program } = locals.member!;
 	const [rows, own] = await Promise.all([wayPairs(database(), programId), knownParameters(database(), programId)]);
 	const groups = new Map<string, PairRow[]>();
 	for (const row of rows) {
@@ -26,11 +26,14 @@ export const load: PageServerLoad = async ({ locals, url }) => {
 	const asked = compared.find((c) => c.id === url.searchParams.get('of')) ?? compared[0];
 	if (!asked) return { compared, shown: null };
 	const rowsShown = groups.get(asked.id)!.toReversed();
-	const { parameter, unit } = rowsShown[0]!;
-	const { decimals } = parameterOf(parameter, own);
-	const scale = apartScale(unit);
+	const { parameter, unit: kept } = rowsShown[0]!;
+	const known = parameterOf(parameter, own);
+	// differences of temperatures, and pairs of them, are told in the unit that they are read in
+	const unit = unitRead(known, program.units);
+	const { decimals } = parameterIn(known, unit);
+	const scale = apartScale(kept);
 	const pairs = rowsShown.map(({ firstValue, secondValue, ...row }) => {
-		const pair = { ...row, first: firstValue, second: secondValue };
+		const pair = { ...row, first: convert(firstValue, kept, unit), second: convert(secondValue, kept, unit) };
 		return { ...pair, apart: apartOf(pair, scale) };
 	});
 	// only what is shown is worked out: its lines leave one pair out at a time

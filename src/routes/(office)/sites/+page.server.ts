@@ -27,7 +27,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 		sites: network.sites.map((s) => ({
 			...s,
 			stream: streamName.get(s.streamId) ?? '',
-			line: siteLine(latest.get(s.id) ?? {}, thresholds)
+			line: siteLine(latest.get(s.id) ?? {}, thresholds, member.program.units)
 		}))
 	};
 };

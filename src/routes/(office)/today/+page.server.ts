@@ -53,7 +53,7 @@ export const load: PageServerLoad = async ({ locals }) => {
 	const ids = shown.map((s) => s.id);
 	const latest = await latestFigures(db, member.programId, ids, !can(member, 'see-unreviewed'));
 	const sites = shown.map(({ stands, ...site }) => {
-		const say = sayStanding(stands) ?? siteLine(latest.get(site.id) ?? {}, thresholds);
+		const say = sayStanding(stands) ?? siteLine(latest.get(site.id) ?? {}, thresholds, member.program.units);
 		return { ...site, say, state: stands.state, href: `/sites/${site.code}` };
 	});
 	return {

@@ -1,6 +1,6 @@
 import { kind, type Row } from '../kind';
 import { dates, maybeDate } from '../calendar-fields';
-import { numberStyles } from '../../quantity';
+import { numberStyles, unitChoices } from '../../quantity';
 import { dateStyles } from '../../wording';
 import { number, oneOf, wordList, words } from '../field';
 
@@ -80,6 +80,21 @@ export const program = kind({
 			label: 'Numbers',
 			help: 'on screens and papers; a point or a comma may be typed, and files always have a point',
 			options: numberStyles
+		}),
+		temperatures: oneOf({
+			label: 'Temperatures are read in',
+			help: 'on screens; what a visit is asked in is for its card to say, files always have °C',
+			options: unitChoices.temperatures
+		}),
+		lengths: oneOf({
+			label: 'Water levels and depths are read in',
+			help: 'on screens; with feet, the clarity tube is read in inches',
+			options: unitChoices.lengths
+		}),
+		flows: oneOf({
+			label: 'Discharge is read in',
+			help: 'on screens; files always have m³/s',
+			options: unitChoices.flows
 		}),
 		skills: wordList({
 			label: 'People are trained in',

@@ -1,3 +1,4 @@
+import { writeFixed } from '../../quantity';
 import type { BranchWords } from '../branch-words';
 import type { Arithmetic, GaugingMethod, VelocityPointMethod } from './branch';
 
@@ -10,11 +11,20 @@ export const gaugingWords = {
 	bucket: 'bucket and stopwatch'
 } as const satisfies Record<GaugingMethod, string>;
 
-/** Where in a vertical the velocity is read, in words. */
+/** A share of the depth, down from the surface, in tenths: as whoever reads writes numbers. */
+export const depthShare = (tenths: 2 | 6 | 8): string => writeFixed(tenths / 10, 1);
+
+/** Where in a vertical the velocity is read, in words; asked anew each time, since who reads may change. */
 export const pointMethodWords = {
-	'one-point': 'one point, at 0.6 of the depth',
-	'two-point': 'two points, at 0.2 and 0.8',
-	'three-point': 'three points, at 0.2, 0.6 and 0.8',
+	get 'one-point'() {
+		return `one point, at ${depthShare(6)} of the depth`;
+	},
+	get 'two-point'() {
+		return `two points, at ${depthShare(2)} and ${depthShare(8)}`;
+	},
+	get 'three-point'() {
+		return `three points, at ${depthShare(2)}, ${depthShare(6)} and ${depthShare(8)}`;
+	},
 	raise: 'slowly raised and lowered, averaged'
 } as const satisfies Record<VelocityPointMethod, string>;
 
@@ -67,9 +77,15 @@ export const gaugingPlaces: BranchWords = {
 		verticals: 'vertical',
 		distance_m: 'place on the tape',
 		velocity_m_s: 'velocity',
-		velocity02_m_s: 'velocity at 0.2',
-		velocity06_m_s: 'velocity at 0.6',
-		velocity08_m_s: 'velocity at 0.8',
+		get velocity02_m_s() {
+			return `velocity at ${depthShare(2)}`;
+		},
+		get velocity06_m_s() {
+			return `velocity at ${depthShare(6)}`;
+		},
+		get velocity08_m_s() {
+			return `velocity at ${depthShare(8)}`;
+		},
 		points: 'points'
 	},
 	values: { method: gaugingWords, school: pointMethodWords, arithmetic: arithmeticWords }

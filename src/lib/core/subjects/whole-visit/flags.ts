@@ -13,7 +13,7 @@ export interface Told {
 	way: Way;
 }
 const told = ({ figure, uncertainty, limits, way }: Told, code: ParameterCode, { shown, own }: SaidIn) =>
-	`${saySure(figure, uncertainty, parameterOf(code, own).decimals, shown?.[code], limits).figure} by ${wayWords[way]}`;
+	`${saySure(figure, uncertainty, parameterOf(code, own).decimals, shown?.[code], limits, way).figure} by ${wayWords[way]}`;
 
 /** Two moments of one thing, the first of which must come before. */
 export const momentPairs = {

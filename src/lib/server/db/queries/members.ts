@@ -1,11 +1,18 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Member } from '../../access';
+import type { ShownUnits } from '../../../core/quantity';
 import type { ProgramStyle } from '../../program-style';
 import type { Db } from '../connect';
 import { member, program } from '../schema';
 
 export interface Membership extends Member {
-	program: { id: string; name: string; timeZone: string; isDemo: boolean } & ProgramStyle;
+	program: {
+		id: string;
+		name: string;
+		timeZone: string;
+		isDemo: boolean;
+		units?: ShownUnits | undefined;
+	} & ProgramStyle;
 }
 
 /** A person's places in programs, those they were removed from last. */
@@ -37,7 +44,8 @@ export const programOf = ({
 	timeZone,
 	isDemo,
 	dates: settings.dates,
-	numbers: settings.numbers
+	numbers: settings.numbers,
+	units: settings.units
 });
 
 /** Names and initials of everyone who ever wrote in the program's logbook, by member id. */

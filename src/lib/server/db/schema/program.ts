@@ -16,7 +16,7 @@ import {
 	uuid
 } from 'drizzle-orm/pg-core';
 import { roles, type ImportMapping, type KindName, type PaperSize } from '../../../core/library';
-import type { NumberStyle } from '../../../core/quantity';
+import type { NumberStyle, ShownUnits } from '../../../core/quantity';
 import type { DateStyle } from '../../../core/wording';
 import type { CountMapping } from '../../../core/animal-counts';
 import type { ReportMapping } from '../../../core/lab-report';
@@ -56,6 +56,8 @@ export interface ProgramSettings {
 	dates?: DateStyle;
 	/** How they write numbers. */
 	numbers?: NumberStyle;
+	/** The units that they read figures in, where not in a parameter's own. */
+	units?: ShownUnits;
 	/** What somebody can be trained in here. */
 	skills?: string[];
 	/** Who judges a visit's results: anyone who reviews, or only those who were not on it. */

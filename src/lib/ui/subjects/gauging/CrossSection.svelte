@@ -18,7 +18,7 @@
 
 <script lang="ts">
 	import { counted } from '$lib/core/wording';
-	import { convert, writeFixed } from '$lib/core/quantity';
+	import { convert, writeFixed, writeNumber } from '$lib/core/quantity';
 	import { Same } from './same';
 	import { drawSection, type Strip } from './section-drawing';
 
@@ -117,7 +117,7 @@
 				{@const strip = drawing.strips.find((s) => s.id === dragged?.id)}
 				<path d="M{(strip?.x ?? 0) - 22} {dragged.y}h44" class="drag" />
 				<text x={(strip?.x ?? 0) + 26} y={dragged.y + 4} class="depth"
-					>{inTape(drawing.depthAt(dragged.y), units.tape === 'm' ? 0.01 : 0.05)} {units.tape}</text
+					>{writeNumber(inTape(drawing.depthAt(dragged.y), units.tape === 'm' ? 0.01 : 0.05))} {units.tape}</text
 				>
 			{/if}
 			{#if next_m !== null}

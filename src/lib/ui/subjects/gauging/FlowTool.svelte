@@ -37,6 +37,7 @@
 	import { AfterPaint } from '../../after-paint.svelte';
 	import CrossSection from './CrossSection.svelte';
 	import { sayAsRead } from './as-read';
+	import { depthShare } from '$lib/core/subjects/gauging/words';
 	import { FlowEntry, type Field } from './flow-entry.svelte';
 	import ArithmeticsCompared from './ArithmeticsCompared.svelte';
 
@@ -63,9 +64,9 @@
 		distance_m: 'tape',
 		depth_m: 'depth',
 		velocity_m_s: 'speed',
-		velocity02_m_s: 'at 0.2',
-		velocity06_m_s: untrack(() => school) === 'one-point' ? 'speed' : 'at 0.6',
-		velocity08_m_s: 'at 0.8'
+		velocity02_m_s: `at ${depthShare(2)}`,
+		velocity06_m_s: untrack(() => school) === 'one-point' ? 'speed' : `at ${depthShare(6)}`,
+		velocity08_m_s: `at ${depthShare(8)}`
 	};
 	const fields = $derived(
 		entry.fields.map((field) => ({ field, word: `${words[field]}, ${unitTable[entry.unitOf(field)].symbol}` }))

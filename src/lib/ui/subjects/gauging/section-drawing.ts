@@ -1,5 +1,5 @@
 import type { GaugingView } from '$lib/core/subjects/gauging/view';
-import { convert, writeFixed } from '$lib/core/quantity';
+import { convert, writeFixed, writeNumber } from '$lib/core/quantity';
 
 /*
  * The cross-section as lines and areas of a drawing: metres in, pixels out, labels in the tape's unit. Distances and
@@ -122,6 +122,6 @@ function tapeMarks(from: number, to: number, X: (mark: number) => number, width:
 	const step = [0.2, 0.5, 1, 2, 5, 10, 20, 50, 100].find((s) => (to - from) / s <= most) ?? 200;
 	const marks: SectionDrawing['ticks'] = [];
 	for (let mark = Math.ceil(from / step) * step; mark <= to + 1e-9; mark += step)
-		marks.push({ x: X(mark), text: String(Number(mark.toFixed(1))) });
+		marks.push({ x: X(mark), text: writeNumber(mark) });
 	return marks;
 }

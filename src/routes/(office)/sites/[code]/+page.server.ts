@@ -1,4 +1,4 @@
-import { parameterOf } from '$lib/core/quantity';
+import { parameterOf, unitRead } from '$lib/core/quantity';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
 import { sitePositions, streamNetwork } from '$lib/server/db/queries/catchment';
@@ -49,6 +49,8 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		parameters: available.map((a) => ({ code: a.parameter, name: parameterOf(a.parameter, own).name })),
 		parameter,
 		known,
+		/** The unit that it is read in. */
+		unit: known && unitRead(known, member.program.units),
 		thresholds: held.filter((t) => t.statistic === 'each sample'),
 		overSeason: await overSeason(db, member, site.id, held, acceptedOnly, now_ms),
 		series,

@@ -1,8 +1,17 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { changesDrawn, saidOn, thresholdsAt, waysCounted, type TrendPoint } from '$lib/core/interpret';
+	import {
+		changesDrawn,
+		pointIn,
+		saidOn,
+		stretchIn,
+		thresholdIn,
+		thresholdsAt,
+		waysCounted,
+		type TrendPoint
+	} from '$lib/core/interpret';
 	import { counted, sayDay, saySure, wayWords } from '$lib/core/wording';
-	import { units, withQualifier, writeFixed } from '$lib/core/quantity';
+	import { convert, parameterIn, units, withQualifier, writeFixed } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
 	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
@@ -16,13 +25,22 @@
 	const standing = (waiting: number) => (waiting ? `${counted(waiting, 'result')} to be reviewed` : 'judged');
 
 	const known = $derived(data.known);
+	/** The unit that it is read in; what is judged is judged in its own. */
+	const unit = $derived(data.unit ?? 'one');
 	const points = $derived(data.series?.kind === 'points' ? data.series.points : []);
 	const stretches = $derived(data.series?.kind === 'stretches' ? data.series.stretches : []);
+	const drawn = $derived(
+		known && {
+			parameter: parameterIn(known, unit),
+			points: points.map((p) => pointIn(p, unit)),
+			stretches: stretches.map((s) => stretchIn(s, known.unit, unit))
+		}
+	);
 	const last = $derived(points.findLast((p) => p.status !== 'rejected') ?? null);
 	const lastFigure = $derived(last ? withQualifier(last.value, last.qualifier, last.unit) : null);
 	const limits = $derived(last?.lower == null ? null : { lower: last.lower, upper: last.upper });
 	const sure = $derived(
-		lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, known.unit, limits) : null
+		lastFigure && last && known ? saySure(lastFigure, last.uncertainty, known.decimals, unit, limits, last.way) : null
 	);
 	const { timeZone } = $derived(data.program);
 	/** What single figures were held against when the last one was taken; the chart draws the bands of the first. */
@@ -42,18 +60,19 @@
 		return `/sites/${data.site.code}?${query}`;
 	};
 
+	const trendIn = (all: readonly TrendPoint[]): TrendPoint[] =>
+		all.map((p) => ({ ...p, value: known ? convert(p.value, known.unit, unit) : p.value }));
 	/** The page holds single results up to some hundreds; more are fetched when they are needed. */
 	const trendPoints = $derived.by(() => {
 		const { series } = data;
 		const query = new URLSearchParams({ p: data.parameter ?? '', span: data.span.id });
 		const from = `/sites/${data.site.code}/points.json?${query}`;
 		if (series?.kind === 'points')
-			return () =>
-				Promise.resolve($state.snapshot(series.points).filter((p) => p.status !== 'rejected' && !p.isSimulated));
+			return () => Promise.resolve(trendIn(series.points.filter((p) => p.status !== 'rejected' && !p.isSimulated)));
 		return async () => {
 			const response = await fetch(from);
 			if (!response.ok) throw new Error(`points of ${data.site.code}: ${response.status}`);
-			return (await response.json()) as TrendPoint[];
+			return trendIn((await response.json()) as TrendPoint[]);
 		};
 	});
 
@@ -96,7 +115,7 @@
 		</span>
 	</header>
 
-	{#if data.parameter && known}
+	{#if data.parameter && known && drawn}
 		<nav aria-label="What was measured" class="choices">
 			{#each data.parameters as { code, name } (code)}<a
 					href={address({ p: code })}
@@ -107,8 +126,8 @@
 		<div class="said">
 			{#if lastFigure && last && sure}
 				<p>
-					<b class="big-figure">{sure.figure.replace(` ${units[known.unit].symbol}`, '')}</b>
-					{units[known.unit].symbol}<br /><small
+					<b class="big-figure">{sure.figure.replace(` ${units[unit].symbol}`, '')}</b>
+					{units[unit].symbol}<br /><small
 						>{known.name}, {sayDay(last.at_ms, data.program.timeZone, true)}{sure.uncertainty === null
 							? ''
 							: `, ± ${sure.uncertainty}`}{sure.limits === null ? '' : `, ${sure.limits} with 95 %`}{last.isSimulated
@@ -134,7 +153,7 @@
 				<p>No results in this span.</p>
 			{/if}
 			{#each data.overSeason as { threshold, standing } (threshold.use)}
-				<SeasonLine {threshold} {standing} decimals={known.decimals} />
+				<SeasonLine {threshold} {standing} decimals={known.decimals} {unit} />
 			{/each}
 		</div>
 		<div class="bar">
@@ -160,6 +179,7 @@
 		{#if data.view === 'table'}
 			<SeriesTable
 				parameter={known}
+				{unit}
 				{points}
 				{stretches}
 				{threshold}
@@ -168,10 +188,8 @@
 			/>
 		{:else}
 			<SeriesChart
-				parameter={known}
-				{threshold}
-				{points}
-				{stretches}
+				{...drawn}
+				threshold={threshold && thresholdIn(threshold, unit)}
 				from_ms={data.span.from_ms}
 				to_ms={data.span.to_ms}
 				label="{known.name} at {data.site.name}, {points.length ||
@@ -196,7 +214,7 @@
 		{#if points.length + stretches.length > 0}<TrendLine
 				points={trendPoints}
 				workOut={workOutTrend}
-				unitSymbol={units[known.unit].symbol}
+				unitSymbol={units[unit].symbol}
 			/>{/if}
 	{:else}
 		<p>No results here yet. They appear as visits to this site come in.</p>

@@ -2,6 +2,7 @@ import { error, fail } from '@sveltejs/kit';
 import { z } from 'zod';
 import { NOTHING_FOLLOWS, undoubted } from '$lib/core/visit';
 import { typesBlind, wholeCopies } from '$lib/core/logbook';
+import { shownAs } from '$lib/core/method';
 import { sectionUnits } from '$lib/core/subjects/gauging/units';
 import { can } from '$lib/server/access';
 import { database } from '$lib/server/db/connect';
@@ -39,8 +40,9 @@ export const load: PageServerLoad = async ({ locals, params, url }) => {
 		error(404, 'There is no such visit in your program, or it is another team’s.');
 	const worked = (await workedVisit(db, member.programId, visit.id, serverNow_ms()))!;
 	const { folded, ...outcome } = worked.outcome;
-	const { title, version, steps, shown, own } = worked.visit.card;
-	const asRead = sectionUnits(worked.visit.card);
+	const card = shownAs(worked.visit.card, member.program.units);
+	const { title, version, steps, shown, own } = card;
+	const asRead = sectionUnits(card);
 	/** Who may still type the second copy does not see the first unless they say that they will not. */
 	const isBlind =
 		can(member, 'write-entry', { visit: visit.subject, path: 'readings' }) &&

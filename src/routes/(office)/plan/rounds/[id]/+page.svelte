@@ -2,6 +2,7 @@
 	import { sayMinute } from '$lib/core/wording';
 	import { sayMinutes, sayPlanDay, sayRemedy, sayWait } from '$lib/core/interpret';
 	import { followOrder, ifDelayed, waitsOf, withoutFirstWait } from '$lib/core/schedule';
+	import LinkMenu from '$lib/ui/kit/LinkMenu.svelte';
 	import RoundByHand from '$lib/ui/plan/RoundByHand.svelte';
 	import UndoRedo from '$lib/ui/plan/UndoRedo.svelte';
 	import RoundSites from '$lib/ui/plan/RoundSites.svelte';
@@ -16,6 +17,19 @@
 	const DELAY_min = 20;
 	const round = $derived(data.round);
 	const { question } = $derived(round);
+	const at = $derived(`/plan/rounds/${round.id}`);
+	const papers = $derived([
+		{ word: 'Labels, a sheet of 24', href: `${at}/labels.pdf` },
+		{ word: 'Labels, a roll', href: `${at}/labels.pdf?stock=roll` },
+		{ word: 'Round sheet', href: `${at}/paper.pdf?what=round` },
+		{ word: 'Field sheets', href: `${at}/paper.pdf?what=field` },
+		{ word: 'Custody form', href: `${at}/paper.pdf?what=custody` },
+		...(round.hasAnimals ? [{ word: 'Drawings of animals', href: '/plan/animals.pdf' }] : [])
+	]);
+	const maps = $derived([
+		{ word: 'GPX, for a receiver', href: `${at}/round.gpx`, isFile: true },
+		{ word: 'GeoJSON, for a map program', href: `${at}/round.geojson`, isFile: true }
+	]);
 	const names = $derived(Object.fromEntries(round.sites.map((s) => [s.id, s.name])));
 	const nameOf = (id: string) => names[id] ?? 'a site';
 	/** What is being tried out here; null shows the plan as it stands. */
@@ -146,27 +160,11 @@
 					/>
 				{/if}
 				{#if data.mayTake}
-					<p class="papers">
+					<div class="papers">
 						<a class="btn preset-outlined-primary-500" href="/pack/{round.id}" data-sveltekit-reload>What to pack</a>
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/labels.pdf">Labels, sheet of 24</a>
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/labels.pdf?stock=roll"
-							>Labels, roll</a
-						>
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=round"
-							>Round sheet</a
-						>
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=field"
-							>Field sheets</a
-						>
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/paper.pdf?what=custody"
-							>Custody form</a
-						>
-						{#if round.hasAnimals}<a class="btn preset-outlined-surface-500" href="/plan/animals.pdf"
-								>Drawings of animals</a
-							>{/if}
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/round.gpx" download>GPX</a>
-						<a class="btn preset-outlined-surface-500" href="/plan/rounds/{round.id}/round.geojson" download>GeoJSON</a>
-					</p>
+						<LinkMenu label="Print" links={papers} />
+						<LinkMenu label="Take on a map" links={maps} />
+					</div>
 				{/if}
 			{:else}
 				<p class="say spoils">No order reaches every site in the window in which it may be visited.</p>

@@ -54,8 +54,10 @@
 					<tr>
 						<th scope="col">Kind</th>
 						{#each data.samplings as s (`${s.visitId} ${s.school}`)}
-							<th scope="col" class="number" title={s.school}>
-								{#if data.mayOpen}<a href="/visits/{s.visitId}">{day(s.started_ms)}</a>{:else}{day(s.started_ms)}{/if}
+							<th scope="col" class="number">
+								{#if data.mayOpen}<a href="/visits/{s.visitId}">{day(s.started_ms)}</a>{:else}{day(
+										s.started_ms
+									)}{/if}<br /><small>{s.school}</small>
 							</th>
 						{/each}
 					</tr>
