@@ -27,7 +27,8 @@ const withPoint = async (page: Page): Promise<string[]> => {
 		while (walker.nextNode())
 			if (!walker.currentNode.parentElement?.closest('script, style')) found.push(walker.currentNode.textContent ?? '');
 		for (const e of document.querySelectorAll('[aria-label]')) found.push(e.getAttribute('aria-label')!);
-		for (const input of document.querySelectorAll('input')) if (input.type !== 'hidden') found.push(input.value);
+		for (const { type, value } of document.querySelectorAll('input'))
+			if (type !== 'hidden' && !URL.canParse(value)) found.push(value);
 		return found;
 	});
 	return texts.filter((text) => /\d\.\d/.test(text.replace(CARD, '')));
@@ -108,6 +109,12 @@ test('a program that reads °F and L/s finds them in office and field; what is j
 	await page.goto('/sites/TE1?p=water-temperature&span=all');
 	await expect(page.getByText(/°F a year/).first()).toBeVisible();
 	await expect(page.getByRole('main')).not.toContainText('°C');
+	// a limit is typed in the parameter's own, and says so
+	await page.goto('/library/thresholds');
+	const limit = page.getByRole('row', { name: /Water temperature/ }).first();
+	await expect(limit).toContainText(/\d °C/);
+	await limit.getByRole('link').first().click();
+	await expect(page.getByLabel(/^Watch from, °C/)).toHaveValue(/^\d+$/);
 	await page.goto('/visits');
 	const visit = page.locator('main a[href^="/visits/0"]').first();
 	await page.goto((await visit.getAttribute('href'))!);

@@ -1,4 +1,5 @@
 import { asWritten, withPoint, writeNumber } from '../quantity';
+import { sayDay } from '../wording';
 import { z } from 'zod';
 import type { KindName, Library } from './kind-name';
 
@@ -13,6 +14,8 @@ export type Read<T> = { value: T } | { why: string };
 export interface Lookup {
 	find(kinds: readonly KindName[], text: string): string | null;
 	nameOf(kinds: readonly KindName[], id: string): string;
+	/** What people call the thing that a name means; the name itself where that says it. */
+	commonNameOf(kinds: readonly KindName[], name: string): string;
 }
 
 export interface Field<T> {
@@ -24,6 +27,8 @@ export interface Field<T> {
 	unit?: string | undefined;
 	/** What it writes is a bare number. */
 	isNumber?: true;
+	/** A number in the unit that its kind says of each row. */
+	isInRowUnit?: true | undefined;
 	help?: string | undefined;
 	isRequired: boolean;
 	options?: readonly string[] | undefined;
@@ -38,6 +43,10 @@ export interface Field<T> {
 /** The text of a field as people write numbers; its reader takes either. Files have a point. */
 export const asShown = (field: Field<unknown> | undefined, text: string): string =>
 	field?.isNumber ? asWritten(text) : text;
+
+/** The same where nobody types: a day too is written as people write it. */
+export const asRead = (field: Field<unknown> | undefined, text: string): string =>
+	field?.picks === 'day' && text !== '' ? sayDay(Date.parse(text), 'UTC', true) : asShown(field, text);
 
 interface Asked {
 	label: string;
@@ -77,6 +86,7 @@ interface NumberAsked extends Asked {
 	least: number;
 	most: number;
 	whole?: boolean;
+	isInRowUnit?: true;
 }
 
 /** A number, with a decimal point or comma. */
@@ -97,7 +107,8 @@ export function maybeNumber({
 	unit,
 	least,
 	most,
-	whole
+	whole,
+	isInRowUnit
 }: NumberAsked): Field<number | null> {
 	const say = unit ? ` ${unit}` : '';
 	return {
@@ -105,6 +116,7 @@ export function maybeNumber({
 		help,
 		unit,
 		isNumber: true,
+		isInRowUnit,
 		isRequired,
 		control: 'line',
 		read: (text) => {

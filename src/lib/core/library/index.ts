@@ -1,6 +1,6 @@
 // a thing of the library, its kinds and fields
 export { emptyLibrary, type Kind, type KindName, type Library, type Objection, type Row } from './kind';
-export { asShown, type Field, type Lookup } from './field';
+export { asRead, asShown, type Field, type Lookup } from './field';
 export { type Hours, type Span } from './calendar-fields';
 export {
 	definitionOf,

@@ -42,6 +42,10 @@ export interface Kind {
 	nameOf(row: Row, lookup: Lookup): string;
 	/** Names by which a file or a form may mean it, case aside; the first is `nameOf`. */
 	aliases?(row: Row): string[];
+	/** What people call it, where its first name is a code. */
+	commonName?(row: Row): string;
+	/** The unit of its numbers that have none of their own; '' while it cannot be told. */
+	unitIn?(row: Row, library: Library): string;
 	/** Rows that name it otherwise than by a field that refers to its kind. */
 	namedBy?(row: Row, library: Library): string[];
 	/** What forbids it. */
@@ -54,7 +58,18 @@ export interface Kind {
 
 interface KindOf<F extends Fields> extends Omit<
 	Kind,
-	'fields' | 'key' | 'columns' | 'filter' | 'nameOf' | 'aliases' | 'namedBy' | 'objections' | 'doubts' | 'endedOn'
+	| 'fields'
+	| 'key'
+	| 'columns'
+	| 'filter'
+	| 'nameOf'
+	| 'aliases'
+	| 'commonName'
+	| 'unitIn'
+	| 'namedBy'
+	| 'objections'
+	| 'doubts'
+	| 'endedOn'
 > {
 	fields: F;
 	key: readonly (keyof F & string)[];
@@ -62,6 +77,8 @@ interface KindOf<F extends Fields> extends Omit<
 	filter?: keyof F & string;
 	nameOf(row: RowOf<F>, lookup: Lookup): string;
 	aliases?(row: RowOf<F>): string[];
+	commonName?(row: RowOf<F>): string;
+	unitIn?(row: Partial<RowOf<F>>, library: Library): string;
 	namedBy?(row: RowOf<F>, library: Library): string[];
 	objections?(row: RowOf<F>, library: Library, today: string): { field: (keyof F & string) | ''; why: string }[];
 	doubts?(row: RowOf<F>, library: Library, today: string): { field: (keyof F & string) | ''; why: string }[];

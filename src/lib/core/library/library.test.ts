@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import { numberStyles, writeNumbersBy } from '../quantity';
 import {
+	asRead,
 	asShown,
 	emptyLibrary,
 	kindNamed,
@@ -141,6 +142,14 @@ describe('what is typed', () => {
 		expect(asShown(longitude, longitude!.write(-0.12, lookupIn(small())))).toBe(text);
 		expect(longitude!.read(text, lookupIn(small()))).toEqual({ value: -0.12 });
 		expect(asShown(code, '1.5')).toBe('1.5');
+		expect(asRead(longitude, '-0.12')).toBe(text);
+	});
+
+	it('a day is read as people write days, and typed as it is kept', () => {
+		const { retiredOn } = the('sites').fields;
+		expect(asRead(retiredOn, '2026-05-14')).toBe('Thu 14 May 2026');
+		expect(asRead(retiredOn, '')).toBe('');
+		expect(asShown(retiredOn, '2026-05-14')).toBe('2026-05-14');
 	});
 
 	it('an instrument’s ranges come back as they went', () => {

@@ -46,6 +46,14 @@ export function lookupIn(library: Library, more: ReadonlyMap<string, string> = n
 				if (row) return namesOf(k, row, lookup)[0]!;
 			}
 			return '';
+		},
+		commonNameOf: (kindNames, name) => {
+			for (const k of kindNames) {
+				const id = lookup.find([k], name);
+				const row = library[k].find((r) => r.id === id);
+				if (row) return kinds.find((one) => one.name === k)?.commonName?.(row) ?? name;
+			}
+			return name;
 		}
 	};
 	return lookup;

@@ -3,7 +3,7 @@ import { and, eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import {
-	asShown,
+	asRead,
 	lookupIn,
 	namedBy,
 	objectionsTo,
@@ -317,7 +317,7 @@ export async function auditOf(db: Db, who: Membership, kind: Kind, id: string, l
 	);
 	const lookup = lookupIn(library);
 	const said = (row: Row | null, name: string) =>
-		row && row[name] !== undefined ? asShown(kind.fields[name], kind.fields[name]!.write(row[name], lookup)) : '';
+		row && row[name] !== undefined ? asRead(kind.fields[name], kind.fields[name]!.write(row[name], lookup)) : '';
 	return rows.map((r) => ({
 		id: r.id,
 		at: r.at.toISOString(),

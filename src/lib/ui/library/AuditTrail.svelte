@@ -7,20 +7,23 @@
 			isNew: boolean;
 			changes: { label: string; from: string; to: string }[];
 		}[];
+		timeZone: string;
 	}
 </script>
 
 <script lang="ts">
-	let { lines }: Props = $props();
+	import { sayDay, sayTime } from '$lib/core/wording';
 
-	const when = (at: string) => `${at.slice(0, 10)} ${at.slice(11, 16)} UTC`;
+	let { lines, timeZone }: Props = $props();
+
+	const when = (at_ms: number) => `${sayDay(at_ms, timeZone, true)}, ${sayTime(at_ms, timeZone)}`;
 </script>
 
 <section aria-labelledby="audit">
 	<h2 id="audit" class="ruled">What it was</h2>
 	{#each lines as line (line.id)}
 		<div class="line">
-			<p class="small">{when(line.at)}, {line.by}</p>
+			<p class="small">{when(Date.parse(line.at))}, {line.by}</p>
 			<div>
 				{#if line.isNew}<p>Put into the library.</p>{:else}
 					<ul>

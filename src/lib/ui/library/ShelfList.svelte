@@ -16,7 +16,8 @@
 	import { untrack } from 'svelte';
 	import { goto } from '$app/navigation';
 	import BulkEdit from './BulkEdit.svelte';
-	import { asShown } from '$lib/core/library';
+	import { asRead } from '$lib/core/library';
+	import { sayDay } from '$lib/core/wording';
 	import { shelfOrder, textsOf } from './shelf-order';
 
 	let { kind, rows, mayKeep, choices: wordsOf }: Props = $props();
@@ -46,6 +47,9 @@
 	const choices = $derived(kind.filter ? textsOf(rows, kind.filter) : []);
 	const hasEnded = $derived(rows.some((r) => r.endedOn !== null));
 	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
+
+	const unitOf = ({ texts, unit }: ShelfRow, field: string) =>
+		kind.fields[field]?.isInRowUnit && texts[field] ? ` ${unit}` : '';
 
 	function sortBy(field: string) {
 		sort = { field, descending: sort.field === field && !sort.descending };
@@ -139,8 +143,9 @@
 						{#each kind.columns as field, i (field)}
 							<td class:number={isNumber(field)}>
 								{#if i === 0}<a href="/library/{kind.name}/{row.id}"><b>{row.texts[field] || row.name}</b></a
-									>{:else}{asShown(kind.fields[field], row.texts[field] ?? '')}{/if}
-								{#if i === 0 && row.endedOn}<br /><small>until {row.endedOn}</small>{/if}
+									>{:else}{asRead(kind.fields[field], row.texts[field] ?? '')}{unitOf(row, field)}{/if}
+								{#if i === 0 && row.endedOn}<br /><small>until {sayDay(Date.parse(row.endedOn), 'UTC', true)}</small
+									>{/if}
 							</td>
 						{/each}
 						{#if hasDoubts}<td class="doubt">{row.doubts.join(' ')}</td>{/if}

@@ -15,7 +15,7 @@
 	import { untrack } from 'svelte';
 	import { superForm } from 'sveltekit-superforms';
 	import { zod4Client } from 'sveltekit-superforms/adapters';
-	import { asShown, doubtsOn, kindNamed, lookupIn, thingForm } from '$lib/core/library';
+	import { asShown, doubtsOn, kindNamed, lookupIn, readRow, thingForm } from '$lib/core/library';
 	import { capitalised } from '$lib/core/wording';
 	import ChooseFrom from '../kit/ChooseFrom.svelte';
 	import PickDay from '../kit/PickDay.svelte';
@@ -48,6 +48,8 @@
 	});
 
 	const lookup = untrack(() => lookupIn(library));
+	const rowUnit = $derived(kind.unitIn?.(readRow(kind, id ?? 'new', $form, lookup).row, library) ?? '');
+	const unitOf = (field: Field<unknown>) => (field.isInRowUnit ? rowUnit : field.unit);
 	const doubts = $derived(doubtsOn(kind, id, $form, library, today));
 
 	function shownTexts(texts: Texts): Texts {
@@ -125,7 +127,7 @@
 					</fieldset>
 				{:else}
 					<label for={name}
-						>{field.label}{#if field.unit}<small>, {field.unit}</small>{/if}{#if !field.isRequired}<small
+						>{field.label}{#if unitOf(field)}<small>, {unitOf(field)}</small>{/if}{#if !field.isRequired}<small
 								>&ensp;optional</small
 							>{/if}</label
 					>

@@ -5,6 +5,7 @@ const row = (id: string, texts: Record<string, string>, endedOn: string | null =
 	id,
 	name: id,
 	texts,
+	unit: '',
 	endedOn,
 	doubts: []
 });

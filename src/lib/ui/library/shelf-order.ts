@@ -4,6 +4,8 @@ export interface ShelfRow {
 	id: string;
 	name: string;
 	texts: Texts;
+	/** Of its numbers that have none of their own. */
+	unit: string;
 	endedOn: string | null;
 	doubts: string[];
 }

@@ -85,6 +85,7 @@ export const ownParameters = kind({
 	filter: 'unit',
 	nameOf: (row) => ownCodeOf(row),
 	aliases: (row) => [ownCodeOf(row), row.code, row.name],
+	commonName: (row) => row.name,
 	objections: (row, { parameters: all }) => {
 		const read = OwnParameter.safeParse(definitionOf(row));
 		const faults: { field: keyof typeof fields | ''; why: string }[] = read.success

@@ -33,7 +33,8 @@ function ownNamed(text: string, lookup: Lookup): ParameterCode | null {
 	return isOwnCode(code) ? code : null;
 }
 
-const limit = (label: string, help: string) => maybeNumber({ label, help, least: -LARGE, most: LARGE });
+const limit = (label: string, help: string) =>
+	maybeNumber({ label, help, least: -LARGE, most: LARGE, isInRowUnit: true });
 const said = (label: string) => words({ label, most: 80, help: 'in a few words, as people read it' });
 const month = (label: string) =>
 	maybeNumber({

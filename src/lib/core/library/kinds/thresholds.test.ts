@@ -24,6 +24,19 @@ describe('a threshold on the shelf', () => {
 		]);
 	});
 
+	it('is called by the use and what people call the parameter, also one of the program’s own', () => {
+		expect(kind.nameOf({ id: 'a', ...example }, lookup)).toBe(`${example.use}, Oxygen saturation`);
+		const own = { id: 'p', code: 'chloride', name: 'Chloride' };
+		const withOwn = lookupIn({ ...library, parameters: [own] });
+		const row = { id: 'a', ...example, parameter: 'own-chloride', statistic: 'median' };
+		expect(kind.nameOf(row, withOwn)).toBe(`${example.use}, Chloride, median`);
+	});
+
+	it('has its limits in the unit of its parameter, while that can be told', () => {
+		expect(kind.unitIn!({ id: 'a', ...example }, library)).toBe('%');
+		expect(kind.unitIn!({ id: 'a' }, library)).toBe('');
+	});
+
 	it('every example may stand, and is the same after it was written as text', () => {
 		for (const row of exampleThresholds) {
 			const written = writeRow(kind, { id: 'a', ...row }, lookup);

@@ -61,8 +61,11 @@ export const thresholds = kind({
 	key: ['use', 'parameter', 'statistic', 'monthFrom'],
 	columns: ['use', 'parameter', 'statistic', 'actBelow', 'watchBelow', 'watchFrom', 'actFrom', 'source'],
 	filter: 'use',
-	nameOf: (row) =>
-		`${row.use}, ${fields.parameter.write(row.parameter, { find: () => null, nameOf: () => '' })}${row.statistic === 'each sample' ? '' : `, ${row.statistic}`}`,
+	nameOf: (row, lookup) => {
+		const parameter = lookup.commonNameOf(['parameters'], fields.parameter.write(row.parameter, lookup));
+		return [row.use, parameter, ...(row.statistic === 'each sample' ? [] : [row.statistic])].join(', ');
+	},
+	unitIn: ({ parameter }, { parameters: own }) => (parameter ? units[knownAs(parameter, own).unit].symbol : ''),
 	objections: (row, library) => {
 		const faults: { field: keyof typeof fields; why: string }[] = [];
 		const set = limits.filter(({ at }) => row[at] !== null);

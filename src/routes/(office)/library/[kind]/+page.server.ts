@@ -48,6 +48,7 @@ export const load: PageServerLoad = async ({ locals, params }) => {
 			return {
 				id: row.id,
 				name: kind.nameOf(row, lookup),
+				unit: kind.unitIn?.(row, library) ?? '',
 				texts,
 				endedOn: kind.endedOn?.(row) ?? null,
 				doubts: kind.endedOn?.(row) ? [] : (kind.doubts?.(row, library, today) ?? []).map((d) => d.why)

@@ -80,7 +80,7 @@
 			</section>
 		{/if}
 		{#if data.id}
-			<AuditTrail lines={data.audit} />
+			<AuditTrail lines={data.audit} timeZone={data.program.timeZone} />
 			{#if kind.name !== 'program' && kind.name !== 'people'}
 				<form method="POST" action="?/remove" class="remove">
 					{#if sure}
