@@ -5,6 +5,8 @@ import { zodWithoutJsonSchema } from './scripts/zod-without-json-schema.ts';
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit(), zodWithoutJsonSchema()],
+	// the package's own build for browsers that know `async`: all that the application runs on do, and it is smaller
+	resolve: { alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.min.mjs' }] },
 	test: {
 		projects: [
 			{

@@ -1,4 +1,3 @@
-import { SvelteSet } from 'svelte/reactivity';
 import { whileVisible } from './while-visible';
 
 /** A moment that somebody waits for. */
@@ -25,7 +24,7 @@ const STILL_WORTH_RINGING_ms = 30 * 60_000;
  */
 export class Alarms {
 	/** What rang and has not been heard yet, by id. */
-	readonly ringing = new SvelteSet<string>();
+	ringing = $state.raw<ReadonlySet<string>>(new Set());
 	#awaited: readonly Awaited[] = [];
 	#stop = () => {};
 	#hiddenTimer: ReturnType<typeof setTimeout> | undefined;
@@ -59,13 +58,14 @@ export class Alarms {
 			moments.every((m, i) => m.id === this.#awaited[i]!.id && m.due_ms === this.#awaited[i]!.due_ms);
 		if (same) return;
 		this.#awaited = moments;
-		for (const id of this.ringing) if (!moments.some((m) => m.id === id)) this.ringing.delete(id);
+		const still = [...this.ringing].filter((id) => moments.some((m) => m.id === id));
+		if (still.length < this.ringing.size) this.ringing = new Set(still);
 		this.#pace();
 		this.#tick();
 	}
 
 	/** The person has seen it. */
-	hear = (id: string): void => void this.ringing.delete(id);
+	hear = (id: string): void => void (this.ringing = new Set([...this.ringing].filter((other) => other !== id)));
 
 	#near = () => this.#awaited.filter((m) => m.due_ms > this.now_ms() && m.due_ms < this.now_ms() + NEAR_ms);
 
@@ -91,7 +91,7 @@ export class Alarms {
 			if (late_ms < 0 || late_ms > STILL_WORTH_RINGING_ms || rung.includes(mark)) continue;
 			rung = [...rung, mark];
 			remember(rung);
-			this.ringing.add(id);
+			this.ringing = new Set([...this.ringing, id]);
 			ring(label);
 			isPaceOld = true;
 		}

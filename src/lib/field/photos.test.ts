@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { fetchPhotos, keepPhoto, keptPhotos, photoAddress, sendPhotos } from './photos';
+import { keepPhoto } from './keep-photo';
+import { fetchPhotos, keptPhotos, photoAddress, sendPhotos } from './photos';
 import { store } from './store';
 
 const visitId = '01890000-0000-7000-8000-00000000aaaa';

@@ -13,7 +13,6 @@ import { mayCall } from './alarms.svelte';
 import { deviceNow_ms } from './device-clock';
 import type { MeterPort } from './devices/meter-port';
 import type { FieldApp } from './field-app.svelte';
-import { keepPhoto, photoAddress } from './photos';
 import { writerIn } from './visit-writer';
 import type { VisitLog } from './visit-log.svelte';
 
@@ -147,8 +146,9 @@ export class VisitScreen<RestOfRound> {
 		const { findPosition } = await import('./devices/position');
 		return findPosition({ latitude: site.latitude, longitude: site.longitude }, this.satchel.program.isDemo);
 	}
-	keepPhoto = (file: Blob) => keepPhoto(file, this.visitId);
-	photoAddress = photoAddress;
+	/** A step is begun without them. */
+	keepPhoto = async (file: Blob) => (await import('./keep-photo')).keepPhoto(file, this.visitId);
+	photoAddress = async (sha256: string) => (await import('./photos')).photoAddress(sha256);
 	mayCall = () => void mayCall();
 	scoreBySchemes = (sampling: SchemeSampling['sampling'], signal: AbortSignal) => {
 		const { schemes, checkedNames: checked, animals } = this.satchel;

@@ -49,7 +49,7 @@
 	const hasDoubts = $derived(shown.some((r) => r.doubts.length));
 
 	const unitOf = ({ texts, unit }: ShelfRow, field: string) =>
-		kind.fields[field]?.isInRowUnit && texts[field] ? ` ${unit}` : '';
+		kind.fields[field]?.isInRowUnit && texts[field] ? `\u00a0${unit}` : ''; // a number and its unit stay on one line
 
 	function sortBy(field: string) {
 		sort = { field, descending: sort.field === field && !sort.descending };

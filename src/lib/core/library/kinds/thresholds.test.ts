@@ -25,11 +25,11 @@ describe('a threshold on the shelf', () => {
 	});
 
 	it('is called by the use and what people call the parameter, also one of the program’s own', () => {
-		expect(kind.nameOf({ id: 'a', ...example }, lookup)).toBe(`${example.use}, Oxygen saturation`);
+		expect(kind.nameOf({ id: 'a', ...example }, lookup)).toBe(`${example.use}, oxygen saturation`);
 		const own = { id: 'p', code: 'chloride', name: 'Chloride' };
 		const withOwn = lookupIn({ ...library, parameters: [own] });
 		const row = { id: 'a', ...example, parameter: 'own-chloride', statistic: 'median' };
-		expect(kind.nameOf(row, withOwn)).toBe(`${example.use}, Chloride, median`);
+		expect(kind.nameOf(row, withOwn)).toBe(`${example.use}, chloride, median`);
 	});
 
 	it('has its limits in the unit of its parameter, while that can be told', () => {

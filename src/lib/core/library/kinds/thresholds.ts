@@ -1,5 +1,6 @@
 import type { Band, Threshold } from '../../interpret';
 import { parameterOf, units, writeNumber, type ParameterCode } from '../../quantity';
+import { inSentence } from '../../wording';
 import { kind, type Library } from '../kind';
 import { exampleThresholds } from './example-thresholds';
 import { definitionOf, ownCodeOf } from './parameters';
@@ -63,7 +64,7 @@ export const thresholds = kind({
 	filter: 'use',
 	nameOf: (row, lookup) => {
 		const parameter = lookup.commonNameOf(['parameters'], fields.parameter.write(row.parameter, lookup));
-		return [row.use, parameter, ...(row.statistic === 'each sample' ? [] : [row.statistic])].join(', ');
+		return [row.use, inSentence(parameter), ...(row.statistic === 'each sample' ? [] : [row.statistic])].join(', ');
 	},
 	unitIn: ({ parameter }, { parameters: own }) => (parameter ? units[knownAs(parameter, own).unit].symbol : ''),
 	objections: (row, library) => {

@@ -8,7 +8,8 @@
 	import { isHiddenFrom } from '$lib/core/subjects/plates/counted-by';
 	import { pictureOf } from '$lib/core/subjects/plates/photos';
 	import { counted } from '$lib/core/wording';
-	import { keepPhoto, photoAddress, photoBytes } from '$lib/field/photos';
+	import { keepPhoto } from '$lib/field/keep-photo';
+	import { photoAddress, photoBytes } from '$lib/field/photos';
 	import { simulatedThermometer } from '$lib/field/devices/thermometer-port';
 	import { keepReading, strikeReading } from '$lib/field/stood-warm';
 	import { VisitLog } from '$lib/field/visit-log.svelte';
