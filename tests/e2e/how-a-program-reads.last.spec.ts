@@ -112,7 +112,7 @@ test('a program that reads °F and L/s finds them in office and field; what is j
 	// a limit is typed in the parameter's own, and says so
 	await page.goto('/library/thresholds');
 	const limit = page.getByRole('row', { name: /Water temperature/ }).first();
-	await expect(limit).toContainText(/\d °C/);
+	await expect(limit).toContainText(/\d\s°C/); // they stay on one line
 	await limit.getByRole('link').first().click();
 	await expect(page.getByLabel(/^Watch from, °C/)).toHaveValue(/^\d+$/);
 	await page.goto('/visits');
