@@ -54,6 +54,11 @@ describe('settings of a card', () => {
 		]);
 	});
 
+	it('quote what was typed where it is no number', () =>
+		expect(why({ 'holding.bacteria_h': 'six,5' })).toEqual([
+			{ path: 'holding.bacteria_h', why: '“six,5” is not a number.' }
+		]));
+
 	it('are changed one by one, with a decimal comma too', () => {
 		const card = changed({
 			'holding.bacteria_h': '5,5',

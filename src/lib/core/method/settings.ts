@@ -135,14 +135,15 @@ export function withSettings(
 	}
 	for (const [path, given] of Object.entries(texts)) {
 		const setting = known.get(path);
-		const text = setting?.control === 'number' ? withPoint(given.trim()) : given.trim();
+		const text = given.trim();
 		if (path === 'wading.school' || (path.startsWith('wading.') && draft.wading.school !== card.wading.school))
 			continue;
 		if (!setting) {
 			why.push({ path, why: `This card has no setting “${path}”.` });
 			continue;
 		}
-		if (text === setting.text) continue;
+		// a number that was shown with a comma is the same number: else it would be kept as the card's own
+		if ((setting.control === 'number' ? withPoint(text) : text) === setting.text) continue;
 		const read = readSetting(setting, text);
 		if ('why' in read) why.push({ path, why: read.why });
 		else put(draft, path, read.value);
@@ -200,7 +201,7 @@ function readWays(text: string): { value: unknown } | { why: string } {
 
 function readNumber(label: string, text: string): { value: unknown } | { why: string } {
 	if (text === '') return { why: `Say a number for: ${label}.` };
-	const value = Number(text);
+	const value = Number(withPoint(text));
 	return Number.isFinite(value) ? { value } : { why: `“${text}” is not a number.` };
 }
 

@@ -17,7 +17,7 @@ const inPlace = {
 export type ShownUnits = { [What in keyof typeof inPlace]?: keyof (typeof inPlace)[What] | undefined };
 
 const wordsOf = <What extends keyof ShownUnits>(what: What) =>
-	Object.keys(inPlace[what]) as NonNullable<ShownUnits[What]>[];
+	Object.keys(inPlace[what]) as [NonNullable<ShownUnits[What]>, ...NonNullable<ShownUnits[What]>[]];
 /** What may be chosen of each, the parameter's own first. */
 export const unitChoices = {
 	temperatures: wordsOf('temperatures'),
@@ -28,9 +28,9 @@ export const unitChoices = {
 /** The unit in which a program's people read a parameter. */
 export function unitRead({ unit }: Pick<Parameter, 'unit'>, { temperatures, lengths, flows }: ShownUnits = {}): Unit {
 	const instead: Partial<Record<Unit, Unit>> = {
-		...inPlace.temperatures[temperatures ?? '°C'],
-		...inPlace.lengths[lengths ?? 'metres'],
-		...inPlace.flows[flows ?? 'm³/s']
+		...(temperatures && inPlace.temperatures[temperatures]),
+		...(lengths && inPlace.lengths[lengths]),
+		...(flows && inPlace.flows[flows])
 	};
 	return instead[unit] ?? unit;
 }

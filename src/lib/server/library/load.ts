@@ -2,7 +2,7 @@ import { and, asc, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import { emptyLibrary, kinds, usualSkills, type KindName, type Library, type Row } from '../../core/library';
 import { usualDriveGuess, usualRates } from '../../core/schedule';
-import { numberStyles } from '../../core/quantity';
+import { numberStyles, unitChoices } from '../../core/quantity';
 import { dateStyles } from '../../core/wording';
 import type { Db } from '../db/connect';
 import { rowsOf } from '../db/rows';
@@ -58,7 +58,11 @@ async function programRow(db: Db, programId: string): Promise<Row> {
 		whoJudges,
 		dates = dateStyles[0],
 		numbers = numberStyles[0],
-		units: { temperatures = '°C', lengths = 'metres', flows = 'm³/s' } = {},
+		units: {
+			temperatures = unitChoices.temperatures[0],
+			lengths = unitChoices.lengths[0],
+			flows = unitChoices.flows[0]
+		} = {},
 		skills = usualSkills,
 		holidays,
 		paper,

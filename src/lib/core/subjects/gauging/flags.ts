@@ -99,8 +99,9 @@ export const gaugingFlags = {
 	'speeds-turned': doubtKind<{ distance_m: number; at02_m_s: number; at08_m_s: number }>(
 		'ask',
 		(e, units) =>
-			`At ${sayLength(e.distance_m, units)} the water is faster at ${depthShare(8)} of the depth (${saySpeed(e.at08_m_s, units)}) ` +
-			`than at ${depthShare(2)} (${saySpeed(e.at02_m_s, units)}). Were the two typed the wrong way round? Keep them if it is so.`
+			`At ${sayLength(e.distance_m, units)} the water is faster at ${depthShare(8)} of the depth ` +
+			`(${saySpeed(e.at08_m_s, units)}) than at ${depthShare(2)} (${saySpeed(e.at02_m_s, units)}). ` +
+			'Were the two typed the wrong way round? Keep them if it is so.'
 	),
 	'tape-sags': doubtKind<{ sag_m: number; tooLong_percent: number; limit_percent: number }>(
 		'ask',

@@ -12,8 +12,10 @@ export interface Told {
 	limits: Limits95 | null;
 	way: Way;
 }
-const told = ({ figure, uncertainty, limits, way }: Told, code: ParameterCode, { shown, own }: SaidIn) =>
-	`${saySure(figure, uncertainty, parameterOf(code, own).decimals, shown?.[code], limits, way).figure} by ${wayWords[way]}`;
+const told = ({ figure, uncertainty, limits, way }: Told, code: ParameterCode, { shown, own }: SaidIn) => {
+	const { decimals } = parameterOf(code, own);
+	return `${saySure(figure, uncertainty, decimals, shown?.[code], limits, way).figure} by ${wayWords[way]}`;
+};
 
 /** Two moments of one thing, the first of which must come before. */
 export const momentPairs = {
