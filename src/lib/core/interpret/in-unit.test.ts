@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { exactly, type Unit } from '../quantity';
-import { judge, pointIn, stretchIn, Threshold, thresholdIn } from '.';
+import { judge, pointIn, stretchIn, Threshold, thresholdIn, trendIn } from '.';
 
 const warm = Threshold.parse({
 	parameter: 'water-temperature',
@@ -26,6 +26,11 @@ describe('what is drawn, in another unit', () => {
 		expect(there.value).toBeCloseTo(68, 10);
 		expect(there.uncertainty).toBeCloseTo(0.9, 10);
 		expect(there.lower).toBeCloseTo(66.2, 10);
+	});
+
+	it('a result of a trend keeps its day, and the discharge beside it', () => {
+		const point = { at_ms: 7, value: 10, qualifier: null, discharge_m3_s: 0.2 };
+		expect(trendIn([point], 'degC', 'degF')).toEqual([{ ...point, value: 50 }]);
 	});
 
 	it('a stretch keeps what else is said of it', () =>

@@ -1,4 +1,5 @@
 import { convert, stepIn, type Unit } from '../quantity';
+import type { TrendPoint } from './site-trend';
 import type { Threshold } from './thresholds';
 
 /*
@@ -25,6 +26,10 @@ export const pointIn = <P extends Sure>(point: P, unit: Unit): P => ({
 	lower: maybe(point.lower, point.unit, unit),
 	upper: maybe(point.upper, point.unit, unit)
 });
+
+/** Results of a trend, whose values are bare. */
+export const trendIn = (points: readonly TrendPoint[], from: Unit, to: Unit): TrendPoint[] =>
+	points.map((p) => ({ ...p, value: convert(p.value, from, to) }));
 
 export const stretchIn = <S extends { low: number; middle: number; high: number }>(s: S, from: Unit, to: Unit): S => ({
 	...s,

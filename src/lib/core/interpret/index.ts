@@ -29,7 +29,7 @@ export {
 } from './thresholds';
 export { seasonStanding, type Standing } from './season-standing';
 // in the unit that it is read in
-export { pointIn, stretchIn, thresholdIn } from './in-unit';
+export { pointIn, stretchIn, thresholdIn, trendIn } from './in-unit';
 // over the years
 export { siteTrend, type SiteTrend, type TrendPoint } from './site-trend';
 export { sayTrend } from './words/trend';

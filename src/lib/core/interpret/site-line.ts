@@ -20,18 +20,18 @@ import { judge, type Threshold } from './thresholds';
 export function siteLine(
 	latest: Partial<Record<ParameterCode, Figure>>,
 	thresholds: readonly Threshold[],
-	units?: ShownUnits
+	inUnits?: ShownUnits
 ): string {
 	for (const state of ['act', 'watch'] as const)
 		for (const code of MOST_TELLING) {
 			const figure = latest[code];
 			const asked = thresholds.filter((t) => t.parameter === code && t.statistic === 'each sample');
 			if (figure && asked.some((t) => judge(figure, t)?.state === state))
-				return `${SHORT[code] ?? parameterOf(code, undefined).name} ${brief(code, figure, units)}`;
+				return `${SHORT[code] ?? parameterOf(code, undefined).name} ${brief(code, figure, inUnits)}`;
 		}
 	const temperature = latest['water-temperature'];
 	const oxygen = latest['oxygen-saturation'];
-	return [temperature && shown('water-temperature', temperature, units), oxygen && `${writeFigure(oxygen, 0)} oxygen`]
+	return [temperature && shown('water-temperature', temperature, inUnits), oxygen && `${writeFigure(oxygen, 0)} oxygen`]
 		.filter(Boolean)
 		.join(', ');
 }
@@ -54,13 +54,13 @@ const SHORT: Partial<Record<ParameterCode, string>> = {
 };
 
 /** A figure as the program's people read it. */
-function shown(code: ParameterCode, figure: Figure, units: ShownUnits | undefined): string {
+function shown(code: ParameterCode, figure: Figure, inUnits: ShownUnits | undefined): string {
 	const known = parameterOf(code, undefined);
-	return saySure(figure, null, known.decimals, unitRead(known, units)).figure;
+	return saySure(figure, null, known.decimals, unitRead(known, inUnits)).figure;
 }
 
-function brief(code: ParameterCode, figure: Figure, shownUnits: ShownUnits | undefined): string {
-	if (code !== 'nitrite' && code !== 'e-coli') return shown(code, figure, shownUnits);
+function brief(code: ParameterCode, figure: Figure, inUnits: ShownUnits | undefined): string {
+	if (code !== 'nitrite' && code !== 'e-coli') return shown(code, figure, inUnits);
 	const { number, qualifier } = amount(figure);
 	const side = saySide(qualifier);
 	return code === 'nitrite'

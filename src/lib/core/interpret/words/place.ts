@@ -1,12 +1,19 @@
 import { FlumeRating } from '../../discharge';
 import { forms, type FormName } from '../../observations';
-import { isParameterCode, parameterOf, writeFixed, type OwnParameters, type ParameterCode } from '../../quantity';
+import {
+	Figure,
+	isParameterCode,
+	parameterOf,
+	writeFixed,
+	type OwnParameters,
+	type ParameterCode
+} from '../../quantity';
 import { Position } from '../../subjects/arrival/branch';
 import type { BranchWords } from '../../subjects/branch-words';
 import { branchWords } from '../../subjects/places';
 import { Choice, Verdict } from '../../subjects/review/branch';
 import { verdictWords } from '../../subjects/review/words';
-import { sayValue } from '../../wording';
+import { sayDay, sayValue } from '../../wording';
 
 const isMadeUp = (id: string) => /^[0-9a-f]{8}-[0-9a-f]{4}-/.test(id);
 /** An id that a card or a person chose: `left-of-middle`. */
@@ -60,6 +67,10 @@ const unitOfKey = (key: string): string => {
 	return suffix === undefined ? '' : ` ${keyUnits[suffix]}`;
 };
 
+/** The name of a key says that it holds a day of the calendar: `analysedOn`. */
+const isDayOf = (key: string): boolean => key.endsWith('On');
+const DAY = /^\d{4}-\d\d-\d\d$/;
+
 /** What was written at a place, in words: a choice by its word, a position by its figures, a verdict and its reason. */
 export function sayWritten(path: string, value: unknown, timeZone: string): string {
 	const [branch = '', id = '', ...rest] = path.split('/');
@@ -70,6 +81,7 @@ export function sayWritten(path: string, value: unknown, timeZone: string): stri
 	if (key === 'sha256') return 'kept with the visit';
 	if (typeof value === 'number') return `${sayValue(value)}${unitOfKey(key)}`;
 	if (typeof value === 'string') {
+		if (isDayOf(key) && DAY.test(value)) return sayDay(Date.parse(value), 'UTC', true);
 		if (isForm(branch))
 			return forms[branch].find((q) => q.id === id)?.choices.find((c) => c.id === value)?.word ?? value;
 		const chosen = wordIn(wordsOf(branch)?.values?.[key], value);
@@ -93,9 +105,24 @@ function sayWhole(branch: string, key: string, value: object, timeZone: string):
 		const { data } = Position.safeParse(value);
 		if (data) return sayPosition(data);
 	}
-	if (key === 'rating') return FlumeRating.safeParse(value).data?.name ?? sayValue(value, timeZone);
-	return sayValue(value, timeZone);
+	if (key === 'rating') {
+		const { data } = FlumeRating.safeParse(value);
+		if (data) return data.name;
+	}
+	return Array.isArray(value) || Figure.safeParse(value).success
+		? sayValue(value, timeZone)
+		: sayParts(branch, value, timeZone);
 }
+
+/** The parts of what is written in one piece, each called as its branch calls it: `report: LF-0019; lab: …`. */
+const sayParts = (branch: string, value: object, timeZone: string): string =>
+	Object.entries(value)
+		.filter(([, part]) => part !== '')
+		.map(([key, part]) => {
+			const name = wordIn(wordsOf(branch)?.keys, key) ?? key;
+			return `${name}: ${sayWritten(`${branch}/${key}`, part, timeZone)}`;
+		})
+		.join('; ');
 
 const sayPosition = ({ latitude, longitude, accuracy_m, isSimulated }: Position): string =>
 	(

@@ -28,7 +28,7 @@ describe('the rule that a date breaks', () => {
 			'Tessel 3 may not be visited: permission was refused.'
 		],
 		[{ rule: 'no-order' }, 'No order of its stops gets the bottles to the lab in time, by daylight.'],
-		[{ rule: 'kit-twice', kit: 'Upper', other: 'Upper brooks' }, 'Upper brooks has the gear of Upper that day.'],
+		[{ rule: 'kit-twice', kit: 'Upper', other: 'Upper brooks' }, 'Upper brooks has “Upper” that day.'],
 		[{ rule: 'outside-season' }, 'Outside its season.']
 	])('%j', (breach, words) => {
 		expect(sayBreach(breach, nameOf)).toBe(words);

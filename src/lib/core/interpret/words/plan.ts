@@ -27,7 +27,7 @@ export function sayBreach(breach: Breach | Blocker, nameOf: (personId: string) =
 		case 'no-order':
 			return 'No order of its stops gets the bottles to the lab in time, by daylight.';
 		case 'kit-twice':
-			return `${breach.other} has the gear of ${breach.kit} that day.`;
+			return `${breach.other} has “${breach.kit}” that day.`;
 		case 'too-far':
 			return `${days(breach.days)} after the last grab; at most ${breach.most_days}.`;
 		case 'weekday':

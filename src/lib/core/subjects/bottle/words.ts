@@ -106,7 +106,16 @@ export const bottlePlaces: BranchWords = {
 		temperature_C: 'temperature',
 		platedAt: 'time of the last plate',
 		results: 'result',
-		reports: 'reported by the lab'
+		reports: 'reported by the lab',
+		figure: 'figure',
+		uncertainty: '±',
+		limit: 'reporting limit',
+		lab: 'lab',
+		report: 'report',
+		method: 'method',
+		analysedOn: 'analysed on',
+		asWritten: 'its row in the report',
+		isSimulated: 'simulated'
 	},
 	values: {
 		kind: { bacteria: 'bacteria', nutrients: 'nutrients, preserved', fresh: 'nutrients, nothing added' },

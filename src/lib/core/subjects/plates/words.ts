@@ -30,7 +30,9 @@ export const platePlaces: BranchWords = {
 		counters: 'colonies counted by',
 		isBlank: 'blank',
 		temperature_C: 'coldest where it stood',
-		stood: 'how warm it was where it stood'
+		stood: 'how warm it was where it stood',
+		at: 'noted at',
+		isSimulated: 'simulated'
 	},
 	values: { state: plateStateWords, spoiledBy: spoiledWords }
 };
@@ -54,8 +56,15 @@ export const platePhotoPlaces: BranchWords = {
 		takenAt: 'taken at',
 		grid: 'grid over the medium',
 		marks: 'colony marked by',
-		countedAt: 'counted by'
-	}
+		countedAt: 'counted by',
+		x: 'across',
+		y: 'down',
+		rx: 'half its width',
+		ry: 'half its height',
+		squares: 'squares counted',
+		kind: 'kind'
+	},
+	values: { kind: { counts: 'counts', other: 'another kind' } }
 };
 
 export const plateClearingPlaces: BranchWords = {

@@ -7,11 +7,12 @@
 		stretchIn,
 		thresholdIn,
 		thresholdsAt,
+		trendIn,
 		waysCounted,
 		type TrendPoint
 	} from '$lib/core/interpret';
 	import { counted, sayDay, saySure, wayWords } from '$lib/core/wording';
-	import { convert, parameterIn, units, withQualifier, writeFixed } from '$lib/core/quantity';
+	import { parameterIn, units, withQualifier, writeFixed } from '$lib/core/quantity';
 	import SeriesChart from '$lib/ui/chart/SeriesChart.svelte';
 	import SeriesTable from '$lib/ui/chart/SeriesTable.svelte';
 	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
@@ -60,19 +61,18 @@
 		return `/sites/${data.site.code}?${query}`;
 	};
 
-	const trendIn = (all: readonly TrendPoint[]): TrendPoint[] =>
-		all.map((p) => ({ ...p, value: known ? convert(p.value, known.unit, unit) : p.value }));
 	/** The page holds single results up to some hundreds; more are fetched when they are needed. */
 	const trendPoints = $derived.by(() => {
 		const { series } = data;
+		const shown = (points: readonly TrendPoint[]) => (known ? trendIn(points, known.unit, unit) : [...points]);
 		const query = new URLSearchParams({ p: data.parameter ?? '', span: data.span.id });
 		const from = `/sites/${data.site.code}/points.json?${query}`;
 		if (series?.kind === 'points')
-			return () => Promise.resolve(trendIn(series.points.filter((p) => p.status !== 'rejected' && !p.isSimulated)));
+			return () => Promise.resolve(shown(series.points.filter((p) => p.status !== 'rejected' && !p.isSimulated)));
 		return async () => {
 			const response = await fetch(from);
 			if (!response.ok) throw new Error(`points of ${data.site.code}: ${response.status}`);
-			return trendIn((await response.json()) as TrendPoint[]);
+			return shown((await response.json()) as TrendPoint[]);
 		};
 	});
 
