@@ -135,7 +135,7 @@ test('from the stream bank to the office', async ({ page, context, browser }) =>
 		// in the digits that its uncertainty bears
 		const [, flow = '', decimals = ''] = /(0\.(\d+)) m³\/s/.exec(await desk.locator('tr#discharge').innerText()) ?? [];
 		expect(flow).toBe(byHand.toFixed(decimals.length));
-		await desk.locator('tr#conductance25 summary').click();
+		await desk.locator('tr#conductance25').getByRole('button', { name: 'how' }).click();
 		await expect(desk.getByText(/182 µS\/cm ÷ \(1 \+ 0\.0191 × \(11\.2 °C − 25 °C\)\) = 247/)).toBeVisible();
 		await expect(desk.locator('tr#dissolved-oxygen')).toContainText(
 			/M-\d was calibrated for dissolved oxygen \d+ days before/

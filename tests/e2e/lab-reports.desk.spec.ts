@@ -89,7 +89,8 @@ test('split samples say how far the plates read from the lab', async ({ page }) 
 	await page.goto('/apart?of=e-coli.plates.lab');
 	await page.getByText('The pairs', { exact: true }).click();
 	const cells = await page
-		.locator('details tbody tr')
+		.getByRole('group', { name: 'The pairs' })
+		.locator('tbody tr')
 		.evaluateAll((rows) =>
 			rows.map((row) => [...row.querySelectorAll('td.number')].map((td) => Number(td.textContent)))
 		);

@@ -41,7 +41,13 @@ test.describe('a coordinator plans', () => {
 		await page.goto('/plan');
 		await page.getByText('Add one round by hand').click();
 		await page.getByLabel('Circuit').selectOption({ label: 'Lower round' });
-		await page.getByLabel('Day', { exact: true }).fill('2026-05-17');
+		const day = page.getByLabel('Day', { exact: true });
+		await day.fill('13 May 2026');
+		await day.press('Tab');
+		await expect(page.getByText('Not before 14 May 2026.')).toBeVisible();
+		await day.fill('17.5.2026');
+		await day.press('Tab');
+		await expect(day).toHaveValue('17 May 2026');
 		await expect(page.getByText(/A Sunday; this round goes on/)).toBeVisible();
 		await expect(page.getByRole('button', { name: 'Add it' })).toBeDisabled();
 		await page.getByLabel('Why it goes all the same').fill('the mill is open that day alone');
@@ -110,7 +116,7 @@ test.describe('a coordinator plans', () => {
 
 	test('the calendar is fed without signing in, and the season goes on the wall as PDF', async ({ page, browser }) => {
 		await page.goto('/plan');
-		await page.getByText('Calendar feed').click();
+		await page.getByRole('button', { name: 'Calendar feed' }).click();
 		await page.getByRole('button', { name: 'Make the address' }).click();
 		const address = await page.getByLabel('Address of the calendar feed').inputValue();
 		const anyone = await browser.newContext({ storageState: { cookies: [], origins: [] } });

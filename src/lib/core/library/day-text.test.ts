@@ -1,4 +1,5 @@
 import { expect, it } from 'vitest';
+import { dateStyles, sayDate, writeDatesBy } from '../wording';
 import { readDay } from './day-text';
 
 it.each([
@@ -26,3 +27,17 @@ it.each([
 	['2026-13-01', /is not a day/],
 	['', /is not a day/]
 ])('%s is asked back', (text, why) => expect(readDay(text)).toEqual({ why: expect.stringMatching(why) as string }));
+
+it('a day is read back as it is written, in every style', () => {
+	for (const style of dateStyles) {
+		writeDatesBy(() => style);
+		try {
+			for (let month = 1; month <= 12; month++) {
+				const day = `2026-${String(month).padStart(2, '0')}-03`;
+				expect(readDay(sayDate(Date.parse(day), 'UTC'))).toEqual({ day });
+			}
+		} finally {
+			writeDatesBy(() => undefined);
+		}
+	}
+});

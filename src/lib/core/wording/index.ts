@@ -5,6 +5,7 @@ export {
 	instantOfTime,
 	isoDay,
 	minuteOfClock,
+	sayDate,
 	sayDay,
 	sayDuration,
 	sayMinute,

@@ -66,6 +66,11 @@ const dayOfYear = formatted({ weekday: 'short', day: 'numeric', month: 'short', 
 export const sayDay = (at_ms: number, timeZone: string, withYear = false): string =>
 	(withYear ? dayOfYear : dayOfWeek)(at_ms, timeZone).replace(',', '');
 
+const date = formatted({ day: 'numeric', month: 'short', year: 'numeric' });
+
+/** A day in a time zone without its weekday, as it is typed: `14 May 2026`. */
+export const sayDate = (at_ms: number, timeZone: string): string => date(at_ms, timeZone);
+
 const monthOfYear = formatted({ month: 'long', year: 'numeric' });
 
 /** The month of a day such as `2026-05-14`, or of `2026-05`: `May 2026`. */

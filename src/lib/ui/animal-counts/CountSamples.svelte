@@ -9,6 +9,7 @@
 <script lang="ts">
 	import { knownAnimals } from '../animals/known-animals';
 	import { counted } from '$lib/core/wording';
+	import Fold from '../kit/Fold.svelte';
 
 	let { plan }: Props = $props();
 	const known = knownAnimals();
@@ -49,12 +50,11 @@
 				{:else}{#each sample.why as sentence (sentence)}<p>{sentence}</p>{/each}{/if}
 				{#each sample.doubts as sentence (sentence)}<p>{sentence}</p>{/each}
 				{#if sample.kinds.length}
-					<details>
-						<summary>{counted(sample.kinds.length, 'kind')}</summary>
+					<Fold title={counted(sample.kinds.length, 'kind')}>
 						<ul class="kinds">
 							{#each sample.kinds as { code, count } (code)}<li>{code}, {known.list.nameOf(code)}: {count}</li>{/each}
 						</ul>
-					</details>
+					</Fold>
 				{/if}
 			</div>
 		</li>
@@ -85,10 +85,6 @@
 	}
 	small {
 		display: block;
-	}
-	summary {
-		min-height: 1.75rem;
-		cursor: pointer;
 	}
 	.verdict {
 		font-weight: 600;

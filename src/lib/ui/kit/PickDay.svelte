@@ -83,10 +83,15 @@
 		position: static;
 		width: 2.75rem;
 		height: 100%;
-		min-height: 2.5rem;
+		min-height: 2.25rem;
 		border: 1.5px solid var(--ink-3);
 		background: var(--page);
 		color: var(--ink);
+	}
+	@media (pointer: coarse) {
+		:global(.pick-day .pick-day-open) {
+			min-height: 2.75rem;
+		}
 	}
 	:global(.pick-day-month) {
 		z-index: 25;

@@ -17,6 +17,7 @@
 	import { enhance } from '$app/forms';
 	import { settingAsShown } from '$lib/core/subjects/setting';
 	import { counted } from '$lib/core/wording';
+	import Fold from '../kit/Fold.svelte';
 
 	let { settings, version, mayKeep, changes = [], why }: Props = $props();
 
@@ -57,57 +58,59 @@
 	<input type="hidden" name="on" value={version} />
 	{#each changes as change, i (i)}<input type="hidden" name="with" value={change} />{/each}
 	{#each groups as group (group)}
-		<details open={isOpen(group)}>
-			<summary><h2>{group}</h2></summary>
-			{#each settings.filter((s) => s.group === group) as setting (setting.path)}
-				{@const said = whyAt(setting.path)}
-				<div class="setting" class:changed={texts[setting.path] !== settingAsShown(setting)}>
-					<label for={setting.path}>{setting.label}</label>
-					<div>
-						{#if setting.options}
-							<select
-								id={setting.path}
-								name={setting.path}
-								class="select"
-								disabled={!mayKeep}
-								bind:value={texts[setting.path]}
-								aria-invalid={said !== undefined}
-							>
-								{#each setting.options as option (option.code)}<option value={option.code}>{option.word}</option>{/each}
-							</select>
-						{:else if setting.control === 'lines'}
-							<textarea
-								id={setting.path}
-								name={setting.path}
-								class="textarea"
-								rows={setting.path === 'rules' ? 7 : 2}
-								readonly={!mayKeep}
-								bind:value={texts[setting.path]}
-								aria-invalid={said !== undefined}></textarea>
-						{:else}
-							<input
-								id={setting.path}
-								name={setting.path}
-								class="input"
-								class:short={setting.control === 'number'}
-								inputmode={setting.control === 'number' ? 'decimal' : undefined}
-								autocomplete="off"
-								readonly={!mayKeep}
-								bind:value={texts[setting.path]}
-								aria-invalid={said !== undefined}
-							/>
-						{/if}
-						{#if texts[setting.path] !== settingAsShown(setting)}<small
-								>was <s class="struck"
-									>{setting.options?.find((o) => o.code === setting.text)?.word ??
-										(settingAsShown(setting) || 'nothing')}</s
-								></small
-							>{/if}
-						{#if said}<p class="why">{said}</p>{/if}
+		<div class="group">
+			<Fold title={group} heading="h2" isOpen={isOpen(group)}>
+				{#each settings.filter((s) => s.group === group) as setting (setting.path)}
+					{@const said = whyAt(setting.path)}
+					<div class="setting" class:changed={texts[setting.path] !== settingAsShown(setting)}>
+						<label for={setting.path}>{setting.label}</label>
+						<div>
+							{#if setting.options}
+								<select
+									id={setting.path}
+									name={setting.path}
+									class="select"
+									disabled={!mayKeep}
+									bind:value={texts[setting.path]}
+									aria-invalid={said !== undefined}
+								>
+									{#each setting.options as option (option.code)}<option value={option.code}>{option.word}</option
+										>{/each}
+								</select>
+							{:else if setting.control === 'lines'}
+								<textarea
+									id={setting.path}
+									name={setting.path}
+									class="textarea"
+									rows={setting.path === 'rules' ? 7 : 2}
+									readonly={!mayKeep}
+									bind:value={texts[setting.path]}
+									aria-invalid={said !== undefined}></textarea>
+							{:else}
+								<input
+									id={setting.path}
+									name={setting.path}
+									class="input"
+									class:short={setting.control === 'number'}
+									inputmode={setting.control === 'number' ? 'decimal' : undefined}
+									autocomplete="off"
+									readonly={!mayKeep}
+									bind:value={texts[setting.path]}
+									aria-invalid={said !== undefined}
+								/>
+							{/if}
+							{#if texts[setting.path] !== settingAsShown(setting)}<small
+									>was <s class="struck"
+										>{setting.options?.find((o) => o.code === setting.text)?.word ??
+											(settingAsShown(setting) || 'nothing')}</s
+									></small
+								>{/if}
+							{#if said}<p class="why">{said}</p>{/if}
+						</div>
 					</div>
-				</div>
-			{/each}
-		</details>
+				{/each}
+			</Fold>
+		</div>
 	{/each}
 	{#if mayKeep}
 		<div class="end">
@@ -122,15 +125,9 @@
 </form>
 
 <style>
-	details {
+	.group {
 		border-bottom: 1px solid var(--rule);
 		padding: 0.375rem 0 0.5rem;
-	}
-	summary {
-		cursor: pointer;
-	}
-	summary h2 {
-		display: inline;
 	}
 	.setting {
 		display: grid;

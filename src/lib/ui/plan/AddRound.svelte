@@ -24,6 +24,8 @@
 	import { untrack } from 'svelte';
 	import { sayBreach } from '$lib/core/interpret';
 	import { crewOn } from '$lib/core/schedule';
+	import DayField from '../kit/DayField.svelte';
+	import Fold from '../kit/Fold.svelte';
 
 	let { board, today, dateOf, dayOf, nameOf, onadd }: Props = $props();
 
@@ -40,10 +42,7 @@
 			? board.forbids({ id: 'added', circuitId, day, crew, state: 'planned', purpose })
 			: []
 	);
-	const isPast = $derived(Number.isFinite(day) && day < today);
-	const mayAdd = $derived(
-		Number.isFinite(day) && !isPast && circuitId !== '' && (breaches.length === 0 || despite.trim() !== '')
-	);
+	const mayAdd = $derived(Number.isFinite(day) && circuitId !== '' && (breaches.length === 0 || despite.trim() !== ''));
 
 	async function add() {
 		if (!mayAdd || isSending) return;
@@ -54,8 +53,7 @@
 	}
 </script>
 
-<details>
-	<summary>Add one round by hand</summary>
+<Fold title="Add one round by hand" heading="h3">
 	<form
 		onsubmit={(e) => {
 			e.preventDefault();
@@ -68,15 +66,14 @@
 					>{/each}</select
 			></label
 		>
-		<label>Day <input class="input" type="date" min={dateOf(today)} bind:value={date} required /></label>
+		<DayField label="Day" first={dateOf(today)} bind:value={date} isRequired />
 		<label
 			>What for <select class="select" bind:value={purpose}
 				><option value="grab">samples</option><option value="storm">after a storm</option></select
 			></label
 		>
 		<div class="said" aria-live="polite">
-			{#if isPast}<p class="say spoils">That day has gone by.</p>
-			{:else if Number.isFinite(day)}
+			{#if Number.isFinite(day)}
 				<p>
 					{crew.length ? `${crew.map(nameOf).join(' and ')} could go.` : 'Nobody is free; choose a crew on its day.'}
 				</p>
@@ -88,14 +85,9 @@
 		</div>
 		<button class="btn preset-filled-primary-500" disabled={!mayAdd || isSending}>Add it</button>
 	</form>
-</details>
+</Fold>
 
 <style>
-	summary {
-		cursor: pointer;
-		min-height: 2rem;
-		font-weight: 650;
-	}
 	form {
 		display: flex;
 		flex-wrap: wrap;

@@ -20,6 +20,7 @@
 	import { writeNumber } from '$lib/core/quantity';
 	import { enhance } from '$app/forms';
 	import { sayBreach, sayPlanDay } from '$lib/core/interpret';
+	import DayField from '../kit/DayField.svelte';
 
 	let { weather, today, mayPlan, isTyped, date, refused, circuitName, nameOf, ontake }: Props = $props();
 
@@ -64,7 +65,7 @@
 	{/if}
 	{#if isTyped && mayPlan}
 		<form method="POST" action="?/rain" class="read" use:enhance>
-			<label>Day <input class="input" type="date" name="day" value={date} max={date} required /></label>
+			<DayField label="Day" name="day" value={date} last={date} isRequired />
 			<label>Rain, mm <input class="input" name="rain_mm" inputmode="decimal" required /></label>
 			<button class="btn preset-outlined-primary-500">Save it</button>
 			{#if refused}<p class="say spoils" role="alert">{refused}</p>{/if}

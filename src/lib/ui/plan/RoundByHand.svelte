@@ -19,6 +19,8 @@
 </script>
 
 <script lang="ts">
+	import Fold from '../kit/Fold.svelte';
+
 	let { people, crew, labs, labId, sites, quality, onchange }: Props = $props();
 
 	const kinds = ['duplicate', 'blank'] as const;
@@ -31,8 +33,7 @@
 	const going = $derived(people.filter((p) => crew.includes(p.id)).map((p) => p.name));
 </script>
 
-<details>
-	<summary>Who goes: {going.join(' and ') || 'nobody yet'}</summary>
+<Fold title="Who goes: {going.join(' and ') || 'nobody yet'}">
 	<div class="choices">
 		{#each people as person (person.id)}
 			<label class:other={!person.isTeam}
@@ -48,7 +49,7 @@
 			>
 		{/each}
 	</div>
-</details>
+</Fold>
 {#if labs.length > 1}
 	<label class="lab"
 		>Hands in at <select
@@ -61,8 +62,7 @@
 		></label
 	>
 {/if}
-<details>
-	<summary>Duplicates and blanks: {quality.length}</summary>
+<Fold title="Duplicates and blanks: {quality.length}">
 	<table class="table">
 		<thead
 			><tr
@@ -87,13 +87,9 @@
 			{/each}
 		</tbody>
 	</table>
-</details>
+</Fold>
 
 <style>
-	summary {
-		cursor: pointer;
-		min-height: 2rem;
-	}
 	.choices {
 		display: flex;
 		flex-wrap: wrap;

@@ -9,6 +9,7 @@
 
 <script lang="ts">
 	import { untrack } from 'svelte';
+	import Fold from '../kit/Fold.svelte';
 
 	let { sites, chosen, onkeep }: Props = $props();
 
@@ -18,8 +19,7 @@
 	const toggle = (id: string) => (picked = picked.includes(id) ? picked.filter((p) => p !== id) : [...picked, id]);
 </script>
 
-<details>
-	<summary>Sites of this round: {chosen.length}</summary>
+<Fold title="Sites of this round: {chosen.length}">
 	<div class="sites">
 		{#each sites as site (site.id)}
 			<label class:other={!site.isOwn}
@@ -39,13 +39,9 @@
 			onclick={() => onkeep(picked)}>Save these {picked.length}</button
 		>
 	</p>
-</details>
+</Fold>
 
 <style>
-	summary {
-		cursor: pointer;
-		min-height: 2rem;
-	}
 	.sites {
 		display: flex;
 		flex-wrap: wrap;

@@ -38,6 +38,7 @@
 	import { capitalised, sayDay, saySure, wayWords } from '$lib/core/wording';
 	import { weightOf } from '$lib/core/subjects/flags';
 	import { parameterOf, units } from '$lib/core/quantity';
+	import Fold from '../kit/Fold.svelte';
 
 	let { row, result, flags, thresholds, unit, saidIn, judged, mayJudge, nameOf, timeZone, typed }: Props = $props();
 
@@ -65,10 +66,9 @@
 		{#if sure.limits}<span class="small">{sure.limits} {units[unit].symbol}, 95 %</span>{/if}
 		{#each says as { threshold, words: verdict } (threshold.use)}<span class="small">{threshold.use}: {verdict}</span
 			>{/each}
-		{#if result.working}<details>
-				<summary>how</summary>
+		{#if result.working}<Fold title="how">
 				<p class="working">{sayWorking(result.working)}</p>
-			</details>{/if}
+			</Fold>{/if}
 	</td>
 	<td class="flags">
 		{#if result.isSimulated}<p class="say ask">Simulated: a stand-in gave it, it says nothing of a stream.</p>{/if}
@@ -150,15 +150,6 @@
 	}
 	.figure span {
 		display: block;
-	}
-	details {
-		font-size: 0.875rem;
-	}
-	summary {
-		cursor: pointer;
-		color: var(--water);
-		width: fit-content;
-		padding: 0.25rem 0;
 	}
 	.working {
 		overflow-wrap: anywhere;

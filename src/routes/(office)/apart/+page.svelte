@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { units, writeNumber } from '$lib/core/quantity';
 	import { counted, sayDay, wayWords } from '$lib/core/wording';
+	import Fold from '$lib/ui/kit/Fold.svelte';
 	import PairsChart from '$lib/ui/chart/PairsChart.svelte';
 	import type { PageProps } from './$types';
 
@@ -54,28 +55,29 @@
 					]}. The band is where the mean lies with 95 %. Bland and Altman’s limits; of figures with a true zero, by
 					their ratios. {shown.line ?? ''}
 				</p>
-				<details>
-					<summary>The pairs</summary>
-					<table class="table">
-						<thead
-							><tr
-								><th>Visit</th><th>Site</th><th class="number">by {wayWords[shown.first]}, {symbol}</th><th
-									class="number">by {wayWords[shown.second]}, {symbol}</th
-								></tr
-							></thead
-						>
-						<tbody>
-							{#each shown.pairs.toReversed() as pair (pair.visitId)}
-								<tr>
-									<td><a href="/visits/{pair.visitId}">{sayDay(pair.at_ms, data.program.timeZone, true)}</a></td>
-									<td>{pair.site}</td>
-									<td class="number">{writeNumber(pair.first)}</td>
-									<td class="number">{writeNumber(pair.second)}</td>
-								</tr>
-							{/each}
-						</tbody>
-					</table>
-				</details>
+				<div class="pairs">
+					<Fold title="The pairs">
+						<table class="table">
+							<thead
+								><tr
+									><th>Visit</th><th>Site</th><th class="number">by {wayWords[shown.first]}, {symbol}</th><th
+										class="number">by {wayWords[shown.second]}, {symbol}</th
+									></tr
+								></thead
+							>
+							<tbody>
+								{#each shown.pairs.toReversed() as pair (pair.visitId)}
+									<tr>
+										<td><a href="/visits/{pair.visitId}">{sayDay(pair.at_ms, data.program.timeZone, true)}</a></td>
+										<td>{pair.site}</td>
+										<td class="number">{writeNumber(pair.first)}</td>
+										<td class="number">{writeNumber(pair.second)}</td>
+									</tr>
+								{/each}
+							</tbody>
+						</table>
+					</Fold>
+				</div>
 			</section>
 		</div>
 	{/if}
@@ -102,7 +104,7 @@
 		background: var(--page);
 		border-left: 4px solid var(--water);
 	}
-	details {
+	.pairs {
 		margin-top: 0.75rem;
 	}
 	@media (max-width: 800px) {

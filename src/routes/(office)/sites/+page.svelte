@@ -1,6 +1,8 @@
 <script lang="ts">
 	import { writeFixed } from '$lib/core/quantity';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
+	import DayField from '$lib/ui/kit/DayField.svelte';
+	import Fold from '$lib/ui/kit/Fold.svelte';
 	import StreamMap from '$lib/ui/thread/StreamMap.svelte';
 	import type { PageProps } from './$types';
 
@@ -34,55 +36,56 @@
 			<h2>Where they are</h2>
 			<StreamMap {...data.map} />
 		{/if}
-		<details>
-			<summary><h2>Results as a file</h2></summary>
-			<form action="/sites/results.csv" method="get" data-sveltekit-reload>
-				<p class="small lead">
-					One row a result, with its unit, how sure it is, how it was found and what review said. Choose nothing for all
-					of them.
+		<div class="as-file">
+			<Fold title="Results as a file" heading="h2">
+				<form action="/sites/results.csv" method="get" data-sveltekit-reload>
+					<p class="small lead">
+						One row a result, with its unit, how sure it is, how it was found and what review said. Choose nothing for
+						all of them.
+					</p>
+					<div>
+						<label for="file-sites">Sites</label>
+						<ChooseFrom
+							id="file-sites"
+							name="site"
+							isSeveral
+							choices={data.sites.map(({ code, name }) => ({ value: code, text: name }))}
+							value={sites}
+							placeholder="all of them"
+							onchoose={(value) => (sites = value)}
+						/>
+					</div>
+					<div>
+						<label for="file-parameters">Measured</label>
+						<ChooseFrom
+							id="file-parameters"
+							name="parameter"
+							isSeveral
+							choices={data.parameters.map(({ code, name }) => ({ value: code, text: name }))}
+							value={parameters}
+							placeholder="all of it"
+							onchoose={(value) => (parameters = value)}
+						/>
+					</div>
+					<DayField label="From" name="from" />
+					<DayField label="To" name="to" />
+					{#if data.mayChooseAll}
+						<label
+							>Of each visit
+							<select class="select" name="which">
+								<option value="reported">the figure that is reported</option>
+								<option value="all">every figure, however it was found</option>
+							</select></label
+						>
+					{/if}
+					<button class="btn preset-filled-primary-500">Download CSV</button>
+				</form>
+				<p class="small">
+					Animals for biodiversity databases: every sampling with its effort, what was found in it and what was measured
+					at the same visit. <a href="/sites/animals.zip" data-sveltekit-reload>Download a Darwin Core Archive</a>
 				</p>
-				<div>
-					<label for="file-sites">Sites</label>
-					<ChooseFrom
-						id="file-sites"
-						name="site"
-						isSeveral
-						choices={data.sites.map(({ code, name }) => ({ value: code, text: name }))}
-						value={sites}
-						placeholder="all of them"
-						onchoose={(value) => (sites = value)}
-					/>
-				</div>
-				<div>
-					<label for="file-parameters">Measured</label>
-					<ChooseFrom
-						id="file-parameters"
-						name="parameter"
-						isSeveral
-						choices={data.parameters.map(({ code, name }) => ({ value: code, text: name }))}
-						value={parameters}
-						placeholder="all of it"
-						onchoose={(value) => (parameters = value)}
-					/>
-				</div>
-				<label>From <input class="input" type="date" name="from" /></label>
-				<label>To <input class="input" type="date" name="to" /></label>
-				{#if data.mayChooseAll}
-					<label
-						>Of each visit
-						<select class="select" name="which">
-							<option value="reported">the figure that is reported</option>
-							<option value="all">every figure, however it was found</option>
-						</select></label
-					>
-				{/if}
-				<button class="btn preset-filled-primary-500">Download CSV</button>
-			</form>
-			<p class="small">
-				Animals for biodiversity databases: every sampling with its effort, what was found in it and what was measured
-				at the same visit. <a href="/sites/animals.zip" data-sveltekit-reload>Download a Darwin Core Archive</a>
-			</p>
-		</details>
+			</Fold>
+		</div>
 	{:else}
 		<p>No sites yet.</p>
 	{/if}
@@ -95,16 +98,8 @@
 	.scroll {
 		overflow-x: auto;
 	}
-	details {
+	.as-file {
 		margin-top: 1.125rem;
-	}
-	summary {
-		min-height: 2.75rem;
-		padding-top: 0.625rem;
-		cursor: pointer;
-	}
-	summary h2 {
-		display: inline;
 	}
 	form {
 		display: grid;
@@ -116,8 +111,10 @@
 	.lead {
 		grid-column: 1 / -1;
 	}
+	form + p {
+		margin-top: 0.75rem;
+	}
 	select,
-	input,
 	button {
 		min-height: 2.75rem;
 	}

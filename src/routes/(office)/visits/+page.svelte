@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { counted, sayDay, sayTime } from '$lib/core/wording';
 	import ChooseFrom from '$lib/ui/kit/ChooseFrom.svelte';
+	import DayField from '$lib/ui/kit/DayField.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -46,8 +47,8 @@
 				onchoose={(value) => (site = value)}
 			/>
 		</div>
-		<label>From <input type="date" name="from" class="input" value={asked.from ?? ''} /></label>
-		<label>To <input type="date" name="to" class="input" value={asked.to ?? ''} /></label>
+		<DayField label="From" name="from" value={asked.from ?? ''} />
+		<DayField label="To" name="to" value={asked.to ?? ''} />
 		<div>
 			<label for="visits-crew">Crew</label>
 			<ChooseFrom
@@ -128,15 +129,6 @@
 	label {
 		display: grid;
 		gap: 2px;
-		font-size: 0.875rem;
-	}
-	:is(.input, .select),
-	.btn {
-		min-height: 2.75rem;
-	}
-	.btn {
-		display: inline-flex;
-		align-items: center;
 	}
 	.scroll {
 		overflow-x: auto;

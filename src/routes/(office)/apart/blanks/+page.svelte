@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { significant, writeNumber } from '$lib/core/quantity';
 	import { counted, sayDay } from '$lib/core/wording';
+	import Fold from '$lib/ui/kit/Fold.svelte';
 	import type { PageProps } from './$types';
 
 	let { data }: PageProps = $props();
@@ -36,8 +37,7 @@
 					</div>
 				</dl>
 			{/if}
-			<details>
-				<summary>{counted(kind.blanks.length, 'blank')}</summary>
+			<Fold title={counted(kind.blanks.length, 'blank')}>
 				<table class="table">
 					<thead><tr><th>Visit</th><th>Site</th><th>Label</th><th class="number">Found, {kind.symbol}</th></tr></thead>
 					<tbody>
@@ -51,7 +51,7 @@
 						{/each}
 					</tbody>
 				</table>
-			</details>
+			</Fold>
 		</section>
 	{:else}
 		<p class="say">
@@ -77,10 +77,5 @@
 	dd {
 		font-size: 1.25rem;
 		font-weight: 600;
-	}
-	summary {
-		min-height: 2.75rem;
-		padding: 0.5rem 0;
-		cursor: pointer;
 	}
 </style>

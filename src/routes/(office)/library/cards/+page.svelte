@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
+	import { sayDay } from '$lib/core/wording';
 	import CardsCompared from '$lib/ui/library/CardsCompared.svelte';
 	import type { PageProps } from './$types';
 
@@ -22,7 +23,9 @@
 					<h2><a href="/library/cards/{card.code}">{card.title}</a></h2>
 					<p class="small">{card.summary}</p>
 				</div>
-				<p class="small">version {card.version}, in use since {card.since.slice(0, 10)}</p>
+				<p class="small">
+					version {card.version}, in use since {sayDay(Date.parse(card.since), data.program.timeZone, true)}
+				</p>
 			</li>
 		{:else}<li><p>No card is in use yet. Take one of those below: each number in it is yours to change.</p></li>{/each}
 	</ul>

@@ -6,6 +6,7 @@
 	import { sayJourney } from '$lib/core/interpret';
 	import { packingWords } from '$lib/core/subjects/bottle/words';
 	import { clock24, counted, isoDay, sayDay, sayTime } from '$lib/core/wording';
+	import Fold from '$lib/ui/kit/Fold.svelte';
 	import BottleRows from '$lib/ui/shipments/BottleRows.svelte';
 	import type { PageProps } from './$types';
 
@@ -62,8 +63,7 @@
 		</BottleRows>
 		{#if data.bottles.length === 0}<p>It is empty.</p>{/if}
 		{#if data.waiting.length}
-			<details>
-				<summary>{counted(data.waiting.length, 'bottle')} more wait</summary>
+			<Fold title="{counted(data.waiting.length, 'bottle')} more {data.waiting.length === 1 ? 'waits' : 'wait'}">
 				<BottleRows bottles={data.waiting} arrives_ms={data.ahead?.arrives_ms ?? null} {timeZone}>
 					{#snippet deed(bottle)}
 						<form method="POST" action="?/put" use:enhance={stays}>
@@ -76,7 +76,7 @@
 						</form>
 					{/snippet}
 				</BottleRows>
-			</details>
+			</Fold>
 		{/if}
 		<h2 class="ruled">Pack it</h2>
 		<ul class="ticks">
@@ -198,13 +198,6 @@
 	}
 	.wide {
 		grid-column: 1 / -1;
-	}
-	details {
-		margin-top: 0.75rem;
-	}
-	summary {
-		min-height: 2.75rem;
-		cursor: pointer;
 	}
 	.sent li {
 		padding: 0.25rem 0;

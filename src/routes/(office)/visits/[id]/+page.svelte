@@ -11,6 +11,7 @@
 	import { weightOf } from '$lib/core/subjects/flags';
 	import { inColumn } from '$lib/ui/subjects/gauging/as-read';
 	import CrossSection from '$lib/ui/subjects/gauging/CrossSection.svelte';
+	import Fold from '$lib/ui/kit/Fold.svelte';
 	import AsSeen from '$lib/ui/review/AsSeen.svelte';
 	import Logbook from '$lib/ui/review/Logbook.svelte';
 	import ResultRow from '$lib/ui/review/ResultRow.svelte';
@@ -179,8 +180,7 @@
 					{/each}
 				{/if}
 				{#if data.maySetAside && data.logbook.length > 1}
-					<details>
-						<summary>Set a line aside that spoils this visit</summary>
+					<Fold title="Set a line aside that spoils this visit">
 						<p class="small">
 							It stays in the logbook, is neither worked with nor sent to phones, and can be taken back.
 						</p>
@@ -195,7 +195,7 @@
 							<label>Why <input name="reason" class="input" maxlength="500" required /></label>
 							<button class="btn preset-outlined-surface-500">Set it aside</button>
 						</form>
-					</details>
+					</Fold>
 				{/if}
 			</section>
 		</div>

@@ -79,7 +79,10 @@
 				{#each data.versions as v, i (v.version)}
 					<li>
 						<b>{v.version}</b>
-						<span>{i === 0 ? 'in use since' : 'from'} {v.since.slice(0, 10)}{v.by ? `, ${v.by}` : ''}</span>
+						<span
+							>{i === 0 ? 'in use since' : 'from'}
+							{sayDay(Date.parse(v.since), data.program.timeZone, true)}{v.by ? `, ${v.by}` : ''}</span
+						>
 						<span class="small">
 							<a
 								href="/library/cards/{data.code}/settings.csv?version={v.version}"
