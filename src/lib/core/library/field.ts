@@ -1,4 +1,4 @@
-import { asWritten, withPoint, writeNumber } from '../quantity';
+import { asWritten, asWrittenWithin, withPoint, writeNumber } from '../quantity';
 import { sayDay } from '../wording';
 import { z } from 'zod';
 import type { KindName, Library } from './kind-name';
@@ -27,6 +27,8 @@ export interface Field<T> {
 	unit?: string | undefined;
 	/** What it writes is a bare number. */
 	isNumber?: true;
+	/** There are numbers among its words. */
+	holdsNumbers?: true;
 	/** A number in the unit that its kind says of each row. */
 	isInRowUnit?: true | undefined;
 	help?: string | undefined;
@@ -41,8 +43,10 @@ export interface Field<T> {
 }
 
 /** The text of a field as people write numbers; its reader takes either. Files have a point. */
-export const asShown = (field: Field<unknown> | undefined, text: string): string =>
-	field?.isNumber ? asWritten(text) : text;
+export function asShown(field: Field<unknown> | undefined, text: string): string {
+	if (field?.holdsNumbers) return asWrittenWithin(text);
+	return field?.isNumber ? asWritten(text) : text;
+}
 
 /** The same where nobody types: a day too is written as people write it. */
 export const asRead = (field: Field<unknown> | undefined, text: string): string =>

@@ -160,8 +160,19 @@ describe('what is typed', () => {
 		const read = measures!.read(text, lookupIn(small())) as { value: never };
 		for (const style of numberStyles) {
 			writeNumbersBy(() => style);
-			expect(measures!.write(read.value, lookupIn(small()))).toBe(text);
+			const written = measures!.write(read.value, lookupIn(small()));
+			expect(written).toBe(text);
+			const shown = asShown(measures, written);
+			expect(shown).toContain(style === '11,2' ? 'velocity 0,03 to 3, stall 0,03' : 'velocity 0.03 to 3, stall 0.03');
+			expect(measures!.read(shown, lookupIn(small()))).toEqual(read);
 		}
+	});
+
+	it('a comma in thousands is not taken for a decimal mark where people write a point', () => {
+		const { measures } = the('instruments').fields;
+		expect(measures!.read('conductivity 0 to 5,000', lookupIn(small()))).toEqual({
+			why: expect.stringContaining('“000” after conductivity') as string
+		});
 	});
 });
 

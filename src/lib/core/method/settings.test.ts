@@ -54,6 +54,14 @@ describe('settings of a card', () => {
 		]);
 	});
 
+	it('show the amounts of pairs as people write numbers', () => {
+		writeNumbersBy(() => '11,2');
+		const pair = { keys: ['label', 'wait_s'] as const, isAmount: true };
+		expect(settingAsShown({ control: 'pairs', pair, text: 'dip: 1.5; wait: 60' })).toBe('dip: 1,5; wait: 60');
+		const labels = { keys: ['id', 'label'] as const, isAmount: false };
+		expect(settingAsShown({ control: 'pairs', pair: labels, text: 'a: step 1.5' })).toBe('a: step 1.5');
+	});
+
 	it('quote what was typed where it is no number', () =>
 		expect(why({ 'holding.bacteria_h': 'six,5' })).toEqual([
 			{ path: 'holding.bacteria_h', why: '“six,5” is not a number.' }

@@ -18,9 +18,11 @@ export {
 } from './figure';
 export {
 	asWritten,
+	asWrittenWithin,
 	decimalMark,
 	numberStyles,
 	withPoint,
+	withPointWithin,
 	writeFixed,
 	writeNumber,
 	writeNumbersBy,

@@ -19,6 +19,13 @@ export const asWritten = (digits: string): string => digits.replace('.', decimal
 /** What a person typed of a number, with a point and a plain minus: as it is read. */
 export const withPoint = (typed: string): string => typed.replace('−', '-').replace(',', '.');
 
+/** A line that has numbers in it, each with the reader's decimal mark: `0 to 0,5; resolution 0,01`. */
+export const asWrittenWithin = (line: string): string => line.replace(/(\d)\.(?=\d)/g, `$1${decimalMark()}`);
+
+/** The same back. Where people write a point, a comma between digits is none of theirs and stays: it is asked back. */
+export const withPointWithin = (line: string): string =>
+	decimalMark() === ',' ? line.replace(/(\d),(?=\d)/g, '$1.') : line;
+
 /** A number in so many decimals. */
 export const writeFixed = (number: number, decimals: number): string => asWritten(number.toFixed(decimals));
 

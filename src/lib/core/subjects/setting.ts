@@ -1,6 +1,7 @@
 import {
 	areAlike,
 	asWritten,
+	asWrittenWithin,
 	parameterCodes,
 	parameters,
 	unitCodes,
@@ -27,9 +28,11 @@ export interface Setting {
 	isOptional?: boolean;
 }
 
-/** What stands in the field of a setting: a number as people write it. */
-export const settingAsShown = ({ control, text }: Pick<Setting, 'control' | 'text'>): string =>
-	control === 'number' ? asWritten(text) : text;
+/** What stands in the field of a setting: a number as people write it, also one of a pair. */
+export function settingAsShown({ control, pair, text }: Pick<Setting, 'control' | 'pair' | 'text'>): string {
+	if (pair?.isAmount) return asWrittenWithin(text);
+	return control === 'number' ? asWritten(text) : text;
+}
 
 /** A setting of a step, before it is known which step: its place within it. */
 export type StepSetting = Omit<Setting, 'group'>;

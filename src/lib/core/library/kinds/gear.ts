@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { isOwnCode, parameterCodes, parameters, units, type KnownCode, type ParameterCode } from '../../quantity';
+import {
+	isOwnCode,
+	parameterCodes,
+	parameters,
+	units,
+	withPointWithin,
+	type KnownCode,
+	type ParameterCode
+} from '../../quantity';
 import type { InstrumentFacts } from '../../subjects/context';
 import { date, maybeDate } from '../calendar-fields';
 import { maybeReference, oneOf, reference, words, type Field, type Lookup } from '../field';
@@ -36,12 +44,15 @@ const measures: Field<Measures> = {
 	label: 'Measures',
 	isRequired: true,
 	control: 'lines',
+	holdsNumbers: true,
 	help:
 		'a line for each, such as: conductivity 0 to 5000, resolution 1, accuracy 5, calibrate every 45 days. Known ' +
 		`are ${codes.map((c) => `${c} (${unitOf(c) || 'no unit'})`).join(', ')}`,
 	read: (text, lookup) => {
 		const value: Measures = {};
-		for (const line of text.split(/\s*[;\n]\s*/).filter((l) => l.trim() !== '')) {
+		for (const line of withPointWithin(text)
+			.split(/\s*[;\n]\s*/)
+			.filter((l) => l.trim() !== '')) {
 			const [head = '', ...rest] = line.trim().split(/\s*,\s*/);
 			const match = /^([a-z0-9-]+)\s+(-?[\d.]+)\s+to\s+(-?[\d.]+)$/i.exec(head);
 			const code = codeOf(match?.[1]?.toLowerCase() ?? '', lookup);
