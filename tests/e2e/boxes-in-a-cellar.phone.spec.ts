@@ -64,8 +64,32 @@ test('a box is packed and leaves with no network; the office hears of it afterwa
 	await onTheWay.getByRole('link', { name: 'It has arrived' }).click();
 	await expect(page.getByText(/taken by Fell and Moor carriers .*11:10, seal 7712/)).toBeVisible();
 
-	// it had not left after all
+	// the lab calls where no network is: what it says is kept, also half typed, and told afterwards
 	await page.goto('/bench/boxes');
+	const arrives = sent.getByRole('button', { name: 'It has arrived', exact: true });
+	await arrives.waitFor();
+	await context.setOffline(true);
+	await sent.getByLabel('Time').fill('11:05');
+	await arrives.click();
+	await expect(sent.getByRole('alert')).toContainText('It left after that, on Thu 14 May at 11:10.');
+	await sent.getByLabel('Time').fill('11:15');
+	await sent.getByLabel('In the box, °C').fill('350');
+	await arrives.click();
+	await expect(sent.getByRole('alert')).toContainText('temperature');
+	await page.reload();
+	await expect(sent.getByLabel('Time')).toHaveValue('11:15');
+	await sent.getByLabel('In the box, °C').fill('6,5');
+	await arrives.click();
+	await expect(sent).toContainText('It arrived on Thu 14 May at 11:15, at 6.5 °C.');
+	await context.setOffline(false);
+	await expect(page.getByRole('status')).toHaveCount(0);
+	await page.reload();
+	await expect(sent).toContainText('It arrived on Thu 14 May at 11:15, at 6.5 °C.');
+
+	// it was another box, and this one had not left after all
+	await sent.getByRole('button', { name: 'It has not arrived: strike that' }).click();
+	await expect(arrives).toBeVisible();
+	await expect(page.getByRole('status')).toHaveCount(0);
 	await sent.getByRole('button', { name: 'It has not left: strike that' }).click();
 	await sent.getByRole('button', { name: 'Unpack it: its bottles wait again' }).click();
 	await expect(sent).toHaveCount(0);

@@ -49,6 +49,38 @@ describe('what was done to a box where no network was', () => {
 		expect(await custodyOf(its.visits[0]!)).toEqual({});
 	});
 
+	it('that a box has come is told from where one hears it, and stands with each bottle; a slip is struck', async () => {
+		const its = await withBottles('A');
+		const box = v7();
+		const [left, came] = [now_ms - 40 * MINUTE_ms, now_ms - 10 * MINUTE_ms];
+		const comes = (at_ms: number, temperature_C: number | null = 6.5) =>
+			word(box, { does: 'arrive', temperature_C }, at_ms);
+		const { refused, known } = await hear(
+			its,
+			begun(its, box),
+			comes(came),
+			word(box, { does: 'hand-over', courier: 'Fell and Moor', seal: '' }, left),
+			comes(left - MINUTE_ms),
+			comes(now_ms + 60 * MINUTE_ms),
+			comes(came),
+			comes(came)
+		);
+		expect(refused.map((r) => r.why)).toEqual([
+			'This box has not left yet.',
+			'It left after that.',
+			expect.stringContaining('still to come'),
+			'It has arrived already, as somebody said.'
+		]);
+		expect(known.boxes).toMatchObject([{ id: box, arrived_ms: came, arrived_C: 6.5 }]);
+		const bottle = (await sheetOf(its.visits[0]!)).bottles?.['nutrients'];
+		expect(bottle).toMatchObject({ atLabAt: new Date(came).toISOString(), received: { temperature_C: 6.5 } });
+		const back = await hear(its, word(box, { does: 'take-back' }));
+		expect(back.known.boxes).toMatchObject([{ id: box, arrived_ms: null, handedOver_ms: left }]);
+		expect((await sheetOf(its.visits[0]!)).bottles?.['nutrients']?.atLabAt).toBeUndefined();
+		const later = await hearOfBoxes(db, its.who, [comes(came)], now_ms + 3 * 24 * 60 * MINUTE_ms);
+		expect(later.known.boxes).toEqual([]);
+	});
+
 	it('is done once, however often it is told, and answered alike', async () => {
 		const its = await withBottles('A');
 		const [box, other] = [v7(), v7()];

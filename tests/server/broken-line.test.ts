@@ -38,7 +38,9 @@ describe('a line on which working the visit out breaks, while the lines are on t
 			writeWhole?.('readings/water-temperature/main', { value: 11.2, unit: 'degC' })
 		];
 		const answer = await send(program.members.monitor, [good[0], bad, good[1]]);
-		expect(answer.refused).toMatchObject([{ id: bad?.id, why: expect.stringContaining('cannot take this line') as string }]);
+		expect(answer.refused).toMatchObject([
+			{ id: bad?.id, why: expect.stringContaining('cannot take this line') as string }
+		]);
 		expect([...answer.accepted].sort()).toEqual(good.map((line) => line?.id).sort());
 		expect(await kept(broken)).toEqual(['opening', 'arrival/velocity_m_s']);
 		expect(await kept(whole)).toEqual(['opening', 'readings/water-temperature/main']);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { KnownBoxes } from '$lib/core/custody';
+import { ARRIVAL, hasArrived, KnownBoxes } from '$lib/core/custody';
 import { BOXES_TYPED, draftKey, keepDraft, store, untoldBy, type KeptBoxWord } from './store';
 
 const Answer = z.object({
@@ -43,16 +43,23 @@ async function tellAndHear(memberId: string): Promise<void> {
 	if (words.length === AT_ONCE) await tellAndHear(memberId);
 }
 
-/** What was typed about a box stays until it is heard that the box has left: what is refused need not be typed anew. */
+/**
+ * What was typed about a box stays until it is heard that the box has left, and of its arrival until that is heard: what
+ * is refused need not be typed anew.
+ */
 async function letGoOfTyped(): Promise<void> {
 	const [told, untold] = await Promise.all([
 		store.boxes.toArray(),
 		store.boxWords.filter((w) => w.why === null).toArray()
 	]);
-	const packing = told.flatMap(({ boxes }) => boxes.filter((b) => b.handedOver_ms === null).map((b) => b.id));
-	const open = [...packing, ...untold.map((w) => w.word.box)];
+	const all = told.flatMap(({ boxes }) => boxes);
+	const open = [
+		...all.filter((b) => b.handedOver_ms === null).map((b) => `${b.id} `),
+		...all.filter((b) => b.handedOver_ms !== null && !hasArrived(b)).map((b) => `${b.id} ${ARRIVAL} `),
+		...untold.map((w) => `${w.word.box} `)
+	].map((start) => draftKey(BOXES_TYPED, start));
 	const typed = await store.drafts.where('key').startsWith(draftKey(BOXES_TYPED, '')).primaryKeys();
-	const over = typed.filter((key) => !open.some((box) => key.startsWith(draftKey(BOXES_TYPED, `${box} `))));
+	const over = typed.filter((key) => !open.some((start) => key.startsWith(start)));
 	await Promise.all(over.map((key) => keepDraft(key, '')));
 }
 

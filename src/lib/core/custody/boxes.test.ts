@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { BoxWord, boxesAfter, type Boxes, type BoxWordWithout, type PackedBottle } from '.';
+import { BoxWord, boxesAfter, hasArrived, type Boxes, type BoxWordWithout, type PackedBottle } from '.';
 
 const id = (n: number) => `01890000-0000-7000-8000-${String(n).padStart(12, '0')}`;
 const AT = '2026-05-14T12:00:00.000Z';
@@ -54,6 +54,17 @@ describe('boxes as they stand after what was done to them', () => {
 		const [back] = after(start(1), leaves, word({ does: 'take-back' }), more).boxes;
 		expect([back!.handedOver_ms, sites(back!.bottles)]).toEqual([null, ['S1', 'S2']]);
 	});
+	it('come to their lab once they have left; the last word is struck first', () => {
+		const leaves = word({ does: 'hand-over', courier: 'Fell and Moor', seal: '' });
+		const comes = word({ does: 'arrive', temperature_C: 6.5 });
+		expect(after(start(1), comes).boxes.map(hasArrived)).toEqual([false]);
+		const arrived = after(start(1), leaves, comes, word({ does: 'arrive', temperature_C: 20 }));
+		expect(arrived.boxes).toMatchObject([{ arrived_ms: Date.parse(AT), arrived_C: 6.5 }]);
+		const struck = after(start(1), leaves, comes, word({ does: 'take-back' }));
+		expect(struck.boxes.map((b) => [hasArrived(b), b.handedOver_ms])).toEqual([[false, Date.parse(AT)]]);
+		const packed = after(start(1), leaves, comes, word({ does: 'take-back' }), word({ does: 'take-back' }));
+		expect(packed.boxes[0]!.handedOver_ms).toBeNull();
+	});
 	it('that are not there, or have a bottle that is elsewhere, change nothing of others', () => {
 		expect(after(word({ does: 'put-in', bottles: [place(1)] }))).toEqual(waiting);
 		const two = boxesAfter(
@@ -74,6 +85,7 @@ describe('boxes as they stand after what was done to them', () => {
 		fc.tuple(one, box).map(([n, b]) => word({ does: 'take-out', bottle: place(n) }, b)),
 		box.map((b) => word({ does: 'unpack' }, b)),
 		box.map((b) => word({ does: 'hand-over', courier: 'x', seal: '' }, b)),
+		box.map((b) => word({ does: 'arrive', temperature_C: null }, b)),
 		box.map((b) => word({ does: 'take-back' }, b))
 	);
 	it('hold each bottle once, or let it wait, whatever was done', () => {
@@ -95,6 +107,7 @@ describe('what is said of a box', () => {
 		expect(said({ does: 'hand-over', courier: 'c'.repeat(61), seal: '' })).toBe('who takes it has at most 60 letters');
 		expect(said({ does: 'start', labId: id(3), bottles: [] })).toBe('choose the bottles that go into it');
 		expect(said({ does: 'take-out', bottle: { visitId: id(3), id: '../x' } })).toContain('an id has letters');
+		expect(said({ does: 'arrive', temperature_C: 350 })).toContain('temperature');
 		expect(said({ does: 'burn' })).toBeDefined();
 	});
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Instant, SheetId } from '../leaf';
+import { Instant, SheetId, temperature_C } from '../leaf';
 import { packing, type Box, type Boxes, type PackedBottle } from './known-boxes';
 
 type Place = Pick<PackedBottle, 'visitId' | 'id'>;
@@ -19,6 +19,7 @@ export const BoxWord = z.discriminatedUnion('does', [
 	said('pack', { step: z.enum(packing), isDone: z.boolean() }),
 	said('unpack', {}),
 	said('hand-over', { courier: name('who takes it').min(1, 'say who takes it'), seal: name('a seal’s number') }),
+	said('arrive', { temperature_C: temperature_C.nullable() }),
 	said('take-back', {})
 ]);
 export type BoxWord = z.infer<typeof BoxWord>;
@@ -53,7 +54,7 @@ function after(known: Boxes, word: BoxWord, labs: readonly { id: string; name: s
 		};
 		return moved({ ...known, boxes: [...known.boxes, empty] }, word.box, word.bottles);
 	}
-	if (!box || (box.handedOver_ms !== null) !== (word.does === 'take-back')) return known;
+	if (!box || !isInTurn(word, box)) return known;
 	const changed = (as: Partial<Box>): Boxes => ({
 		...known,
 		boxes: known.boxes.map((b) => (b === box ? { ...b, ...as } : b))
@@ -77,10 +78,25 @@ function after(known: Boxes, word: BoxWord, labs: readonly { id: string; name: s
 			};
 		case 'hand-over':
 			return changed({ courier: word.courier, seal: word.seal, handedOver_ms: Date.parse(word.at) });
+		case 'arrive':
+			return changed({ arrived_ms: Date.parse(word.at), arrived_C: word.temperature_C });
 		case 'take-back':
-			return changed({ handedOver_ms: null, expected_ms: null });
+			return changed(
+				hasArrived(box) ? { arrived_ms: null, arrived_C: null } : { handedOver_ms: null, expected_ms: null }
+			);
 	}
 }
+
+/** Whether it can be done to a box as it stands: packed, then on its way, then there. */
+function isInTurn({ does }: BoxWord, box: Box): boolean {
+	const hasLeft = box.handedOver_ms !== null;
+	if (does === 'take-back') return hasLeft;
+	return does === 'arrive' ? hasLeft && !hasArrived(box) : !hasLeft;
+}
+
+/** What is typed of a box's arrival begins with this, after the box. */
+export const ARRIVAL = 'came';
+export const hasArrived = ({ arrived_ms }: Pick<Box, 'arrived_ms'>): boolean => (arrived_ms ?? null) !== null;
 
 /** Those of the bottles that still wait go into a box. */
 function moved({ boxes, waiting }: Boxes, id: string, bottles: readonly Place[]): Boxes {

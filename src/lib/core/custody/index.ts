@@ -14,7 +14,7 @@ export {
 	type PackedBottle,
 	type Packing
 } from './known-boxes';
-export { BoxWord, boxesAfter, byAge, type BoxWordWithout } from './boxes';
+export { ARRIVAL, BoxWord, boxesAfter, byAge, hasArrived, type BoxWordWithout } from './boxes';
 // what stands on a bottle
 export { labelCode, readLabelCode, roundLabels, voucherCode, type BottleLabel, type SampleRole } from './labels';
 // how it is filled

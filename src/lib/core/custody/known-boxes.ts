@@ -28,7 +28,7 @@ export const PackedBottle = z.object({
 });
 export type PackedBottle = z.infer<typeof PackedBottle>;
 
-/** A box that has not come to its lab yet. */
+/** A box that is being packed, is on its way, or has just come to its lab. */
 const Box = z.object({
 	id: z.string(),
 	/** What stands on it; null until the server has given it a code. */
@@ -41,6 +41,10 @@ const Box = z.object({
 	handedOver_ms: z.number().nullable(),
 	/** Until when it ought to be there; null where nobody knows. */
 	expected_ms: z.number().nullable(),
+	/** When it came there; nothing until that was said. */
+	arrived_ms: z.number().nullish(),
+	/** How warm it was in it then, where the lab said so. */
+	arrived_C: z.number().nullish(),
 	bottles: z.array(PackedBottle)
 });
 export type Box = z.infer<typeof Box>;

@@ -3,6 +3,7 @@ export {
 	clock24,
 	dateStyles,
 	instantOfTime,
+	instantOnDay,
 	isoDay,
 	minuteOfClock,
 	sayDate,

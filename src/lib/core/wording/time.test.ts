@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+	clock24,
 	dateStyles,
 	instantOfTime,
+	instantOnDay,
 	isoDay,
 	minuteOfClock,
 	sayDay,
@@ -57,6 +59,16 @@ describe('a time of day as it is typed', () => {
 			for (let minute = 0; minute < 1440; minute += 7) expect(minuteOfClock(sayMinute(minute))).toBe(minute);
 		}
 		writeDatesBy(() => undefined);
+	});
+	it('is found on a day of the place, wherever it is', () => {
+		for (const zone of ['Pacific/Auckland', 'Pacific/Honolulu', 'Europe/Berlin', 'UTC'])
+			for (const time of ['00:10', '09:30', '23:50'])
+				for (const day of ['2026-01-15', '2026-05-14']) {
+					const at = instantOnDay(day, time, zone)!;
+					expect([isoDay(at, zone), clock24(at, zone)]).toEqual([day, time]);
+				}
+		expect(instantOnDay('2026-05-14', 'noonish', 'UTC')).toBeNull();
+		expect(instantOnDay('May', '9:30', 'UTC')).toBeNull();
 	});
 	it('a day is that of the place', () => {
 		expect(isoDay(Date.UTC(2026, 4, 14, 23), 'Europe/Berlin')).toBe('2026-05-15');

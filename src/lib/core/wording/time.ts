@@ -109,3 +109,14 @@ export function instantOfTime(text: string, near_ms: number, timeZone: string): 
 	const there = towards(near_ms - (near_ms % MINUTE_ms));
 	return towards(there); // once more, where the clocks changed in between
 }
+
+/**
+ * The instant of a day such as `2026-05-14` at which a wall clock in a time zone shows what was typed. Null where that
+ * is no time of day, or no such day.
+ */
+export function instantOnDay(day: string, text: string, timeZone: string): number | null {
+	const noon_ms = Date.parse(`${day}T12:00:00Z`);
+	if (Number.isNaN(noon_ms)) return null;
+	const near = [0, -1, 1].map((off) => instantOfTime(text, noon_ms + off * DAY_min * MINUTE_ms, timeZone));
+	return near.find((at_ms) => at_ms !== null && isoDay(at_ms, timeZone) === day) ?? null;
+}

@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, gt, isNull, or, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { z } from 'zod';
 import type { PackedBottle, Packing } from '../../core/custody';
@@ -36,13 +36,21 @@ export const couriered = (db: Db, programId: string) =>
 		.orderBy(place.name);
 export type CourieredLab = Awaited<ReturnType<typeof couriered>>[number];
 
-/** Boxes that have not come to their lab. */
-export const openShipments = (db: Db, programId: string) =>
+/** What was said of a box's arrival by mistake is struck where it was said, so that it stays in sight for a while. */
+const IN_SIGHT_ms = 2 * 86_400_000;
+
+/** Boxes that have not come to their lab, and those that came there lately. */
+export const shipmentsInSight = (db: Db, programId: string, now_ms: number) =>
 	db
 		.select(columns)
 		.from(shipment)
 		.innerJoin(place, ofLab)
-		.where(and(eq(shipment.programId, programId), isNull(shipment.arrivedAt)))
+		.where(
+			and(
+				eq(shipment.programId, programId),
+				or(isNull(shipment.arrivedAt), gt(shipment.arrivedAt, new Date(now_ms - IN_SIGHT_ms)))
+			)
+		)
 		.orderBy(shipment.madeAt);
 
 /** The program's boxes: what is being packed, then what is on its way, then the newest that arrived. */

@@ -5,9 +5,18 @@ import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
 import { shipmentWord } from '../db/schema';
 import { bottlesIn, bottlesToSend } from './bottles';
-import { handOver, takeBack } from './hand-over';
+import { arrive, handOver, takeBack } from './hand-over';
 import { journeysAhead } from './journey';
-import { alone, changeShipment, couriered, GONE, openShipments, startShipment, unpack, type Place } from './shipments';
+import {
+	alone,
+	changeShipment,
+	couriered,
+	GONE,
+	shipmentsInSight,
+	startShipment,
+	unpack,
+	type Place
+} from './shipments';
 
 /* Boxes are packed in cellars: what was done there is told once there is a network, and done here in its order. */
 
@@ -77,6 +86,8 @@ async function done(tx: Db, who: Membership, word: BoxWord, now_ms: number): Pro
 			return (await unpack(tx, who, box)) ? null : GONE;
 		case 'hand-over':
 			return whyNot(await handOver(tx, who, box, { ...word, at_ms }, now_ms));
+		case 'arrive':
+			return whyNot(await arrive(tx, who, box, { ...word, at_ms }, now_ms));
 		case 'take-back':
 			return whyNot(await takeBack(tx, who, box, now_ms));
 	}
@@ -108,15 +119,15 @@ async function ofThoseThatWait(
 	return `${n} in another box by now, or at a lab: take out what does not stand in the list of this box.`;
 }
 
-/** Boxes that have not arrived, the bottles that wait, and where they can go. */
+/** Boxes that have not arrived, or have just, the bottles that wait, and where they can go. */
 async function knownBoxes(db: Db, { programId, program }: Membership, now_ms: number): Promise<KnownBoxes> {
 	const [shipments, waiting, labs] = await Promise.all([
-		openShipments(db, programId),
+		shipmentsInSight(db, programId, now_ms),
 		bottlesToSend(db, programId, now_ms),
 		couriered(db, programId)
 	]);
 	const boxes = await Promise.all(
-		shipments.map(async ({ id, code, labId, lab, packed, courier, seal, handedOverAt, expectedAt }): Promise<Box> => ({
+		shipments.map(async ({ id, code, labId, lab, packed, courier, seal, ...when }): Promise<Box> => ({
 			id,
 			code,
 			labId,
@@ -124,8 +135,10 @@ async function knownBoxes(db: Db, { programId, program }: Membership, now_ms: nu
 			packed,
 			courier,
 			seal,
-			handedOver_ms: handedOverAt && +handedOverAt,
-			expected_ms: expectedAt && +expectedAt,
+			handedOver_ms: when.handedOverAt && +when.handedOverAt,
+			expected_ms: when.expectedAt && +when.expectedAt,
+			arrived_ms: when.arrivedAt && +when.arrivedAt,
+			arrived_C: when.arrived_C,
 			bottles: await bottlesIn(db, programId, id)
 		}))
 	);

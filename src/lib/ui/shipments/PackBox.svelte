@@ -1,4 +1,4 @@
-<!-- A box that is being packed, or has left and is not there yet: on a phone, with or without a network. -->
+<!-- A box that is being packed, on a phone, with or without a network. -->
 <script module lang="ts">
 	import type { Box, BoxWordWithout, JourneyAhead, PackedBottle } from '$lib/core/custody';
 
@@ -22,7 +22,7 @@
 	import { packing } from '$lib/core/custody';
 	import { sayJourney } from '$lib/core/interpret';
 	import { packingWords } from '$lib/core/subjects/bottle/words';
-	import { clock24, counted, instantOfTime, sayDay, sayTime } from '$lib/core/wording';
+	import { clock24, counted, instantOfTime } from '$lib/core/wording';
 	import BottleRows from './BottleRows.svelte';
 
 	let { box, waiting, journey, now_ms, timeZone, typed, ontype, ondo }: Props = $props();
@@ -44,98 +44,85 @@
 			return void (why = 'A bottle without a label cannot be told from the others at the lab.');
 		why = await ondo({ does: 'hand-over', courier: typed(at('courier')), seal: typed(at('seal')) }, at_ms);
 	}
-	function takeBack() {
-		ontype(at('time'), ''); // by whom it is taken stays typed; when it leaves is another moment
-		void ondo({ does: 'take-back' });
-	}
 </script>
 
 <section aria-label={name}>
 	<h2 class="ruled">{name} <small>to {box.lab}, {counted(box.bottles.length, 'bottle')}</small></h2>
-	{#if box.handedOver_ms !== null}
-		<p>
-			Taken by {box.courier}, {sayDay(box.handedOver_ms, timeZone)} at {sayTime(box.handedOver_ms, timeZone)}{box.seal
-				? `, seal ${box.seal}`
-				: ''}{box.expected_ms === null ? '' : `; expected there on ${sayDay(box.expected_ms, timeZone)}`}.
-		</p>
-		<button class="btn preset-outlined-surface-500" onclick={takeBack}>It has not left: strike that</button>
-	{:else}
-		{#if journey}<p class={['say', journey.stands && 'ask']}>{sayJourney(journey, timeZone)}</p>{/if}
-		<BottleRows bottles={box.bottles} {arrives_ms} {timeZone}>
-			{#snippet deed(bottle)}
-				<button
-					class="btn preset-outlined-surface-500"
-					aria-label="Take out {wordOf(bottle)}"
-					onclick={() => void ondo({ does: 'take-out', bottle: placeOf(bottle) })}>Take out</button
-				>
-			{/snippet}
-		</BottleRows>
-		{#if box.bottles.length === 0}<p>It is empty.</p>{/if}
-		{#if waiting.length}
-			<details>
-				<summary>{counted(waiting.length, 'bottle')} more {waiting.length === 1 ? 'waits' : 'wait'}</summary>
-				<BottleRows bottles={waiting} {arrives_ms} {timeZone}>
-					{#snippet deed(bottle)}
-						<button
-							class="btn preset-outlined-primary-500"
-							aria-label="Put in {wordOf(bottle)}"
-							onclick={() => void ondo({ does: 'put-in', bottles: [placeOf(bottle)] })}>Put in</button
-						>
-					{/snippet}
-				</BottleRows>
-			</details>
-		{/if}
-		<h3>Pack it</h3>
-		<ul class="ticks">
-			{#each packing as step (step)}
-				<li>
-					<label
-						><input
-							type="checkbox"
-							class="checkbox"
-							checked={box.packed.includes(step)}
-							onchange={(e) => void ondo({ does: 'pack', step, isDone: e.currentTarget.checked })}
-						/>{packingWords[step]}</label
+	{#if journey}<p class={['say', journey.stands && 'ask']}>{sayJourney(journey, timeZone)}</p>{/if}
+	<BottleRows bottles={box.bottles} {arrives_ms} {timeZone}>
+		{#snippet deed(bottle)}
+			<button
+				class="btn preset-outlined-surface-500"
+				aria-label="Take out {wordOf(bottle)}"
+				onclick={() => void ondo({ does: 'take-out', bottle: placeOf(bottle) })}>Take out</button
+			>
+		{/snippet}
+	</BottleRows>
+	{#if box.bottles.length === 0}<p>It is empty.</p>{/if}
+	{#if waiting.length}
+		<details>
+			<summary>{counted(waiting.length, 'bottle')} more {waiting.length === 1 ? 'waits' : 'wait'}</summary>
+			<BottleRows bottles={waiting} {arrives_ms} {timeZone}>
+				{#snippet deed(bottle)}
+					<button
+						class="btn preset-outlined-primary-500"
+						aria-label="Put in {wordOf(bottle)}"
+						onclick={() => void ondo({ does: 'put-in', bottles: [placeOf(bottle)] })}>Put in</button
 					>
-				</li>
-			{/each}
-		</ul>
-		<h3>Hand it over</h3>
-		<form class="given" onsubmit={handOver}>
-			{#each [['courier', 'Taken by'], ['seal', 'Seal number, if any']] as const as [field, label] (field)}
+				{/snippet}
+			</BottleRows>
+		</details>
+	{/if}
+	<h3>Pack it</h3>
+	<ul class="ticks">
+		{#each packing as step (step)}
+			<li>
 				<label
-					>{label}
-					<input
-						class="input"
-						maxlength="60"
-						required={field === 'courier'}
-						autocomplete="off"
-						value={typed(at(field))}
-						oninput={(e) => ontype(at(field), e.currentTarget.value)}
-					/></label
+					><input
+						type="checkbox"
+						class="checkbox"
+						checked={box.packed.includes(step)}
+						onchange={(e) => void ondo({ does: 'pack', step, isDone: e.currentTarget.checked })}
+					/>{packingWords[step]}</label
 				>
-			{/each}
+			</li>
+		{/each}
+	</ul>
+	<h3>Hand it over</h3>
+	<form class="given" onsubmit={handOver}>
+		{#each [['courier', 'Taken by'], ['seal', 'Seal number, if any']] as const as [field, label] (field)}
 			<label
-				>When
+				>{label}
 				<input
 					class="input"
-					inputmode="numeric"
+					maxlength="60"
+					required={field === 'courier'}
 					autocomplete="off"
-					placeholder={clock24(now_ms, timeZone)}
-					value={time}
-					oninput={(e) => ontype(at('time'), e.currentTarget.value)}
+					value={typed(at(field))}
+					oninput={(e) => ontype(at(field), e.currentTarget.value)}
 				/></label
 			>
-			{#if why}<p class="why" role="alert">{why}</p>{/if}
-			<button class="btn preset-filled-primary-500" disabled={box.bottles.length === 0}
-				>Hand over {counted(box.bottles.length, 'bottle')}{left ? ', not all packed' : ''}</button
-			>
-			<p class="small">It is written into the custody of each visit.</p>
-		</form>
-		<button class="btn preset-outlined-surface-500" onclick={() => void ondo({ does: 'unpack' })}
-			>Unpack it: its bottles wait again</button
+		{/each}
+		<label
+			>When
+			<input
+				class="input"
+				inputmode="numeric"
+				autocomplete="off"
+				placeholder={clock24(now_ms, timeZone)}
+				value={time}
+				oninput={(e) => ontype(at('time'), e.currentTarget.value)}
+			/></label
 		>
-	{/if}
+		{#if why}<p class="why" role="alert">{why}</p>{/if}
+		<button class="btn preset-filled-primary-500" disabled={box.bottles.length === 0}
+			>Hand over {counted(box.bottles.length, 'bottle')}{left ? ', not all packed' : ''}</button
+		>
+		<p class="small">It is written into the custody of each visit.</p>
+	</form>
+	<button class="btn preset-outlined-surface-500" onclick={() => void ondo({ does: 'unpack' })}
+		>Unpack it: its bottles wait again</button
+	>
 </section>
 
 <style>

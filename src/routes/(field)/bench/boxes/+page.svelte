@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { v7 } from 'uuid';
-	import { isForLab, type Box, type PackedBottle } from '$lib/core/custody';
+	import { hasArrived, isForLab, type Box, type PackedBottle } from '$lib/core/custody';
 	import { nextJourney, sayJourney } from '$lib/core/interpret';
 	import { counted } from '$lib/core/wording';
 	import { BenchShelf } from '$lib/field/bench-shelf.svelte';
 	import { FieldBoxes } from '$lib/field/boxes.svelte';
 	import { deviceNow_ms } from '$lib/field/device-clock';
 	import BottleRows from '$lib/ui/shipments/BottleRows.svelte';
+	import BoxSent from '$lib/ui/shipments/BoxSent.svelte';
 	import PackBox from '$lib/ui/shipments/PackBox.svelte';
 	import { fieldApp } from '../../field-context';
 	import Head from '../Head.svelte';
@@ -32,7 +33,9 @@
 	const waitingFor = (id: string) => boxes.waiting.filter((b) => isForLab(b.kind, labOf(id)?.analyses ?? []));
 
 	const packing = $derived(boxes.boxes.filter((b) => b.handedOver_ms === null));
-	const onTheWay = $derived(boxes.boxes.filter((b) => b.handedOver_ms !== null));
+	const sentOff = $derived(boxes.boxes.filter((b) => b.handedOver_ms !== null));
+	const onTheWay = $derived(sentOff.filter((b) => !hasArrived(b)));
+	const there = $derived(sentOff.filter(hasArrived));
 
 	let chosenLab = $state('');
 	const labId = $derived(labOf(chosenLab) ? chosenLab : (boxes.labs[0]?.id ?? ''));
@@ -49,11 +52,9 @@
 	}
 </script>
 
-{#snippet one(box: Box)}
-	<PackBox
+{#snippet sent(box: Box)}
+	<BoxSent
 		{box}
-		waiting={waitingFor(box.labId)}
-		journey={journeyTo(box.labId)}
 		now_ms={app.now_ms}
 		{timeZone}
 		typed={boxes.typed}
@@ -87,7 +88,18 @@
 				What was done here is kept on this device and told once there is a network. A new box gets its code then.
 			</p>
 		{/if}
-		{#each packing as box (box.id)}{@render one(box)}{/each}
+		{#each packing as box (box.id)}
+			<PackBox
+				{box}
+				waiting={waitingFor(box.labId)}
+				journey={journeyTo(box.labId)}
+				now_ms={app.now_ms}
+				{timeZone}
+				typed={boxes.typed}
+				ontype={(place, text) => boxes.type(place, text)}
+				ondo={(done, at_ms = exactly_ms()) => boxes.say({ ...done, box: box.id }, at_ms)}
+			/>
+		{/each}
 		<section aria-label="Bottles that wait">
 			<h2 class="ruled">Bottles that wait</h2>
 			{#if !boxes.isKnown}
@@ -132,9 +144,11 @@
 				{/if}
 			{/if}
 		</section>
-		{#each onTheWay as box (box.id)}{@render one(box)}{/each}
+		{#each onTheWay as box (box.id)}{@render sent(box)}{/each}
+		{#each there as box (box.id)}{@render sent(box)}{/each}
 		<p class="small">
-			That a box has arrived, and its papers, are in the office: <a href="/shipments" data-sveltekit-reload>Shipments</a
+			Papers of a box, and boxes of earlier weeks, are in the office: <a href="/shipments" data-sveltekit-reload
+				>Shipments</a
 			>
 		</p>
 	{/if}

@@ -1,0 +1,152 @@
+<!-- A box that has left: until when it ought to be at its lab, and, once the lab has said so, when it came and how warm. -->
+<script module lang="ts">
+	import type { Box, BoxWordWithout } from '$lib/core/custody';
+
+	export interface Props {
+		box: Box;
+		now_ms: number;
+		timeZone: string;
+		/** What is being typed at a place, and typing it. */
+		typed: (place: string) => string;
+		ontype: (place: string, text: string) => void;
+		/** What is done to it, now or at the moment said; says why it cannot be. */
+		ondo: (done: BoxWordWithout<'id' | 'at' | 'box'>, at_ms?: number) => Promise<string | null>;
+	}
+</script>
+
+<script lang="ts">
+	import { ARRIVAL, hasArrived } from '$lib/core/custody';
+	import { readPlain, writeNumber } from '$lib/core/quantity';
+	import { clock24, counted, instantOnDay, isoDay, sayDay, sayTime } from '$lib/core/wording';
+
+	let { box, now_ms, timeZone, typed, ontype, ondo }: Props = $props();
+
+	const name = $derived(box.code ?? 'The new box');
+	const moment = (at_ms: number) => `${sayDay(at_ms, timeZone)} at ${sayTime(at_ms, timeZone)}`;
+	const isLate = $derived(box.expected_ms !== null && box.expected_ms < now_ms);
+
+	const at = (field: string) => `${box.id} ${ARRIVAL} ${field}`;
+	const today = $derived(isoDay(now_ms, timeZone));
+	const day = $derived(typed(at('day')) || today);
+	const time = $derived(typed(at('time')));
+	const temperature = $derived(typed(at('temperature')));
+
+	let why = $state<string | null>(null);
+	async function arrived(event: SubmitEvent) {
+		event.preventDefault();
+		why = await say();
+	}
+	async function say(): Promise<string | null> {
+		const at_ms = time === '' && day === today ? now_ms : instantOnDay(day, time, timeZone);
+		if (at_ms === null) return 'Say the time, such as 14:05.';
+		if (at_ms > now_ms) return 'It has arrived or it has not; this time is still to come.';
+		if (box.handedOver_ms !== null && at_ms < box.handedOver_ms)
+			return `It left after that, on ${moment(box.handedOver_ms)}.`;
+		const temperature_C = temperature.trim() === '' ? null : readPlain(temperature);
+		if (temperature_C === null && temperature.trim() !== '') return 'The temperature is a number, or nothing.';
+		return ondo({ does: 'arrive', temperature_C }, at_ms);
+	}
+</script>
+
+<section aria-label={name}>
+	<h2 class="ruled">{name} <small>to {box.lab}, {counted(box.bottles.length, 'bottle')}</small></h2>
+	<p>
+		Taken by {box.courier}, {moment(box.handedOver_ms ?? now_ms)}{box.seal ? `, seal ${box.seal}` : ''}{hasArrived(
+			box
+		) ||
+		box.expected_ms === null ||
+		isLate
+			? ''
+			: `; expected there on ${sayDay(box.expected_ms, timeZone)}`}.
+	</p>
+	{#if box.arrived_ms}
+		<p class="say">
+			It arrived on {moment(box.arrived_ms)}{(box.arrived_C ?? null) === null
+				? ''
+				: `, at ${writeNumber(box.arrived_C!)} °C`}. Its results come with the lab’s report, in the office.
+		</p>
+		<button class="btn preset-outlined-surface-500" onclick={() => void ondo({ does: 'take-back' })}
+			>It has not arrived: strike that</button
+		>
+	{:else}
+		{#if isLate}<p class="say ask">
+				It should have been there on {sayDay(box.expected_ms!, timeZone)}. Ask the lab first, then the courier: ice
+				lasts a day or two.
+			</p>{/if}
+		<form onsubmit={arrived}>
+			<h3>It has arrived, says the lab</h3>
+			<div class="fields">
+				<label
+					>Day
+					<input
+						class="input"
+						type="date"
+						max={today}
+						value={day}
+						onchange={(e) => ontype(at('day'), e.currentTarget.value)}
+					/></label
+				>
+				<label
+					>Time
+					<input
+						class="input"
+						inputmode="numeric"
+						autocomplete="off"
+						placeholder={clock24(now_ms, timeZone)}
+						value={time}
+						oninput={(e) => ontype(at('time'), e.currentTarget.value)}
+					/></label
+				>
+				<label
+					>In the box, °C
+					<input
+						class="input"
+						inputmode="decimal"
+						autocomplete="off"
+						placeholder="if it was read"
+						value={temperature}
+						oninput={(e) => ontype(at('temperature'), e.currentTarget.value)}
+					/></label
+				>
+			</div>
+			{#if why}<p class="why" role="alert">{why}</p>{/if}
+			<button class="btn preset-filled-primary-500">It has arrived</button>
+			<p class="small">How long each bottle was held is judged by this time.</p>
+		</form>
+		<button class="btn preset-outlined-surface-500" onclick={() => void ondo({ does: 'take-back' })}
+			>It has not left: strike that</button
+		>
+	{/if}
+</section>
+
+<style>
+	h2 small {
+		font-weight: 400;
+	}
+	h3 {
+		font-weight: 600;
+	}
+	.btn {
+		min-height: 3rem;
+	}
+	form {
+		display: grid;
+		gap: 0.5rem;
+		margin: 0.75rem 0 1rem;
+	}
+	.fields {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(8rem, 1fr));
+		gap: 0.75rem;
+	}
+	label {
+		font-weight: 600;
+	}
+	.input {
+		min-height: 3rem;
+	}
+	.why {
+		color: var(--danger);
+		font-weight: 600;
+	}
+</style>
