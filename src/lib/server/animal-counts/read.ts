@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { distance } from 'fastest-levenshtein';
 import { planCounts, rowsOfColumns, type CountPlan } from '../../core/animal-counts';
 import { animalList, animalWords, type AnimalList } from '../../core/macroinvertebrates';
@@ -14,6 +15,8 @@ const MOST_ASKED = 60;
 export interface CountsRead extends CountPlan {
 	/** For names that nobody here knows: kinds that are nearly written so. */
 	near: Record<string, string[]>;
+	/** Says whether what is written is what was looked at. */
+	fingerprint: string;
 }
 
 /** A file's text as what it would write, or why it cannot be read at all. */
@@ -32,7 +35,11 @@ export function readCounts(text: string, options: Parameters<typeof planCounts>[
 				`${plan.strange.length} names in it are no animals known here, such as “${plan.strange[0]}”. Is the ` +
 				'column of animals the right one?'
 		};
-	return { ...plan, near: Object.fromEntries(plan.strange.map((word) => [word, nearTo(word, animals)])) };
+	return {
+		...plan,
+		near: Object.fromEntries(plan.strange.map((word) => [word, nearTo(word, animals)])),
+		fingerprint: createHash('sha256').update(JSON.stringify(plan.samples)).digest('hex')
+	};
 }
 
 function nearTo(word: string, animals: AnimalList): string[] {

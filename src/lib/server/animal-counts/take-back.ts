@@ -3,7 +3,7 @@ import type { Member } from '../access';
 import type { Db } from '../db/connect';
 import { visitFacts } from '../projection/facts';
 import { OFFICE, strikesOf } from '../sync/office-lines';
-import { receiveEntries } from '../sync/receive';
+import { receiveOwn } from '../sync/receive';
 import { alone } from './take';
 
 /**
@@ -22,7 +22,7 @@ export function takeBackCounts(
 		const brought = facts ? broughtAt(fold(facts.entries).lines, step) : [];
 		if (brought.length === 0) return false;
 		const strikes = await strikesOf(tx, member, brought, 'The counts of the file are taken back', now_ms);
-		const { refused } = await receiveEntries(tx, member, strikes, { now_ms, skew_ms: null });
+		const { refused } = await receiveOwn(tx, member, strikes, now_ms);
 		if (refused[0]) throw new Error(`${refused[0].path}: ${refused[0].why}`);
 		return true;
 	});

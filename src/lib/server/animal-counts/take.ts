@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { eq, sql } from 'drizzle-orm';
 import { v7 } from 'uuid';
 import { CountMapping, writesOf, type PlannedSample } from '../../core/animal-counts';
@@ -13,7 +12,7 @@ import { site } from '../db/schema';
 import { todayOf } from '../library/keep';
 import { dayOfDate, instantAt } from '../plan/local-day';
 import { officeEntries, type OfficeLine } from '../sync/office-lines';
-import { receiveEntries } from '../sync/receive';
+import { receiveOwn } from '../sync/receive';
 import { rememberedBeside } from '../threads/remembered';
 import type { CountsRead } from './read';
 import { traysOf } from './trays';
@@ -27,7 +26,6 @@ export interface Brought {
 	/** The card of visits that are opened for samples of days that have none. */
 	opensBy: string | null;
 }
-export type Looked = CountsRead & { fingerprint: string };
 
 /** What was looked at is written a moment later: as long as no tray has changed, it is what was read then. */
 const readBeside = rememberedBeside('animal-counts', 4);
@@ -39,14 +37,14 @@ export async function lookAtCounts(
 	who: Membership,
 	{ text, mapping, opensBy }: Omit<Brought, 'from'>,
 	now_ms: number
-): Promise<Looked | { why: string }> {
+): Promise<CountsRead | { why: string }> {
 	// one after the other: within a transaction there is one connection
 	const trays = await traysOf(db, who);
 	const sites = await db.select({ code: site.code }).from(site).where(eq(site.programId, who.programId));
 	const card = opensBy === null ? undefined : (await cardBodies(db, who.programId, [opensBy])).get(opensBy);
 	const [step] = card ? stepsOf(card, 'tray') : [];
 	if (opensBy !== null && !step) return { why: 'This card sorts no tray of animals. Choose another.' };
-	const read = await readBeside(text, {
+	return readBeside(text, {
 		mapping,
 		animals: await ownAnimalsOf(db, who.programId),
 		trays,
@@ -54,12 +52,7 @@ export async function lookAtCounts(
 		today: todayOf(who, now_ms),
 		opensAs: step?.school ?? null
 	});
-	return 'why' in read ? read : { ...read, fingerprint: fingerprintOf(read.samples) };
 }
-
-/** Says whether what is written is what was looked at. */
-const fingerprintOf = (samples: readonly PlannedSample[]): string =>
-	createHash('sha256').update(JSON.stringify(samples)).digest('hex');
 
 export type Taken = { written: number; animals: number } | { why: string };
 /** A line that the logbook refuses takes all others of its file back with it. */
@@ -98,7 +91,7 @@ async function takeIn(
 	if (samples.length === 0) return { why: 'Nothing of this file can be written as it stands.' };
 	const lines = await linesOf(tx, who, samples, brought, now_ms);
 	const entries = await officeEntries(tx, who, lines, now_ms);
-	const { refused } = await receiveEntries(tx, who, entries, { now_ms, skew_ms: null });
+	const { refused } = await receiveOwn(tx, who, entries, now_ms);
 	if (refused[0]) throw new NotTaken(`${refused[0].path}: ${refused[0].why}. Nothing was written.`);
 	// what nobody gave a meaning is not asked about again
 	const unsaid = Object.fromEntries(looked.unknown.map(({ heading }) => [heading, '' as const]));

@@ -1,5 +1,6 @@
+import { createHash } from 'node:crypto';
 import { distance } from 'fastest-levenshtein';
-import { notReported, planReport, type ReportPlan } from '../../core/lab-report';
+import { notReported, planReport, type ReportLine, type ReportPlan } from '../../core/lab-report';
 import { readCsv } from '../library/read-file';
 
 /** A year of a large program; a file with more is sent in parts. */
@@ -9,6 +10,8 @@ export interface ReportRead extends ReportPlan {
 	/** For labels that no bottle has: those that are nearly written so. */
 	near: Record<string, string[]>;
 	missing: ReturnType<typeof notReported>;
+	/** Says whether what is written is what was looked at. */
+	fingerprint: string;
 }
 
 /** A report's text as what it would write, or why it cannot be read at all. */
@@ -30,9 +33,15 @@ export function readReport(
 	return {
 		...plan,
 		near: Object.fromEntries(unknown.map((label) => [label, nearTo(label, labels, isMissed)])),
-		missing
+		missing,
+		fingerprint: fingerprintOf(plan.lines)
 	};
 }
+
+const fingerprintOf = (lines: readonly ReportLine[]): string =>
+	createHash('sha256')
+		.update(JSON.stringify(lines.map(({ line, verdict, write, was }) => [line, verdict, write, was])))
+		.digest('hex');
 
 /** More unknown labels than these are another program's file. */
 const MOST_ASKED = 60;

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { and, eq, sql } from 'drizzle-orm';
 import { ReportMapping, type ReportLine, type RowCorrection } from '../../core/lab-report';
 import type { Member } from '../access';
@@ -7,7 +6,7 @@ import { knownParameters } from '../db/queries/own-parameters';
 import { changeSettings, settingsOf } from '../db/queries/program-settings';
 import { labReport } from '../db/schema';
 import { officeEntries, type OfficeLine } from '../sync/office-lines';
-import { receiveEntries } from '../sync/receive';
+import { receiveOwn } from '../sync/receive';
 import { rememberedBeside } from '../threads/remembered';
 import { labelledBottles } from './bottles';
 import { readReport, type ReportRead } from './read-report';
@@ -17,7 +16,6 @@ export interface Said {
 	mapping: ReportMapping;
 	corrections: Record<string, RowCorrection>;
 }
-export type Looked = ReportRead & { fingerprint: string };
 
 /** A file longer than this is read in a thread of its own; a shorter one is read sooner than a thread has begun. */
 const LONG_letters = 100_000;
@@ -31,24 +29,15 @@ export async function lookAtReport(
 	report: LabReport,
 	{ mapping, corrections }: Said,
 	now_ms: number
-): Promise<Looked | { why: string }> {
+): Promise<ReportRead | { why: string }> {
 	// one after the other: within a transaction there is one connection
 	const bottles = await labelledBottles(db, programId, now_ms);
 	const own = await knownParameters(db, programId);
 	const from = { lab: report.lab, report: report.name, isSimulated: report.isSimulated };
 	const options = { mapping, corrections, bottles, own };
-	const read =
-		report.content.length < LONG_letters
-			? readReport(report.content, from, options)
-			: await readBeside(report.content, from, options);
-	return 'why' in read ? read : { ...read, fingerprint: fingerprintOf(read.lines) };
+	const { content } = report;
+	return content.length < LONG_letters ? readReport(content, from, options) : readBeside(content, from, options);
 }
-
-/** Says whether what is written is what was looked at. */
-const fingerprintOf = (lines: readonly ReportLine[]): string =>
-	createHash('sha256')
-		.update(JSON.stringify(lines.map(({ line, verdict, write, was }) => [line, verdict, write, was])))
-		.digest('hex');
 
 /**
  * Writes the figures of a report into the logbooks of their visits, all of them or none, if they are those that were
@@ -93,7 +82,7 @@ async function takeIn(
 	const writes = looked.lines.filter((l) => l.write !== null);
 	if (writes.length === 0) return { why: 'Nothing of this report can be written as it stands.' };
 	const entries = await officeEntries(tx, member, linesOf(writes), now_ms);
-	const { refused } = await receiveEntries(tx, member, entries, { now_ms, skew_ms: null });
+	const { refused } = await receiveOwn(tx, member, entries, now_ms);
 	if (refused[0]) throw new NotTaken(`${refused[0].path}: ${refused[0].why}. Nothing was written.`);
 	// what nobody gave a meaning is not asked about again
 	const unsaid = Object.fromEntries(looked.unknown.map(({ heading }) => [heading, '' as const]));

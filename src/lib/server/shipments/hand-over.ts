@@ -6,7 +6,7 @@ import type { Membership } from '../db/queries/members';
 import { shipment } from '../db/schema';
 import type { Entry } from '../../core/logbook';
 import { officeEntries, officeStrikes, type OfficeLine } from '../sync/office-lines';
-import { receiveEntries } from '../sync/receive';
+import { receiveOwn } from '../sync/receive';
 import { bottlesIn } from './bottles';
 import { journeyAhead } from './journey';
 import { couriered, shipmentOf, type Shipment } from './shipments';
@@ -41,7 +41,7 @@ async function pass(
 			if (!box) return { why: 'This box is gone.' };
 			const done = await doing(tx, box, await bottlesIn(tx, who.programId, id));
 			if ('why' in done) return done;
-			const { refused } = await receiveEntries(tx, who, done.entries, { now_ms, skew_ms: null });
+			const { refused } = await receiveOwn(tx, who, done.entries, now_ms);
 			if (refused[0]) throw new NotWritten(`${refused[0].path}: ${refused[0].why}. Nothing was written.`);
 			await tx.update(shipment).set(done.set).where(ours);
 			return null;

@@ -6,7 +6,7 @@ import { isFromStandIn } from '../../core/quantity';
 import { notJudgedBy } from '../db/queries/visits';
 import { can, readScope, rolesOf, type Member, type VisitSubject } from '../access';
 import { isDatabaseAway, type Db } from '../db/connect';
-import { rowsOf, written } from '../db/rows';
+import { rowsOf, written, writtenNumber } from '../db/rows';
 import { program } from '../db/schema';
 import { log } from '../log';
 import { visitFacts } from '../projection/facts';
@@ -20,12 +20,25 @@ import { whyUnsound } from './sound';
  * the same entry again changes nothing. The visits they belong to are worked out anew in the same transaction. What
  * comes from somebody who has left is kept beside the logbook until the coordinator has decided.
  */
-export async function receiveEntries(db: Db, member: Member, given: readonly unknown[], clock: Clock): Promise<Taken> {
-	const refused: Refusal[] = [];
-	const wellFormed = given.flatMap((one) => {
-		const entry = parse(one, member, refused, clock);
-		return entry ? [entry] : [];
-	});
+export function receiveEntries(db: Db, member: Member, given: readonly unknown[], clock: Clock): Promise<Taken> {
+	const read = given.map((one) => parse(one, member, clock));
+	return take(db, member, read, clock);
+}
+
+/**
+ * Takes lines that the office wrote on behalf of a member. They are entries by their making: only what somebody put
+ * into them is held against their places.
+ */
+export function receiveOwn(db: Db, member: Member, lines: readonly Entry[], now_ms: number): Promise<Taken> {
+	const clock: Clock = { now_ms, skew_ms: null };
+	const read = lines.map((line) => soundly(line) ?? fitting(line, member, clock));
+	return take(db, member, read, clock);
+}
+
+async function take(db: Db, member: Member, read: readonly (Entry | Refusal)[], clock: Clock): Promise<Taken> {
+	const isRefused = (one: Entry | Refusal): one is Refusal => 'why' in one;
+	const refused = read.filter(isRefused);
+	const wellFormed = read.filter((one): one is Entry => !isRefused(one));
 	if (wellFormed.length === 0) return { accepted: [], refused, stretches: [], again: [] };
 	const taken =
 		member.removedAt === null
@@ -135,27 +148,36 @@ const Named = z
 	.catch({ id: null, path: null });
 const AHEAD_ms = 24 * 3_600_000;
 
-function parse(one: unknown, member: Member, refused: Refusal[], { now_ms, skew_ms }: Clock): Entry | null {
-	const refuse = (why: string) => (refused.push({ ...Named.parse(one), why }), null);
-	const unsound = whyUnsound(one);
-	if (unsound !== null) return refuse(unsound);
+const refusal = (one: unknown, why: string): Refusal => ({ ...Named.parse(one), why });
+
+/** Why the line cannot be kept at all; null where it can. */
+function soundly(one: unknown): Refusal | null {
+	const why = whyUnsound(one);
+	return why === null ? null : refusal(one, why);
+}
+
+function parse(one: unknown, member: Member, clock: Clock): Entry | Refusal {
+	const unsound = soundly(one);
+	if (unsound) return unsound;
 	const parsed = Entry.safeParse(one);
-	if (!parsed.success)
-		return refuse(
-			parsed.error.issues.map((i) => (i.path.length ? `${i.path.join('.')}: ${i.message}` : i.message)).join('; ')
-		);
-	const entry = parsed.data;
+	if (parsed.success) return fitting(parsed.data, member, clock);
+	const said = parsed.error.issues.map((i) => (i.path.length ? `${i.path.join('.')}: ${i.message}` : i.message));
+	return refusal(one, said.join('; '));
+}
+
+/** The entry where its place takes it from this member, now. */
+function fitting(entry: Entry, member: Member, { now_ms, skew_ms }: Clock): Entry | Refusal {
 	if (entry.by !== member.id)
-		return refuse('this entry was written by someone else; it is sent when they sign in on this device');
+		return refusal(entry, 'this entry was written by someone else; it is sent when they sign in on this device');
 	if (member.removedAt !== null && instantOf(entry.at) > member.removedAt.getTime())
-		return refuse('you no longer belong to this program; what you wrote before that is kept');
+		return refusal(entry, 'you no longer belong to this program; what you wrote before that is kept');
 	const why = whyUnfit(entry);
-	if (why !== null) return refuse(why);
+	if (why !== null) return refusal(entry, why);
 	if (entry.path !== 'opening' || entry.op !== 'set') return entry;
 	const opening = Opening.parse(entry.value);
 	// a phone whose clock runs ahead says so, and its visit is kept; a date that no clock explains is a slip
 	if (Date.parse(opening.startedAt) > now_ms + AHEAD_ms + Math.max(0, skew_ms ?? 0))
-		return refuse('a visit begins now or has begun; this one begins in the future');
+		return refusal(entry, 'a visit begins now or has begun; this one begins in the future');
 	return { ...entry, value: opening };
 }
 
@@ -283,31 +305,46 @@ async function takePlaces(tx: Db, programId: string, count: number): Promise<num
 /** Writes what is not there yet. An id that stands for another entry already is a clash, and refused. */
 async function append(tx: Db, programId: string, once: readonly Entry[], first: number, { now_ms, skew_ms }: Clock) {
 	// what is there already leaves a gap among the places, which nothing minds; to ask for it first would read more
-	const inserted = await rowsOf(
+	const [put] = await rowsOf(
 		tx,
-		z.object({ id: z.string() }),
+		z.object({ lines: writtenNumber }),
 		sql`
-		insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at,
+		with put as (insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at,
 			skew_ms)
 		select ${programId}, id, ${first} + nth - 1, visit_id, at, by, device, path, op, value, was,
 			${new Date(now_ms).toISOString()}, ${skew_ms}
 		from rows from (json_to_recordset(${JSON.stringify(once)}::json)
 			as (id uuid, "visitId" uuid, at text, by uuid, device text, path text, op op, value jsonb, was uuid)
 		) with ordinality as r(id, visit_id, at, by, device, path, op, value, was, nth)
-		on conflict (program_id, id) do nothing returning id`
+		on conflict (program_id, id) do nothing returning 1) select count(*) as lines from put`
 	);
-	const isFresh = new Set(inserted.map((r) => r.id));
-	const [fresh, known] = [once.filter((e) => isFresh.has(e.id)), once.filter((e) => !isFresh.has(e.id))];
+	const last = first + once.length - 1;
+	// nearly always all of them: only where some were there before is it asked which
+	const placed = put!.lines === once.length ? null : await idsAt(tx, programId, first, last);
+	const [fresh, known] = [
+		once.filter((e) => placed?.has(e.id) ?? true),
+		once.filter((e) => placed?.has(e.id) === false)
+	];
 	const clashing = known.length ? await clashes(tx, programId, known) : [];
 	const isClashing = new Set(clashing.map((c) => c.id));
 	const again = known.map((e) => e.id).filter((id) => !isClashing.has(id));
 	return {
 		accepted: [...fresh.map((e) => e.id), ...again],
-		stretches: [{ first, last: first + once.length - 1 }],
+		stretches: [{ first, last }],
 		again,
 		fresh,
 		clashing
 	};
+}
+
+/** The lines that stand at these places of the logbook. */
+async function idsAt(tx: Db, programId: string, first: number, last: number): Promise<Set<string>> {
+	const rows = await rowsOf(
+		tx,
+		z.object({ id: z.string() }),
+		sql`select id from entry where program_id = ${programId} and seq between ${first} and ${last}`
+	);
+	return new Set(rows.map((r) => r.id));
 }
 
 async function clashes(tx: Db, programId: string, known: readonly Entry[]): Promise<Refusal[]> {

@@ -7,7 +7,7 @@ import type { Db } from '../db/connect';
 import { todayOf } from '../library/keep';
 import { visitFacts } from '../projection/facts';
 import { officeEntries, type OfficeLine } from '../sync/office-lines';
-import { receiveEntries } from '../sync/receive';
+import { receiveOwn } from '../sync/receive';
 
 /** What is done to a lot on its shelf. */
 export type Done =
@@ -53,7 +53,7 @@ export function keepVoucher(
 		const lines = linesFor();
 		if ('why' in lines) return lines;
 		const entries = await officeEntries(tx, who, lines, now_ms);
-		const { refused } = await receiveEntries(tx, who, entries, { now_ms, skew_ms: null });
+		const { refused } = await receiveOwn(tx, who, entries, now_ms);
 		return refused[0] ? { why: `${capitalised(refused[0].why)}.` } : null;
 	});
 }
