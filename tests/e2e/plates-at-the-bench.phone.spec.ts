@@ -127,14 +127,14 @@ test('a bottle is taken in as it came, with no network; one that nobody sent say
 	await form.getByLabel('Came at, °C').fill('14');
 	await form.getByRole('button', { name: 'some has leaked' }).click();
 	await expect(form.getByRole('status')).toContainText('came at 14 °C, over 10 °C; some has leaked');
-	await form.getByRole('button', { name: /^Accept with a doubt/ }).click();
-	await expect(page.getByText(/Bottle HO1-260514-B was taken in with a doubt: came at 14 °C/)).toBeVisible();
+	await form.getByRole('button', { name: /^Accept with a flag/ }).click();
+	await expect(page.getByText(/Bottle HO1-260514-B was taken in with a flag: came at 14 °C/)).toBeVisible();
 	await expect(form).toHaveCount(0);
 	// it can be poured all the same, and the next who looks sees how it came
 	await expect(page.getByRole('form', { name: /^Pour plates of HO1/ })).toBeVisible();
 	await page.getByRole('link', { name: 'Bench' }).click();
 	await find.getByLabel('Label of a bottle that came').fill('HO1-260514-B');
-	await expect(find.getByRole('listitem')).toContainText('accepted, with a doubt');
+	await expect(find.getByRole('listitem')).toContainText('accepted, with a flag');
 	await context.setOffline(false);
 	await expect(page.getByRole('status').filter({ hasText: /not sent|to send/ })).toHaveCount(0);
 });

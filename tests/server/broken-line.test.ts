@@ -27,7 +27,7 @@ const kept = async (visitId: string) =>
 	(await db.select({ path: entry.path }).from(entry).where(eq(entry.visitId, visitId))).map((e) => e.path);
 
 describe('a visit that cannot be worked out, while its lines are on their way to the database', () => {
-	it('takes no other line with it: its own are refused one by one, the others are kept once and worked out', async () => {
+	it('takes no other line with it: its own are refused singly, the others kept once and worked out', async () => {
 		const cardVersionId = await anotherCard();
 		const [broken, whole] = [v7(), v7()];
 		const me = program.members.monitor;

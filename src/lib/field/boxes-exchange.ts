@@ -44,8 +44,8 @@ async function tellAndHear(memberId: string): Promise<void> {
 }
 
 /**
- * What was typed about a box stays until it is heard that the box has left, and of its arrival until that is heard: what
- * is refused need not be typed anew.
+ * What was typed about a box stays until it is heard that the box has left, and of its arrival until that is heard:
+ * what is refused need not be typed anew.
  */
 async function letGoOfTyped(): Promise<void> {
 	const [told, untold] = await Promise.all([

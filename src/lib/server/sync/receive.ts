@@ -309,8 +309,8 @@ async function append(tx: Db, programId: string, once: readonly Entry[], first: 
 		tx,
 		z.object({ lines: writtenNumber }),
 		sql`
-		with put as (insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was, received_at,
-			skew_ms)
+		with put as (insert into entry (program_id, id, seq, visit_id, at, by_member_id, device, path, op, value, was,
+			received_at, skew_ms)
 		select ${programId}, id, ${first} + nth - 1, visit_id, at, by, device, path, op, value, was,
 			${new Date(now_ms).toISOString()}, ${skew_ms}
 		from rows from (json_to_recordset(${JSON.stringify(once)}::json)

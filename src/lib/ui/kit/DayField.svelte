@@ -1,4 +1,7 @@
-<!-- A day as people write it, or chosen from a calendar. A form gets its ISO date; what is no day stays, and is told. -->
+<!--
+A day as people write it, or chosen from a calendar. A form gets its ISO date; what is no day stays, and is told.
+Without scripts the form gets what is typed.
+-->
 <script module lang="ts">
 	export interface Props {
 		label: string;
@@ -14,6 +17,7 @@
 </script>
 
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { readDay } from '$lib/core/library';
 	import { sayDate } from '$lib/core/wording';
 	import PickDay from './PickDay.svelte';
@@ -22,6 +26,10 @@
 	const id = $props.id();
 	const spelt = (day: string) => (day === '' ? '' : sayDate(Date.parse(day), 'UTC'));
 
+	let isReady = $state(false);
+	onMount(() => {
+		isReady = true;
+	});
 	/** What is typed instead of the day that is held; another day that comes from elsewhere goes before it. */
 	let typed = $state<{ text: string; over: string } | null>(null);
 	const text = $derived(typed?.over === value ? typed.text : spelt(value));
@@ -49,6 +57,7 @@
 	<div class="line">
 		<input
 			{id}
+			name={isReady ? undefined : name}
 			class="input"
 			autocomplete="off"
 			required={isRequired}
@@ -68,7 +77,7 @@
 			}}
 		/>
 	</div>
-	{#if name}<input type="hidden" {name} {value} />{/if}
+	{#if name && isReady}<input type="hidden" {name} {value} />{/if}
 	{#if why}<p id="{id}-why" class="why">{why}</p>{/if}
 </div>
 

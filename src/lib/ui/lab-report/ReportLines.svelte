@@ -127,7 +127,7 @@
 	</table>
 </div>
 {#if lines.length > SHOWN}<p class="small">
-		And {lines.length - SHOWN} more rows; refused and doubted ones stand first.
+		And {lines.length - SHOWN} more rows; refused and unlikely ones stand first.
 	</p>{/if}
 
 <style>

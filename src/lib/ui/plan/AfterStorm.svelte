@@ -34,7 +34,7 @@
 	const when = (day: number) => near.get(day) ?? sayPlanDay(day);
 	const said = $derived(
 		weather.rain
-			.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'nothing heard' : `${writeNumber(r.rain_mm)} mm`}`)
+			.map((r) => `${sayPlanDay(r.day)} ${r.rain_mm === null ? 'no data' : `${writeNumber(r.rain_mm)} mm`}`)
 			.join(', ')
 	);
 </script>
@@ -60,7 +60,7 @@
 		</div>
 		<p class="small">
 			{weather.gauge.name}, the last two weeks; the line is what counts as a storm, {writeNumber(weather.least_mm)} mm in
-			a day. Hatched: it said nothing.
+			a day. Hatched: no data.
 		</p>
 	{/if}
 	{#if isTyped && mayPlan}

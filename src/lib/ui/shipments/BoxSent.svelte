@@ -1,4 +1,4 @@
-<!-- A box that has left: until when it ought to be at its lab, and, once the lab has said so, when it came and how warm. -->
+<!-- A box that has left: until when it ought to be at its lab; once the lab has said so, when it came and how warm. -->
 <script module lang="ts">
 	import type { Box, BoxWordWithout } from '$lib/core/custody';
 

@@ -46,7 +46,7 @@ export const bottleFlags = {
 	),
 	'bottle-doubted': doubtKind<{ label: string; reason: string }>(
 		'ask',
-		(e) => `Bottle ${e.label} was taken in with a doubt: ${e.reason}. Its figures are qualified, and say so.`
+		(e) => `Bottle ${e.label} was taken in with a flag: ${e.reason}. Its figures are qualified, and say so.`
 	),
 	'bottle-leaked': doubtKind<{ label: string; isOpen: boolean }>('ask', (e) =>
 		e.isOpen

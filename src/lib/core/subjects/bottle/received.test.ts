@@ -37,13 +37,13 @@ describe('how a bottle came', () => {
 		expect(codes.filter((c) => c.startsWith('bottle-') || c === 'cooler-warm')).toEqual([]);
 	});
 
-	it('that was refused spoils its figure, with the reason; one with a doubt qualifies it', () => {
+	it('that was refused spoils its figure, with the reason; one with a flag is qualified', () => {
 		const refused = see(received({ verdict: 'refused', reason: 'lid off' })).flags.find(
 			(f) => f.code === 'bottle-refused'
 		);
 		expect(refused).toMatchObject({ parameter: 'e-coli', evidence: { reason: 'lid off' } });
 		expect(sentences(received({ verdict: 'flagged', reason: 'no ice left' }))).toContain(
-			'Bottle TE3-B was taken in with a doubt: no ice left. Its figures are qualified, and say so.'
+			'Bottle TE3-B was taken in with a flag: no ice left. Its figures are qualified, and say so.'
 		);
 	});
 

@@ -226,7 +226,7 @@
 			{#if away_m > FAR_m}
 				<b>{away_m} m from where {site?.name} lies.</b> Is this the right bank and the right stream? Look at the landmarks.
 			{:else}
-				<b>{away_m} m from where {site?.name} lies</b>, the phone’s own doubt is {arrival.position.accuracy_m} m.
+				<b>{away_m} m from where {site?.name} lies</b>; the phone knows its place within {arrival.position.accuracy_m} m.
 			{/if}
 			{#if arrival.position.isSimulated}<b>Simulated</b>: this phone gives no position.{/if}
 		</p>
