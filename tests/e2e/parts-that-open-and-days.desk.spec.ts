@@ -57,6 +57,9 @@ test('days are written as people write them; what is none stays, and is told', a
 	await to.fill('30. April 2026');
 	await page.getByRole('button', { name: 'Show', exact: true }).click();
 	await page.waitForURL(/from=2026-04-01&to=2026-04-30/);
+	await from.fill('2 April 2026');
+	await from.press('Enter'); // sent by the key itself, before the field is left
+	await page.waitForURL(/from=2026-04-02&to=2026-04-30/);
 	await page.getByRole('button', { name: 'Calendar: To' }).click();
 	await page.getByRole('button', { name: /29 April 2026/ }).click();
 	await expect(to).toHaveValue('29 Apr 2026');

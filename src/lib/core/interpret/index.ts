@@ -10,7 +10,7 @@ export { sayItem, type Said } from './words/agenda';
 // by when at the lab, and why
 export { sayDeadline } from './words/deadline';
 // a box on its way to a lab
-export { nextJourney, sayJourney } from './words/journey';
+export { nextJourney, sayJourney, whyNotThere } from './words/journey';
 // a place of the sheet in words
 export { sayPlace, sayWritten } from './words/place';
 // a site in a few words

@@ -90,6 +90,7 @@ export function sayValue(value: unknown, timeZone = 'UTC'): string {
 			: value;
 	if (typeof value === 'number') return asWritten(String(value));
 	if (typeof value === 'boolean') return value ? 'yes' : 'no';
+	if (Array.isArray(value)) return value.map((one) => sayValue(one, timeZone)).join(', ') || 'none';
 	const figure = Figure.safeParse(value);
 	if (figure.success) return writeFigure(figure.data);
 	return Object.entries(value)

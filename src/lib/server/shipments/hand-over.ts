@@ -1,5 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import type { PackedBottle } from '../../core/custody';
+import { whyNotThere } from '../../core/interpret';
 import { sayDay, sayTime } from '../../core/wording';
 import type { Db } from '../db/connect';
 import type { Membership } from '../db/queries/members';
@@ -115,8 +116,8 @@ export const arrive = (
 	pass(db, who, id, now_ms, async (tx, box, bottles) => {
 		if (!box.handedOverAt) return { why: 'This box has not left yet.' };
 		if (box.arrivedAt) return { why: 'It has arrived already, as somebody said.' };
-		if (at_ms > now_ms + AHEAD_ms) return { why: 'It has arrived or it has not; this time is still to come.' };
-		if (at_ms < +box.handedOverAt) return { why: 'It left after that.' };
+		const why = whyNotThere(at_ms, +box.handedOverAt, now_ms + AHEAD_ms, who.program.timeZone);
+		if (why !== null) return { why };
 		const at = new Date(at_ms).toISOString();
 		const path = cameTo(box);
 		const read = temperature_C === null ? [] : [temperature_C];

@@ -1,21 +1,13 @@
 <!-- A box that has left: until when it ought to be at its lab; once the lab has said so, when it came and how warm. -->
 <script module lang="ts">
-	import type { Box, BoxWordWithout } from '$lib/core/custody';
+	import type { Props as PackProps } from './PackBox.svelte';
 
-	export interface Props {
-		box: Box;
-		now_ms: number;
-		timeZone: string;
-		/** What is being typed at a place, and typing it. */
-		typed: (place: string) => string;
-		ontype: (place: string, text: string) => void;
-		/** What is done to it, now or at the moment said; says why it cannot be. */
-		ondo: (done: BoxWordWithout<'id' | 'at' | 'box'>, at_ms?: number) => Promise<string | null>;
-	}
+	export type Props = Omit<PackProps, 'waiting' | 'journey'>;
 </script>
 
 <script lang="ts">
 	import { ARRIVAL, hasArrived } from '$lib/core/custody';
+	import { whyNotThere } from '$lib/core/interpret';
 	import { readPlain, writeNumber } from '$lib/core/quantity';
 	import { clock24, counted, instantOnDay, isoDay, sayDay, sayTime } from '$lib/core/wording';
 
@@ -36,12 +28,15 @@
 		event.preventDefault();
 		why = await say();
 	}
+	function notLeft() {
+		ontype(`${box.id} time`, ''); // by whom it is taken stays typed; when it leaves is another moment
+		void ondo({ does: 'take-back' });
+	}
 	async function say(): Promise<string | null> {
 		const at_ms = time === '' && day === today ? now_ms : instantOnDay(day, time, timeZone);
 		if (at_ms === null) return 'Say the time, such as 14:05.';
-		if (at_ms > now_ms) return 'It has arrived or it has not; this time is still to come.';
-		if (box.handedOver_ms !== null && at_ms < box.handedOver_ms)
-			return `It left after that, on ${moment(box.handedOver_ms)}.`;
+		const whyNot = whyNotThere(at_ms, box.handedOver_ms ?? at_ms, now_ms, timeZone);
+		if (whyNot !== null) return whyNot;
 		const temperature_C = temperature.trim() === '' ? null : readPlain(temperature);
 		if (temperature_C === null && temperature.trim() !== '') return 'The temperature is a number, or nothing.';
 		return ondo({ does: 'arrive', temperature_C }, at_ms);
@@ -113,9 +108,7 @@
 			<button class="btn preset-filled-primary-500">It has arrived</button>
 			<p class="small">How long each bottle was held is judged by this time.</p>
 		</form>
-		<button class="btn preset-outlined-surface-500" onclick={() => void ondo({ does: 'take-back' })}
-			>It has not left: strike that</button
-		>
+		<button class="btn preset-outlined-surface-500" onclick={notLeft}>It has not left: strike that</button>
 	{/if}
 </section>
 

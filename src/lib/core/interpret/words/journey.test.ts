@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { JourneyAhead } from '../../custody';
-import { nextJourney, sayJourney } from '..';
+import { nextJourney, sayJourney, whyNotThere } from '..';
 
 const at = (day: number, hour: number) => Date.UTC(2026, 4, day, hour);
 const journey = (more: Partial<JourneyAhead> = {}) =>
@@ -50,4 +50,14 @@ describe('of a box’s ways by the next pick-ups', () => {
 		expect(nextJourney([way(13)], at(13, 11), 'Pacific/Auckland')?.isToday).toBe(false);
 		expect(nextJourney([way(13)], at(13, 13), 'Pacific/Auckland')?.isToday).toBe(true);
 	});
+});
+
+describe('the moment at which a box came to its lab', () => {
+	const [left, now] = [Date.UTC(2026, 4, 14, 10, 10), Date.UTC(2026, 4, 14, 11, 20)];
+	it.each([
+		[left, null],
+		[now, null],
+		[left - 60_000, 'It left after that, on Thu 14 May at 11:10.'],
+		[now + 60_000, 'It has arrived or it has not; this time is still to come.']
+	])('%s: %s', (at, why) => expect(whyNotThere(at, left, now, 'Europe/London')).toBe(why));
 });

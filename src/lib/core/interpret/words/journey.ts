@@ -26,3 +26,10 @@ export function nextJourney(journeys: readonly JourneyAhead[], now_ms: number, t
 	const next = journeys.find((j) => j.pickUp_ms >= now_ms);
 	return next ? { ...next, isToday: isoDay(next.pickUp_ms, timeZone) === isoDay(now_ms, timeZone) } : null;
 }
+
+/** Why a box that left cannot have come to its lab at a moment; null where it can. `latest_ms`: what is still to come. */
+export function whyNotThere(at_ms: number, left_ms: number, latest_ms: number, timeZone: string): string | null {
+	if (at_ms > latest_ms) return 'It has arrived or it has not; this time is still to come.';
+	const left = `${sayDay(left_ms, timeZone)} at ${sayTime(left_ms, timeZone)}`;
+	return at_ms < left_ms ? `It left after that, on ${left}.` : null;
+}

@@ -69,6 +69,8 @@ describe('what is written at a place', () => {
 		['arrival/depth_m', 0.35, '0.35 m'],
 		['arrival/velocity_m_s', 0.25, '0.25 m/s'],
 		['bottles/a/rinses', 3, '3'],
+		['tubes/main/volumes/a/grown', [1, 3], '1, 3'],
+		['tubes/main/volumes/a/grown', [], 'none'],
 		['opening', {}, 'opened'],
 		['arrival/access', 'constructor', 'constructor'],
 		['gaugings/main/flume/rating', { name: 'odd' }, 'name: odd'],
