@@ -6,6 +6,9 @@ import { entry, methodCardVersion, visit } from '../../src/lib/server/db/schema'
 import { log } from '../../src/lib/server/log';
 import { aDevice, anOpening, aProgram, send, type AProgram } from './a-program';
 
+/** More visits than are worked out before the first of them are written. */
+const MORE_THAN_A_BATCH = 260;
+
 const db = database();
 let program: AProgram;
 beforeEach(async () => {
@@ -54,5 +57,30 @@ describe('a visit that cannot be worked out, while its lines are on their way to
 		const [worked] = await db.select().from(visit).where(eq(visit.id, whole));
 		expect(worked?.sheet).toMatchObject({ readings: { 'water-temperature': { main: { value: 11.2 } } } });
 		expect(log.error).toHaveBeenCalledTimes(bad.length);
+	});
+
+	it('nor visits that were written before it was come to', async () => {
+		const cardVersionId = await anotherCard();
+		const me = program.members.monitor;
+		const visits = Array.from({ length: MORE_THAN_A_BATCH }, () => {
+			const id = v7();
+			return { id, write: aDevice(me, id) };
+		});
+		const last = visits.at(-1)!; // they began together: by their ids the last is worked out last
+		const opened = visits.map((v) =>
+			v.write('opening', { ...anOpening(program), ...(v === last && { cardVersionId }) })
+		);
+		expect((await send(me, opened)).refused).toEqual([]);
+		await db.execute(sql`update method_card_version set body = '{}' where id = ${cardVersionId}::uuid`);
+
+		const warm = visits.map((v, i) => v.write('readings/water-temperature/main', { value: i / 100, unit: 'degC' }));
+		const answer = await send(me, warm);
+		expect(answer.refused).toMatchObject([{ id: warm.at(-1)!.id }]);
+		expect(answer.accepted).toHaveLength(visits.length - 1);
+		const results = await db.execute<{ visit_id: string; value: number }>(
+			sql`select visit_id, value from result where program_id = ${program.programId} and parameter = 'water-temperature'
+				order by value`
+		);
+		expect(results.rows).toEqual(visits.slice(0, -1).map(({ id }, i) => ({ visit_id: id, value: i / 100 })));
 	});
 });

@@ -26,10 +26,14 @@ export const instantOf = (reading: ClockReading): number => Date.parse(reading.s
  * more than an hour ahead is left aside: one device whose clock is a year off must not carry the others with it.
  */
 export function tick(last: ClockReading | null, now_ms: number): ClockReading {
-	if (last === null || instantOf(last) < now_ms || instantOf(last) > now_ms + MOST_AHEAD_ms) return reading(now_ms, 0);
+	// instants are compared as text where they can be: to read one takes longer than all else that a line needs
+	const now = isoOf(now_ms);
+	const seen = last?.slice(0, INSTANT_LENGTH) ?? '';
+	if (last === null || seen < now || (seen > now && Date.parse(seen) > now_ms + MOST_AHEAD_ms)) return reading(now, 0);
 	const count = Number.parseInt(last.slice(INSTANT_LENGTH + 1), 16);
-	return count < LAST_COUNT ? reading(instantOf(last), count + 1) : reading(instantOf(last) + 1, 0);
+	return count < LAST_COUNT ? reading(seen, count + 1) : reading(isoOf(Date.parse(seen) + 1), 0);
 }
 
-const reading = (instant_ms: number, count: number): ClockReading =>
-	`${new Date(instant_ms).toISOString()}-${count.toString(16).padStart(4, '0')}`;
+const isoOf = (instant_ms: number): string => new Date(instant_ms).toISOString();
+const reading = (instant: string, count: number): ClockReading =>
+	`${instant}-${count.toString(16).padStart(4, '0')}`;

@@ -69,18 +69,11 @@ export const entryOf = (row: EntryRow): Entry => ({
 	value: row.value,
 	was: row.was
 });
-const rowOf = (entry: Entry, skew_ms: number | null): EntryRow => ({
-	id: entry.id,
-	visit_id: entry.visitId,
-	at: entry.at,
-	by_member_id: entry.by,
-	device: entry.device,
-	path: entry.path,
-	op: entry.op,
-	value: entry.value,
-	was: entry.was,
-	skew_ms
-});
+
+/** A line of the logbook, and how far the clock of its device was ahead when it came; null when it did not say. */
+interface Line extends Entry {
+	skew_ms: number | null;
+}
 
 /** Lines that are written while visits are worked out with them, and how far their device's clock is ahead. */
 export interface Coming {
@@ -124,19 +117,20 @@ export async function visitFacts(
 	// as one document: the driver takes far longer over thousands of rows than a reader of JSON
 	const [there] = await rowsOf(
 		db,
-		z.object({ lines: z.array(EntryRow) }),
+		z.object({ lines: written<Line[]>() }),
 		sql`
 		select coalesce(json_agg(e), '[]') as lines from (
-			select id, visit_id, at, by_member_id, device, path, op, value, was, skew_ms::text from entry
+			select id, visit_id as "visitId", at, by_member_id as by, device, path, op, value, was, skew_ms from entry
 			where program_id = ${programId} and visit_id = ${ids}
 				and id not in (select entry_id from entry_set_aside where program_id = ${programId})
 			order by seq
 		) e`
 	);
 	const { lines } = there!;
-	const known = new Set(lines.map((row) => row.id));
-	const added = coming.entries.filter((entry) => !known.has(entry.id));
-	const entries = [...lines, ...added.map((entry) => rowOf(entry, coming.skew_ms))];
+	const known = new Set(lines.map((line) => line.id));
+	const { skew_ms } = coming;
+	const added = coming.entries.filter((entry) => !known.has(entry.id)).map((entry): Line => ({ ...entry, skew_ms }));
+	const entries = [...lines, ...added];
 	const rounds = [...new Set(visits.flatMap((v) => (v.round_id === null ? [] : [v.round_id])))];
 	const trips = await tripsOf(db, programId, rounds);
 	const elsewhere = await labelsElsewhere(db, programId, visits, entries);
@@ -155,10 +149,10 @@ export async function visitFacts(
 		: [];
 	const instruments = await instrumentFacts(db, programId);
 	const animals = await ownAnimalsOf(db, programId);
-	const byVisit = new Map<string, EntryRow[]>(visits.map((v) => [v.id, []]));
-	for (const entry of entries) byVisit.get(entry.visit_id)?.push(entry);
+	const byVisit = new Map<string, Line[]>(visits.map((v) => [v.id, []]));
+	for (const entry of entries) byVisit.get(entry.visitId)?.push(entry);
 	return visits.map((v) => {
-		const rows = byVisit.get(v.id) ?? [];
+		const ofVisit = byVisit.get(v.id) ?? [];
 		const startedAt = v.started_at;
 		return {
 			id: v.id,
@@ -172,8 +166,8 @@ export async function visitFacts(
 			latitude: v.latitude,
 			wadingDepth_m: v.wading_depth_m,
 			card: cards.get(v.card_version_id)!,
-			entries: rows.map(entryOf),
-			skew_ms: Object.fromEntries(rows.flatMap((r) => (r.skew_ms === null ? [] : [[r.device, r.skew_ms]]))),
+			entries: ofVisit,
+			skew_ms: Object.fromEntries(ofVisit.flatMap((l) => (l.skew_ms === null ? [] : [[l.device, l.skew_ms]]))),
 			instruments: instruments(startedAt),
 			animals,
 			trip: v.round_id === null ? null : (trips.get(v.round_id) ?? null),
@@ -202,7 +196,7 @@ async function labelsElsewhere(
 	db: Db,
 	programId: string,
 	visits: readonly { id: string; site_id: string; started_at: Date }[],
-	entries: readonly EntryRow[]
+	entries: readonly Entry[]
 ): Promise<Map<string, Record<string, string>>> {
 	const labels = entries.filter(
 		(e) => e.op === 'set' && /^bottles\/[^/]+\/label$/.test(e.path) && typeof e.value === 'string'
@@ -228,9 +222,9 @@ async function labelsElsewhere(
 		else byLabel.set(row.label, [row]);
 	}
 	const found = new Map<string, Record<string, string>>();
-	for (const { visit_id, value } of labels) {
-		const other = byLabel.get(String(value))?.find((r) => r.site_id !== siteOf.get(visit_id));
-		if (other) found.set(visit_id, { ...found.get(visit_id), [String(value)]: other.name });
+	for (const { visitId, value } of labels) {
+		const other = byLabel.get(String(value))?.find((r) => r.site_id !== siteOf.get(visitId));
+		if (other) found.set(visitId, { ...found.get(visitId), [String(value)]: other.name });
 	}
 	return found;
 }

@@ -7,7 +7,7 @@ import { type Verdict } from '../../core/subjects/review/branch';
 import { can, type Member, type VisitSubject } from '../access';
 import type { Db } from '../db/connect';
 import { usualBefore, visitFacts } from '../projection/facts';
-import { outcomeOf, type Worked } from '../projection/project';
+import { outcomeOf, type Worked } from '../projection/work-out';
 import { OFFICE } from '../sync/office-lines';
 import { receiveOwn } from '../sync/receive';
 

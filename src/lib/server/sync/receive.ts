@@ -10,7 +10,7 @@ import { rowsOf, written, writtenNumber } from '../db/rows';
 import { program } from '../db/schema';
 import { log } from '../log';
 import { visitFacts } from '../projection/facts';
-import { projectVisits, workedOut, writeWorked } from '../projection/project';
+import { projectVisits, workOut, writeWorked } from '../projection/project';
 import { keepAside } from './late-lines';
 import type { Received, Refusal } from './request';
 import { whyUnsound } from './sound';
@@ -122,10 +122,8 @@ function takeTogether(db: Db, member: Member, entries: readonly Entry[], clock: 
 		const first = await takePlaces(tx, member.programId, once.length);
 		// nearly always all of them are new: their visits are worked out while the database writes them
 		const facts = await visitFacts(tx, member.programId, visitsIn(once), { entries: once, skew_ms: clock.skew_ms });
-		const [{ fresh, clashing, ...taken }, worked] = await Promise.all([
-			append(tx, member.programId, once, first, clock),
-			workedOut(facts, clock.now_ms)
-		]);
+		const worked = workOut(facts, clock.now_ms);
+		const { fresh, clashing, ...taken } = await append(tx, member.programId, once, first, clock);
 		refused.push(...clashing);
 		if (fresh.length === once.length) await writeWorked(tx, member.programId, worked, clock.now_ms);
 		else await projectVisits(tx, member.programId, visitsIn(fresh), clock.now_ms);

@@ -18,9 +18,11 @@ export const bottle = defineSubject({
 	observe({ sheet, card, context }) {
 		const bottles = sheet.bottles ?? {};
 		const steps = stepsOf(card, 'bottle');
+		const { cooler_C } = limitsOf(card);
 		const where = {
 			siteCode: context.site.code,
-			day: sheet.opening && isoDay(Date.parse(sheet.opening.startedAt), context.timeZone ?? 'UTC'),
+			// asked only of labels that name a day: to say one takes as long as all else of a bottle
+			day: () => sheet.opening && isoDay(Date.parse(sheet.opening.startedAt), context.timeZone ?? 'UTC'),
 			elsewhere: context.labelsElsewhere ?? {}
 		};
 		const all = Object.entries(bottles).map(([id, one]) => {
@@ -34,7 +36,7 @@ export const bottle = defineSubject({
 				flags: [
 					...held.flags,
 					...otherwiseKept(id, one, step),
-					...receivedFlags(id, one, limitsOf(card).cooler_C),
+					...receivedFlags(id, one, cooler_C),
 					...labelFlags(id, one, bottles, where),
 					...handlingFlags(id, one, step)
 				]
@@ -43,11 +45,7 @@ export const bottle = defineSubject({
 		return {
 			findings: all.flatMap((b) => b.findings),
 			clocks: all.flatMap((b) => b.clocks),
-			flags: [
-				...all.flatMap((b) => b.flags),
-				...coolerFlags(sheet, limitsOf(card).cooler_C),
-				...pairFlags(sheet, card, context)
-			]
+			flags: [...all.flatMap((b) => b.flags), ...coolerFlags(sheet, cooler_C), ...pairFlags(sheet, card, context)]
 		};
 	}
 });

@@ -59,7 +59,7 @@ export function labelFlags(
 	id: string,
 	{ label, kind }: BottleSheet,
 	bottles: NonNullable<Sheet['bottles']>,
-	where: { siteCode: string | undefined; day: string | undefined; elsewhere: Readonly<Record<string, string>> }
+	where: { siteCode: string | undefined; day: () => string | undefined; elsewhere: Readonly<Record<string, string>> }
 ): Flag[] {
 	if (label === undefined) return [];
 	const wrong = labelMismatch(label, kind, where.day, where.siteCode);
@@ -97,13 +97,14 @@ export function otherPreservative(
 export function labelMismatch(
 	label: string,
 	kind: BottleSheet['kind'],
-	day: string | undefined,
+	dayHere: () => string | undefined,
 	siteCode: string | undefined
 ): LabelMismatch | null {
 	const read = readLabelCode(label);
 	if (!read) return null;
 	if (siteCode !== undefined && read.site !== siteCode.toUpperCase())
 		return { of: 'site', labelled: read.site, here: siteCode };
+	const day = dayHere();
 	if (day !== undefined && read.date !== day) return { of: 'day', labelled: read.date, here: day };
 	return kind !== undefined && read.kind !== kind ? { of: 'kind', labelled: read.kind, here: kind } : null;
 }
