@@ -1,10 +1,11 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
+import { fieldAppFiles } from './scripts/field-app-files.ts';
 import { zodWithoutJsonSchema } from './scripts/zod-without-json-schema.ts';
 
 export default defineConfig({
-	plugins: [tailwindcss(), sveltekit(), zodWithoutJsonSchema()],
+	plugins: [tailwindcss(), sveltekit(), zodWithoutJsonSchema(), fieldAppFiles()],
 	// the package's own build for browsers that know `async`: all that the application runs on do, and it is smaller
 	resolve: { alias: [{ find: /^dexie$/, replacement: 'dexie/dist/modern/dexie.min.mjs' }] },
 	test: {

@@ -1,19 +1,25 @@
 /// <reference types="@sveltejs/kit" />
 /// <reference lib="webworker" />
-import { build, files, prerendered, version } from '$service-worker';
+import { files, prerendered, version } from '$service-worker';
 import { TAKE_OVER } from './lib/field/take-over';
 
 /*
  * Makes the field app start with no network: its shell and every script, style and font it may load are put by when the
- * worker is installed. Data are not its business: they are in the phone's own store.
+ * worker is installed, and nothing of the office, which needs the network. Data are not its business: they are in the
+ * phone's own store.
  */
 const worker = self as unknown as ServiceWorkerGlobalScope;
 const CACHE = `keen-riffle-${version}`;
 const SHELL = '/sample';
 /** Addresses that the one shell boots. */
 const FIELD = ['/sample', '/pack', '/bench'];
-// fonts' other alphabets and italics come from the network when a page asks for them
-const assets = [...build, ...files, ...prerendered].filter((path) => !/(latin-ext|italic).*\.woff2$/.test(path));
+/** What never changes under its name. */
+const BUILT = '/_app/immutable/';
+/** The built files that the field app can ask for: `scripts/field-app-files.ts` writes the list. */
+const FIELD_FILES = '/_app/field-app.json';
+/** Fonts' other alphabets and italics come from the network when a page asks for them. */
+const RARE = /(latin-ext|italic).*\.woff2$/;
+const asIs = [...files, ...prerendered];
 
 /** The static routing of service workers, which the type library does not know yet. */
 interface StaticRoutes extends ExtendableEvent {
@@ -26,13 +32,11 @@ worker.addEventListener('install', (event) => {
 	// a browser that can takes what never changes straight from the cache, without waking this worker
 	if ('addRoutes' in event)
 		void (event as StaticRoutes).addRoutes({
-			condition: { urlPattern: { pathname: '/_app/immutable/*' } },
+			condition: { urlPattern: { pathname: `${BUILT}*` } },
 			source: { cacheName: CACHE }
 		});
 	event.waitUntil(
-		caches
-			.open(CACHE)
-			.then((cache) => cache.addAll(assets))
+		putBy()
 			// where an older version is at work, it goes on until a page says that the moment is good
 			.then(() => (worker.registration.active ? undefined : worker.skipWaiting()))
 	);
@@ -60,13 +64,21 @@ worker.addEventListener('fetch', (event) => {
 	if (event.request.method !== 'GET' || url.origin !== location.origin) return;
 	const isField = FIELD.some((part) => url.pathname === part || url.pathname.startsWith(`${part}/`));
 	if (event.request.mode === 'navigate' && isField) event.respondWith(fromCache(SHELL, event.request));
-	else if (assets.includes(url.pathname)) event.respondWith(fromCache(url.pathname, event.request));
+	else if (url.pathname.startsWith(BUILT) || asIs.includes(url.pathname))
+		event.respondWith(fromCache(url.pathname, event.request));
 	// the office needs the network: without one, what is on this device is opened, and says so
 	else if (event.request.mode === 'navigate')
 		event.respondWith(
 			fetch(event.request).catch(() => Response.redirect(`${SHELL}?wanted=${encodeURIComponent(url.pathname)}`))
 		);
 });
+
+/** All or nothing: without one of its files the field app would stop where it is wanted. */
+async function putBy(): Promise<void> {
+	const answer = await fetch(FIELD_FILES, { cache: 'no-cache' });
+	const built = ((await answer.json()) as string[]).filter((file) => !RARE.test(file)).map((file) => `/${file}`);
+	await (await kept).addAll([...asIs, ...built]);
+}
 
 async function fromCache(path: string, request: Request): Promise<Response> {
 	return (await (await kept).match(path)) ?? fetch(request);

@@ -48,6 +48,11 @@ test('arrival and conditions are said in taps', async ({ page }) => {
 });
 
 test('a bottle is told by its label, a wrong one is noticed, acid and ice have their times', async ({ page }) => {
+	// that there is no camera is known late
+	await page.addInitScript(() => {
+		navigator.mediaDevices.getUserMedia = () =>
+			new Promise((_, refuse) => Object.assign(window, { sayNoCamera: () => refuse(new Error('none')) }));
+	});
 	const step = await fullVisit(page, 'Hobbin 1');
 	await step('nutrient-bottle');
 	const photoOf = async (text: string) => ({
@@ -64,6 +69,8 @@ test('a bottle is told by its label, a wrong one is noticed, acid and ice have t
 	);
 	await tap(page, 'Scan the label');
 	await page.getByLabel('Photo of the label').setInputFiles(await photoOf('nothing of ours'));
+	await expect(page.getByText('which is no label of a bottle')).toBeVisible();
+	await page.evaluate(() => (window as unknown as { sayNoCamera: () => void }).sayNoCamera());
 	await expect(page.getByText('which is no label of a bottle')).toBeVisible();
 	await page.getByLabel('Photo of the label').setInputFiles(await photoOf('HO1-260514-N'));
 	await expect(page.getByLabel('Code on the label')).toHaveValue('HO1-260514-N');

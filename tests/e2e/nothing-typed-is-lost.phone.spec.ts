@@ -1,9 +1,30 @@
 import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readFileSync } from 'node:fs';
-import { chromium, expect, test, type BrowserContext } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
 import { goOn, keep, OwnServer, packField, read, signedIn } from './application';
+
+/** What each page of the application begins with, where it is put by on the phone. */
+const pagesPutBy = (page: Page) =>
+	page.evaluate(async () => {
+		const stores = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
+		const requests = (await Promise.all(stores.map((store) => store.keys()))).flat();
+		return requests
+			.map(({ url }) => new URL(url).pathname)
+			.filter((path) => path.includes('/nodes/'))
+			.sort();
+	});
+
+/** The same of the field app: some of all the pages there are. */
+async function pagesOfField(page: Page): Promise<string[]> {
+	const files = (await (await page.request.get('/_app/field-app.json')).json()) as string[];
+	const pages = files.filter((file) => file.includes('/nodes/')).map((file) => `/${file}`);
+	const all = readdirSync('build/client/_app/immutable/nodes').filter((file) => file.endsWith('.js'));
+	expect(pages.length).toBeGreaterThan(5);
+	expect(pages.length).toBeLessThan(all.length / 2);
+	return pages.sort();
+}
 
 test('a phone that was off starts with no server at all and still has everything', async ({
 	launchOptions,
@@ -20,6 +41,7 @@ test('a phone that was off starts with no server at all and still has everything
 	await phone.addCookies(cookies);
 	let page = await phone.newPage();
 	await packField(page);
+	expect(await pagesPutBy(page)).toEqual(await pagesOfField(page));
 	await page.getByText('Another site').click();
 	await page.getByRole('button', { name: 'Start at Hobbin 1' }).click();
 	await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();

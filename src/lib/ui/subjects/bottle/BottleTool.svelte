@@ -83,7 +83,7 @@
 	const at = (field: string) => `bottles/${bottleId}/${field}`;
 	let typedLabels = $state<Record<string, string>>({});
 	const label = $derived(typedLabels[role] ?? bottle?.label ?? labelCode(siteCode, date, kind, role));
-	const mismatch = $derived(labelMismatch(label.trim(), kind, date, siteCode));
+	const mismatch = $derived(labelMismatch(label.trim(), kind, () => date, siteCode));
 	const wrongLabel = $derived(mismatch && sayMismatch(mismatch));
 	const isTaken = $derived(
 		Object.entries(bottles ?? {}).some(

@@ -30,7 +30,8 @@
 			}, TRY_EVERY_ms);
 			return () => clearInterval(timer);
 		},
-		onnone: () => (said = 'No camera here. Take a photo of the label, or type its code.')
+		// that there is none may be known only after a photo was read; what that said stays
+		onnone: () => (said ||= 'No camera here. Take a photo of the label, or type its code.')
 	});
 
 	async function fromFile(input: HTMLInputElement) {
