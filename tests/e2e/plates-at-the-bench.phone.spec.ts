@@ -135,6 +135,15 @@ test('a bottle is taken in as it came, with no network; one that nobody sent say
 	await page.getByRole('link', { name: 'Bench' }).click();
 	await find.getByLabel('Label of a bottle that came').fill('HO1-260514-B');
 	await expect(find.getByRole('listitem')).toContainText('accepted, with a flag');
+	// of two bottles the second stays in sight when the first is taken in
+	await find.getByLabel('Label of a bottle that came').fill('EB1-2605');
+	await find.getByRole('listitem').filter({ hasText: 'EB1-2605-B' }).getByRole('link', { name: /^Open/ }).click();
+	await page.getByText('Take in 2 bottles').click();
+	const first = page.getByRole('form', { name: /^Take in EB1-2605-B/ });
+	await first.getByLabel('Came at, °C').fill('4');
+	await first.getByRole('button', { name: /^Accept EB1/ }).click();
+	await expect(first).toHaveCount(0);
+	await expect(page.getByRole('form', { name: /^Take in EB1-2605-N/ })).toBeVisible();
 	await context.setOffline(false);
 	await expect(page.getByRole('status').filter({ hasText: /not sent|to send/ })).toHaveCount(0);
 });

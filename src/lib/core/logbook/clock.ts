@@ -35,5 +35,4 @@ export function tick(last: ClockReading | null, now_ms: number): ClockReading {
 }
 
 const isoOf = (instant_ms: number): string => new Date(instant_ms).toISOString();
-const reading = (instant: string, count: number): ClockReading =>
-	`${instant}-${count.toString(16).padStart(4, '0')}`;
+const reading = (instant: string, count: number): ClockReading => `${instant}-${count.toString(16).padStart(4, '0')}`;

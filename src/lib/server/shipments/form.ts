@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { packing } from '../../core/custody';
 import { SheetId, temperature_C } from '../../core/leaf';
+import { readPlain } from '../../core/quantity';
 import { minuteOfClock } from '../../core/wording';
 import { dayOfDate, instantAt } from '../plan/local-day';
 import type { Place } from './shipments';
@@ -52,7 +53,7 @@ export const Arrived = z.object({
 	temperature_C: z
 		.string()
 		.trim()
-		.regex(/^([+-]?\d+([.,]\d*)?)?$/, 'The temperature is a number, or nothing.')
-		.transform((text) => (text === '' ? null : Number(text.replace(',', '.'))))
+		.refine((text) => text === '' || readPlain(text) !== null, 'The temperature is a number, or nothing.')
+		.transform((text) => (text === '' ? null : readPlain(text)))
 		.pipe(temperature_C.nullable())
 });

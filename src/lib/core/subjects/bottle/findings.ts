@@ -21,7 +21,7 @@ export const bottle = defineSubject({
 		const { cooler_C } = limitsOf(card);
 		const where = {
 			siteCode: context.site.code,
-			// asked only of labels that name a day: to say one takes as long as all else of a bottle
+			// asked only where a label names a day: to write one takes long
 			day: () => sheet.opening && isoDay(Date.parse(sheet.opening.startedAt), context.timeZone ?? 'UTC'),
 			elsewhere: context.labelsElsewhere ?? {}
 		};

@@ -52,8 +52,9 @@
 	const sheet = $derived(log.folded.sheet);
 	const limits = $derived(log.card ? limitsOf(log.card) : null);
 	const plates = $derived(Object.entries(sheet.plates ?? {}));
-	/** Open where there is nothing else to do, and as the hand leaves it. */
-	let isTakingIn = $derived(bottlesToPour(sheet).length === 0 && plates.length === 0);
+	const isNothingElse = $derived(bottlesToPour(sheet).length === 0 && plates.length === 0);
+	/** Open where there is nothing else to do; from then on as the hand left it, whatever comes to the visit meanwhile. */
+	let leftOpen = $state<boolean>();
 	const growing = $derived(limits ? plates.filter(([, p]) => onShelf(p, limits, app.now_ms) !== null) : []);
 	const standing = $derived(
 		growing.map(([name]) => ({ visit: { id: params.visit, sheet, lines: log.folded.lines }, name }))
@@ -117,7 +118,7 @@
 		/>{/if}
 	{#if log.entries && log.drafts && log.card && limits && app.packed && log.outcome}
 		{#if bottlesToReceive(sheet).length}
-			<details bind:open={isTakingIn}>
+			<details bind:open={() => leftOpen ?? isNothingElse, (isOpen) => (leftOpen = isOpen)}>
 				<summary>Take in {counted(bottlesToReceive(sheet).length, 'bottle')}: how they came</summary>
 				<div class="came">
 					{#each bottlesToReceive(sheet) as bottle (bottle)}
