@@ -141,9 +141,11 @@ test('a bottle is taken in as it came, with no network; one that nobody sent say
 	await page.getByText('Take in 2 bottles').click();
 	const first = page.getByRole('form', { name: /^Take in EB1-2605-B/ });
 	await first.getByLabel('Came at, °C').fill('4');
+	const giver = await first.getByLabel('From whom').inputValue();
 	await first.getByRole('button', { name: /^Accept EB1/ }).click();
 	await expect(first).toHaveCount(0);
-	await expect(page.getByRole('form', { name: /^Take in EB1-2605-N/ })).toBeVisible();
+	// and comes from the same hands
+	await expect(page.getByRole('form', { name: /^Take in EB1-2605-N/ }).getByLabel('From whom')).toHaveValue(giver);
 	await context.setOffline(false);
 	await expect(page.getByRole('status').filter({ hasText: /not sent|to send/ })).toHaveCount(0);
 });

@@ -2,6 +2,7 @@
 	import { v7 } from 'uuid';
 	import { limitsOf } from '$lib/core/method';
 	import { hasRainedMuch } from '$lib/core/observations';
+	import { giverOf } from '$lib/core/subjects/bottle/giver';
 	import { bottlesToPour, bottlesToReceive, isAllRead, onShelf } from '$lib/core/subjects/plates/shelf';
 	import { stepsOf } from '$lib/core/subjects/steps';
 	import { fixedBottles } from '$lib/core/subjects/titration/fixed';
@@ -62,12 +63,6 @@
 	const thermometer = $derived(
 		app.packed?.satchel.program.isDemo ? simulatedThermometer(() => writer.exactly_ms()) : null
 	);
-	/** Whoever had the bottles last: as custody says, else the crew. */
-	const lastHolder = $derived(
-		Object.values(sheet.custody ?? {})
-			.toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
-			.findLast((c) => c.to !== undefined)?.to ?? Object.keys(sheet.arrival?.crew ?? {}).join(', ')
-	);
 	const memberId = $derived(app.packed?.satchel.member.id ?? '');
 	const camera = $derived<Camera>({
 		memberId,
@@ -127,7 +122,7 @@
 							bottle={sheet.bottles![bottle]!}
 							card={log.card}
 							trip={log.around.trip}
-							from={lastHolder}
+							from={giverOf(sheet, app.packed.satchel.member.name)}
 							to={app.packed.satchel.member.name}
 							{writer}
 						/>
