@@ -218,6 +218,8 @@ test('the papers of a round are in one menu, reached by keys', async ({ browser 
 	await expect(page.getByRole('menu')).toBeHidden();
 	await expect(menu).toBeFocused();
 	await page.getByRole('button', { name: 'Take on a map' }).press('Enter');
+	await expect(page.getByRole('menu')).toBeFocused();
+	await expect(page.getByRole('menuitem').first()).toHaveAttribute('data-highlighted');
 	const file = page.waitForEvent('download');
 	await page.keyboard.press('Enter'); // the first is the one that is pointed at
 	expect((await file).suggestedFilename()).toMatch(/\.gpx$/);
