@@ -22,12 +22,12 @@ export async function readyMachine({ also = [], production = false } = {}) {
 }
 
 /** The database: the one of DATABASE_URL, or the private one of the data folder. */
-export async function readyDatabase({ folderName, database, quiet, fresh } = {}) {
+export async function readyDatabase({ folderName, database, like, quiet, fresh } = {}) {
 	const folder = await dataFolder(project, folderName);
 	if (process.env.DATABASE_URL) return { folder, url: process.env.DATABASE_URL, release: async () => undefined };
 	const letGo = takeFolder(folder);
 	try {
-		const cluster = await startCluster(folder, { database, quiet, fresh });
+		const cluster = await startCluster(folder, { database, like, quiet, fresh });
 		return {
 			folder,
 			url: cluster.url,

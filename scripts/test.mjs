@@ -19,6 +19,7 @@ import { productionStarts } from './production-starts.mjs';
 import { run } from './run.mjs';
 import { endOn, say, step, stepBeside } from './say.mjs';
 
+delete process.env.DATABASE_URL; // tests never write where somebody works
 const NOW = '2026-05-14T11:20:00Z'; // the clock of the tests
 const only = process.argv.slice(2);
 const wanted = (part) => only.length === 0 || only.includes(part);
@@ -118,10 +119,12 @@ try {
 		const env = { ...serverEnvironment({ ...database, port }), KEEN_RIFFLE_NOW: NOW, KEEN_RIFFLE_LOG: 'error' };
 		const browserEnv = async () => {
 			await checkThat('A production install starts', () => productionStarts(project), stepBeside);
-			const { url } = await readyDatabase({ folderName, database: `browser_${run_}`, quiet: true });
-			const withDemo = { ...env, DATABASE_URL: url };
-			await stepBeside('Demo for the browser', () => prepareDatabase(withDemo, ['--demo']));
-			return withDemo;
+			// what a test does to the whole program, it does to a copy of its own
+			const demo = await readyDatabase({ folderName, database: `demo_${run_}`, quiet: true });
+			const withDemo = (url) => ({ ...env, DATABASE_URL: url, DEMO_DATABASE_URL: demo.url });
+			await stepBeside('Demo for the browser', () => prepareDatabase(withDemo(demo.url), ['--demo']));
+			const copy = { database: `browser_${run_}`, like: `demo_${run_}` };
+			return withDemo((await readyDatabase({ folderName, ...copy, quiet: true })).url);
 		};
 		const [, inBrowser] = await together(
 			wanted('server') && vitest('Server, on a database of its own', 'server', env),

@@ -9,6 +9,18 @@ try {
 	// no storage, or nothing that can be read there: paper, and an empty page
 }
 
+// What is chosen while the application is still on its way: it would begin with what the page came with, and what a
+// hand has chosen since would be gone (ui/kit/chosen-early.ts gives it back).
+const chosen = new Map();
+const remember = ({ target }) => chosen.set(target, target.type === 'checkbox' ? target.checked : target.value);
+addEventListener('change', remember, true);
+window.chosenEarly = {
+	take() {
+		removeEventListener('change', remember, true);
+		return chosen;
+	}
+};
+
 /**
  * The list of visits as it was last seen, with its links: a wet hand can tap at once. The application takes it away when it knows the
  * same and more (field/last-seen.ts keeps it).

@@ -1,5 +1,3 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer, type AddressInfo } from 'node:net';
 import { expect, test } from '@playwright/test';
 import { hashPassword } from 'better-auth/crypto';
 import pg from 'pg';
@@ -9,6 +7,7 @@ import { streamVisit } from '../../src/lib/core/method';
 import type { Satchel } from '../../src/lib/core/satchel';
 import { seeded } from '../../src/lib/core/statistics';
 import { migrateDatabase } from '../../src/lib/server/db/connect';
+import { OwnServer } from './own-server';
 
 /*
  * Several phones write while connections are cut, answers are lost, the same lines are sent twice at once, the
@@ -22,65 +21,6 @@ const KILLS = 4;
 const chance = seeded(20_261);
 const maybe = (share: number) => chance.uniform() < share;
 
-class Application {
-	#child: ChildProcess | null = null;
-	#up: Promise<void> = Promise.resolve();
-	constructor(
-		readonly url: string,
-		readonly port: number,
-		readonly databaseUrl: string
-	) {}
-
-	start(): Promise<void> {
-		const env = {
-			...process.env,
-			DATABASE_URL: this.databaseUrl,
-			PGAPPNAME: 'campaign',
-			PORT: String(this.port),
-			HOST: '127.0.0.1',
-			ORIGIN: this.url,
-			NODE_ENV: 'production'
-		};
-		const child = spawn(process.execPath, ['build'], { env, stdio: 'ignore' });
-		this.#child = child;
-		this.#up = this.#answers();
-		return this.#up;
-	}
-
-	async #answers(): Promise<void> {
-		await expect
-			.poll(
-				() =>
-					fetch(`${this.url}/healthz`).then(
-						(r) => r.status,
-						() => 0
-					),
-				{ timeout: 30_000, intervals: [50] }
-			)
-			.toBe(200);
-	}
-
-	/** Ends it in the middle of whatever it does, and starts another. */
-	async kill(): Promise<void> {
-		const child = this.#child!;
-		const gone = new Promise((done) => child.once('exit', done));
-		child.kill('SIGKILL');
-		await gone;
-		await this.start();
-	}
-
-	stop = () => this.#child?.kill('SIGKILL');
-}
-
-const freePort = () =>
-	new Promise<number>((resolve) => {
-		const server = createServer();
-		server.listen(0, '127.0.0.1', () => {
-			const { port } = server.address() as AddressInfo;
-			server.close(() => resolve(port));
-		});
-	});
-
 interface Device {
 	cookie: string;
 	by: string;
@@ -93,12 +33,14 @@ interface Device {
 
 test('nothing is lost and nothing doubled, whatever breaks', async () => {
 	test.setTimeout(180_000);
-	const [port, databaseUrl] = [await freePort(), await aDatabase()];
-	const application = new Application(`http://127.0.0.1:${port}`, port, databaseUrl);
-	const pool = new pg.Pool({ connectionString: databaseUrl, max: 2 });
+	let signIns: string[] = [];
+	const application = await OwnServer.startOn(
+		'nothing at all',
+		async (url) => void (signIns = await aProgramWithPasswords(url)),
+		{ PGAPPNAME: 'campaign' }
+	);
+	const pool = new pg.Pool({ connectionString: application.env['DATABASE_URL']!, max: 2 });
 	try {
-		const signIns = await aProgramWithPasswords(databaseUrl);
-		await application.start();
 		const devices: Device[] = [];
 		for (let i = 0; i < DEVICES; i++) devices.push(await aPhone(application.url, signIns[i % signIns.length]!));
 		let turns = 0;
@@ -112,6 +54,7 @@ test('nothing is lost and nothing doubled, whatever breaks', async () => {
 			if (kills < KILLS && turns % 4 === 0) {
 				kills++;
 				await application.kill();
+				await application.start();
 			} else if (turns % 5 === 0)
 				await pool.query(
 					`select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database()
@@ -133,32 +76,12 @@ test('nothing is lost and nothing doubled, whatever breaks', async () => {
 		);
 		expect(rows[0]!.twice).toBe('0');
 	} finally {
-		application.stop();
 		await pool.end();
-		await dropDatabase(databaseUrl);
+		await application.end();
 	}
 });
 
 const PASSWORD = 'heron under wet bridge';
-const admin = () => new pg.Client({ connectionString: process.env['DATABASE_URL']! });
-
-/** A database of its own: what breaks here breaks for nobody else. */
-async function aDatabase(): Promise<string> {
-	const name = `campaign_${Date.now().toString(36)}`;
-	const client = admin();
-	await client.connect();
-	await client.query(`create database ${name}`);
-	await client.end();
-	return Object.assign(new URL(process.env['DATABASE_URL']!), { pathname: `/${name}` }).href;
-}
-
-async function dropDatabase(url: string): Promise<void> {
-	const client = admin();
-	await client.connect();
-	await client.query(`drop database if exists ${new URL(url).pathname.slice(1)} with (force)`);
-	await client.end();
-}
-
 /** A small program in it, and the e-mails of three people who can sign in. */
 async function aProgramWithPasswords(databaseUrl: string): Promise<string[]> {
 	const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });

@@ -14,6 +14,18 @@ export async function startAt(page: Page, site: string, card = 'Full visit, vers
 	return page.url().replace(/\/[^/]+$/, '');
 }
 
+/** Goes to another step as a link of the page does, which is loaded no second time. */
+export async function goToStep(page: Page, base: string, step: string): Promise<void> {
+	await page.evaluate((href) => {
+		const link = document.createElement('a');
+		link.href = href;
+		document.body.append(link);
+		link.click();
+		link.remove();
+	}, `${base}/${step}`);
+	await page.locator(`.tool[data-step="${step}"]`).waitFor();
+}
+
 /**
  * Starts a visit with the card that asks for everything, and stays without a network. Goes to the step that is asked
  * for.
@@ -22,10 +34,7 @@ export async function fullVisit(page: Page, site: string): Promise<(step: string
 	await packField(page);
 	await page.context().setOffline(true);
 	const base = await startAt(page, site);
-	return async (step) => {
-		await page.goto(`${base}/${step}`);
-		await page.locator('.tool').waitFor();
-	};
+	return (step) => goToStep(page, base, step);
 }
 
 export const tap = (page: Page, name: string | RegExp, exact = true) =>

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { goToStep } from './a-visit';
 import { packField, signedIn } from './application';
 import { brokenOn } from './axe';
 
@@ -19,6 +20,8 @@ test('what is broken is seen', async ({ page }) => {
 	expect((await brokenOn(page)).map((broken) => broken.split(':')[0])).toEqual(['color-contrast', 'image-alt']);
 	expect((await brokenOn(page, ['color-contrast'])).map((broken) => broken.split(':')[0])).toEqual(['color-contrast']);
 });
+
+const baseOf = (page: Page) => page.url().replace(/\/[^/]+$/, '');
 
 /** In halves, which go beside each other. */
 const officeScreens = [
@@ -115,8 +118,7 @@ for (const size of sizes)
 			.click();
 		await page.locator('.tool').waitFor();
 		for (const step of steps) {
-			await page.goto(page.url().replace(/[^/]+$/, step));
-			await page.locator('.tool').waitFor();
+			await goToStep(page, baseOf(page), step);
 			await page.evaluate(() => scrollTo(0, document.body.scrollHeight)); // nothing half under the clock at the foot
 			await check(page, step);
 		}
@@ -133,8 +135,7 @@ for (const size of sizes)
 		await page.getByRole('button', { name: 'Start at Ebbin 2' }).last().click();
 		await page.getByRole('heading', { name: 'Arrive and decide' }).waitFor();
 		for (const step of more) {
-			await page.goto(page.url().replace(/[^/]+$/, step));
-			await page.locator('.tool').waitFor();
+			await goToStep(page, baseOf(page), step);
 			await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
 			await check(page, step);
 		}

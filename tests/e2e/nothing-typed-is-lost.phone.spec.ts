@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readdirSync, readFileSync } from 'node:fs';
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { goOn, keep, OwnServer, packField, read, signedIn } from './application';
+import { goOn, keep, packField, read, signedIn } from './application';
+import { OwnServer } from './own-server';
 
 /** What each page of the application begins with, where it is put by on the phone. */
 const pagesPutBy = (page: Page) =>

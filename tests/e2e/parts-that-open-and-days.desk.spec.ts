@@ -31,6 +31,25 @@ test('without scripts it stands open', async ({ browser }) => {
 	await context.close();
 });
 
+test('what is chosen while the application is still on its way stays chosen', async ({ page }) => {
+	let letCome = () => {};
+	const mayCome = new Promise<void>((come) => (letCome = come));
+	await page.route('**/_app/immutable/**/*.js', async (route) => {
+		await mayCome;
+		await route.continue();
+	});
+	await page.goto('/library/sites/new', { waitUntil: 'commit' });
+	const permission = page.getByLabel('Landowner’s permission');
+	await permission.selectOption('asked');
+	const bridge = page.getByRole('group', { name: 'Ways to sample' }).getByLabel('bridge', { exact: true });
+	await bridge.check();
+	letCome();
+	await page.getByRole('button', { name: /Keys/ }).waitFor(); // it is there
+	await expect(permission).toHaveValue('asked');
+	await expect(bridge).toBeChecked();
+	await expect(page.locator('input[type=hidden][name=ways]')).toHaveValue('bridge');
+});
+
 test('the limits of a card stand folded, and open where one contradicts itself', async ({ page }) => {
 	await page.goto('/library/cards/stream-visit');
 	const limits = page.getByRole('heading', { name: 'Limits' }).getByRole('button');

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { keep, OwnServer, packField, signedIn } from './application';
+import { keep, packField, signedIn } from './application';
+import { OwnServer } from './own-server';
 
 /* A program that begins with nothing, set up in the interface alone, until its season can be planned. */
 
@@ -22,7 +23,7 @@ test.beforeAll(async ({ browser }) => {
 });
 test.afterAll(async () => {
 	await page.context().close();
-	await server.kill();
+	await server.end();
 });
 
 /** Fills the fields of one thing by their labels and keeps it; from its shelf. */

@@ -171,7 +171,7 @@
 				{#await loaded then made}
 					{#if made}
 						{#key made}
-							<div class="tool"><made.Tool step={made.step} screen={made.screen} /></div>
+							<div class="tool" data-step={made.step.id}><made.Tool step={made.step} screen={made.screen} /></div>
 						{/key}
 					{/if}
 				{/await}

@@ -1,5 +1,9 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { pairOf } from './application';
+import { testOnOwnDemo as test } from './own-server';
+
+// it uses up the sign-ins that are allowed in a minute
+test.use({ storageState: undefined });
 
 test('a wrong password is told kindly; too many tries have to wait', async ({ page }) => {
 	await page.goto('/sign-in');

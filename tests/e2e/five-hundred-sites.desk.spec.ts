@@ -1,23 +1,32 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import pg from 'pg';
 import { growProgram } from '../many-sites';
-import { signedIn } from './application';
 import { brokenOn } from './axe';
+import { OwnServer } from './own-server';
 
 test.describe.configure({ mode: 'serial' });
 
-/* A program of 500 sites and 60 people stays usable. It comes last: the demo is never small again after it. */
+/* A program of 500 sites and 60 people stays usable. */
 
-test.use({ storageState: signedIn('coordinator') });
+let server: OwnServer;
+let page: Page;
 
-test.beforeAll(async () => {
-	const pool = new pg.Pool({ connectionString: process.env['DATABASE_URL']!, max: 1 });
-	const size = { sites: 500, people: 60, visitsASite: 3, isPlanned: true };
-	await growProgram(pool, size, process.env['KEEN_RIFFLE_NOW'] ?? new Date().toISOString());
-	await pool.end();
+test.beforeAll(async ({ browser }) => {
+	server = await OwnServer.startOn('the demo', async (databaseUrl) => {
+		const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
+		const size = { sites: 500, people: 60, visitsASite: 3, isPlanned: true };
+		await growProgram(pool, size, process.env['KEEN_RIFFLE_NOW'] ?? new Date().toISOString());
+		await pool.end();
+	});
+	const storageState = await server.signedIn('coordinator');
+	page = await (await browser.newContext({ baseURL: server.url, storageState })).newPage();
+});
+test.afterAll(async () => {
+	await page.context().close();
+	await server.end();
 });
 
-test('today draws what asks first and says how many there are', async ({ page }) => {
+test('today draws what asks first and says how many there are', async () => {
 	await page.goto('/today');
 	await expect(page.getByText(/Drawn are the \d+ of 510 sites that ask for something first/)).toBeVisible();
 	const beads = page.getByRole('group', { name: 'The streams and their sites' }).getByRole('link');
@@ -36,7 +45,7 @@ test('today draws what asks first and says how many there are', async ({ page })
 	expect(overlaps).toEqual([]);
 });
 
-test('the board scrolls in a frame of its own, is one stop of the tab key, and goes by arrows', async ({ page }) => {
+test('the board scrolls in a frame of its own, is one stop of the tab key, and goes by arrows', async () => {
 	await page.goto('/plan');
 	const board = page.getByRole('group', { name: /Season board/ });
 	await board.waitFor();
@@ -63,7 +72,7 @@ test('the board scrolls in a frame of its own, is one stop of the tab key, and g
 });
 
 for (const path of ['/sites', '/library/sites', '/visits', '/find?q=Many%20321', '/library/people'])
-	test(`${path} is whole and passes axe`, async ({ page }) => {
+	test(`${path} is whole and passes axe`, async () => {
 		await page.goto(path);
 		await page.locator('main').first().waitFor();
 		expect(await brokenOn(page)).toEqual([]);

@@ -1,13 +1,10 @@
 import { execFileSync } from 'node:child_process';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { measure, startAt } from './a-visit';
-import { packField, read as figureAt, signedIn } from './application';
+import { packField, read as figureAt } from './application';
+import { testOnOwnDemo as test } from './own-server';
 
-test.use({ storageState: signedIn('coordinator') });
-// both set how the one program is read, and set it back
-test.describe.configure({ mode: 'serial' });
-
-const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, storageState: signedIn('monitor') };
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 
 /** Says how the program's people read what is shown. */
 const set = async (page: Page, settings: Record<string, string>) => {
@@ -42,7 +39,8 @@ const visitsOn = (page: Page, most: number): Promise<string[]> =>
 
 test('a program that writes a comma finds one everywhere; a point may still be typed, and files have one', async ({
 	page,
-	browser
+	browser,
+	own
 }) => {
 	await set(page, { Numbers: '11,2' });
 	await page.goto('/visits');
@@ -68,7 +66,7 @@ test('a program that writes a comma finds one everywhere; a point may still be t
 	const paper = await (await page.request.get(`${round}/paper.pdf?what=round`)).body();
 	expect(execFileSync('pdftotext', ['-', '-'], { input: paper }).toString()).toMatch(/over 0,6 m²\/s/);
 
-	const hand = await (await browser.newContext(PHONE)).newPage();
+	const hand = await (await browser.newContext({ ...PHONE, storageState: await own.signedIn('monitor') })).newPage();
 	await packField(hand);
 	const pick = hand.getByRole('listitem').filter({ hasText: /Tessel 2.*opened by SO/s });
 	const visit = (await pick.getByRole('link', { name: 'Open' }).first().getAttribute('href'))!;
@@ -93,7 +91,8 @@ const tableOf = async (page: Page, parameter: string) => {
 
 test('a program that reads °F and L/s finds them in office and field; what is judged and what files have stays', async ({
 	page,
-	browser
+	browser,
+	own
 }) => {
 	const before = { water: await tableOf(page, 'water-temperature'), flow: await tableOf(page, 'discharge') };
 	await page.goto('/sites/TE1?p=water-temperature&span=all');
@@ -121,7 +120,7 @@ test('a program that reads °F and L/s finds them in office and field; what is j
 	await page.goto(visit!);
 	await expect(page.getByRole('row', { name: /^Water temperature/ }).first()).toContainText(/\d °F/);
 
-	const hand = await (await browser.newContext(PHONE)).newPage();
+	const hand = await (await browser.newContext({ ...PHONE, storageState: await own.signedIn('monitor') })).newPage();
 	await packField(hand);
 	const base = await startAt(hand, 'Hobbin 1');
 	await hand.goto(`${base}/water-temperature`);
