@@ -24,6 +24,8 @@ const NOW = '2026-05-14T11:20:00Z'; // the clock of the tests
 const only = process.argv.slice(2);
 const wanted = (part) => only.length === 0 || only.includes(part);
 const results = join(project, 'test-results');
+/** More room for what is young: tools that read every file make much of it, and sweep a tenth of their time. */
+const ROOMY = { NODE_OPTIONS: `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim() };
 let passed = 0;
 let failed = 0;
 let release = async () => undefined;
@@ -39,7 +41,11 @@ async function checkThat(name, holds, told = step) {
 	}
 }
 const check = (name, command, args) =>
-	checkThat(name, async () => void (await run(bin(command), args, { cwd: project, failing: name })), stepBeside);
+	checkThat(
+		name,
+		async () => void (await run(bin(command), args, { cwd: project, env: ROOMY, failing: name })),
+		stepBeside
+	);
 
 /** A runner that counts for itself; its report is read, so that the last line is true even when it broke off. */
 async function runner(name, command, args, report, counts, env = {}) {
@@ -78,7 +84,7 @@ const vitest = (name, projectName, env) =>
 			r.numPassedTests,
 			r.numFailedTests + r.testResults.filter((t) => t.status === 'failed' && t.assertionResults.length === 0).length
 		],
-		env
+		{ ...ROOMY, ...env }
 	);
 
 /** Does two things at once, each mostly on one processor; waits for both, also where one of them breaks off. */
