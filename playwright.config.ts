@@ -4,9 +4,6 @@ import { chromiumOptions } from './scripts/chromium';
 const phone = { ...devices['Pixel 7'], viewport: { width: 390, height: 844 } };
 const desk = { ...devices['Desktop Chrome'], viewport: { width: 1280, height: 800 } };
 
-// what the service worker fetches, hundreds of files for each phone, is of no interest to a test
-process.env['PLAYWRIGHT_DISABLE_SERVICE_WORKER_NETWORK'] = '1';
-
 /* `npm test` serves the built application with the demo and gives its address; everyone signs in once, at the start. */
 export default defineConfig({
 	testDir: 'tests/e2e',

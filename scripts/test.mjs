@@ -95,64 +95,65 @@ async function together(...works) {
 	return ended.map(({ value }) => value);
 }
 
+/** Does one thing after the other, of what is wanted. */
+async function inTurn(...works) {
+	for (const work of works) if (work) await work();
+}
+
+async function otherChecks() {
+	await check('Style: prettier', 'prettier', ['--check', '--log-level', 'warn', '.']);
+	await check('No circles: dependency-cruiser', 'depcruise', ['src', '--config', '.dependency-cruiser.cjs']);
+	await check('Nothing dead: knip', 'knip', []);
+	await check('Methods as the code has them', 'tsx', ['scripts/methods.ts', '--check']);
+	await check('Types: svelte-check', 'svelte-check', ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
+}
+
+/** What needs a database: the server alone, then what is built, in browsers. */
+async function onDatabases() {
+	const thisRun = Date.now().toString(36);
+	const names = { server: `server_${thisRun}`, demo: `demo_${thisRun}`, browser: `browser_${thisRun}` };
+	const databaseOf = (more) => readyDatabase({ folderName: '.data/test', ...more });
+	const database = await databaseOf({ database: names.server });
+	release = database.release;
+	const port = await freePort();
+	const env = { ...serverEnvironment({ ...database, port }), KEEN_RIFFLE_NOW: NOW, KEEN_RIFFLE_LOG: 'error' };
+	const withDemo = async () => {
+		await checkThat('A production install starts', () => productionStarts(project), stepBeside);
+		// what a test does to the whole program, it does to a copy of its own
+		const { url: DEMO_DATABASE_URL } = await databaseOf({ database: names.demo, quiet: true });
+		const demo = { ...env, DATABASE_URL: DEMO_DATABASE_URL };
+		await stepBeside('Demo for the browser', () => prepareDatabase(demo, ['--demo']));
+		const { url } = await databaseOf({ database: names.browser, like: names.demo, quiet: true });
+		return { ...env, DATABASE_URL: url, DEMO_DATABASE_URL };
+	};
+	const [, served] = await together(
+		wanted('server') && vitest('Server, on a database of its own', 'server', env),
+		wanted('browser') && withDemo()
+	);
+	if (wanted('browser')) await inBrowsers(served);
+}
+
+async function inBrowsers(env) {
+	const { child, ready } = serve(env);
+	await ready;
+	const counts = ({ stats }) => [stats.expected, stats.unexpected + stats.flaky];
+	await runner('Browser', 'playwright', ['test'], 'browser.json', counts, { ...env, BASE_URL: env.ORIGIN });
+	child.kill('SIGTERM');
+}
+
 try {
 	mkdirSync(results, { recursive: true });
 	await readyMachine({ also: ['chromium-headless-shell', 'fonts-liberation', 'poppler-utils'] });
 	await step('Generated types', async () => void (await run(bin('svelte-kit'), ['sync'], { cwd: project })));
-	if (wanted('lint')) {
-		// eslint reads types and takes as long as all the others together
-		await Promise.all([
-			check('Style and layers: eslint', 'eslint', ['.', '--max-warnings', '0']),
-			(async () => {
-				await check('Style: prettier', 'prettier', ['--check', '--log-level', 'warn', '.']);
-				await check('No circles: dependency-cruiser', 'depcruise', ['src', '--config', '.dependency-cruiser.cjs']);
-				await check('Nothing dead: knip', 'knip', []);
-				await check('Methods as the code has them', 'tsx', ['scripts/methods.ts', '--check']);
-				await check('Types: svelte-check', 'svelte-check', ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
-			})()
-		]);
-	}
+	// eslint reads types and takes as long as all the other checks together
 	await together(
-		wanted('unit') && vitest('Units and reference figures', 'unit'),
-		wanted('browser') && readyBuild(stepBeside)
+		inTurn(
+			wanted('lint') && (() => check('Style and layers: eslint', 'eslint', ['.', '--max-warnings', '0'])),
+			wanted('unit') && (() => vitest('Units and reference figures', 'unit'))
+		),
+		inTurn(wanted('lint') && otherChecks, wanted('browser') && (() => readyBuild(stepBeside)))
 	);
-	if (wanted('server') || wanted('browser')) {
-		const run_ = Date.now().toString(36);
-		const folderName = '.data/test';
-		const database = await readyDatabase({ folderName, database: `server_${run_}` });
-		release = database.release;
-		const port = await freePort();
-		const env = { ...serverEnvironment({ ...database, port }), KEEN_RIFFLE_NOW: NOW, KEEN_RIFFLE_LOG: 'error' };
-		const browserEnv = async () => {
-			await checkThat('A production install starts', () => productionStarts(project), stepBeside);
-			// what a test does to the whole program, it does to a copy of its own
-			const demo = await readyDatabase({ folderName, database: `demo_${run_}`, quiet: true });
-			const withDemo = (url) => ({ ...env, DATABASE_URL: url, DEMO_DATABASE_URL: demo.url });
-			await stepBeside('Demo for the browser', () => prepareDatabase(withDemo(demo.url), ['--demo']));
-			const copy = { database: `browser_${run_}`, like: `demo_${run_}` };
-			return withDemo((await readyDatabase({ folderName, ...copy, quiet: true })).url);
-		};
-		const [, inBrowser] = await together(
-			wanted('server') && vitest('Server, on a database of its own', 'server', env),
-			wanted('browser') && browserEnv()
-		);
-		if (inBrowser) {
-			const { child, ready } = serve(inBrowser);
-			await ready;
-			await runner(
-				'Browser',
-				'playwright',
-				['test'],
-				'browser.json',
-				({ stats }) => [stats.expected, stats.unexpected + stats.flaky],
-				{
-					...inBrowser,
-					BASE_URL: env.ORIGIN
-				}
-			);
-			child.kill('SIGTERM');
-		}
-	}
+	if (wanted('server') || wanted('browser')) await onDatabases();
 } catch (error) {
 	endOn(error);
 	failed++;

@@ -9,15 +9,15 @@ try {
 	// no storage, or nothing that can be read there: paper, and an empty page
 }
 
-// What is chosen while the application is still on its way: it would begin with what the page came with, and what a
-// hand has chosen since would be gone (ui/kit/chosen-early.ts gives it back).
-const chosen = new Map();
-const remember = ({ target }) => chosen.set(target, target.type === 'checkbox' ? target.checked : target.value);
-addEventListener('change', remember, true);
-window.chosenEarly = {
+// What is entered while the application is still on its way: it would begin with what the page came with, and what a
+// hand has done since would be gone (ui/kit/entered-early.ts gives it back).
+const entered = new Map();
+const remember = ({ target }) => entered.set(target, { value: target.value, checked: target.checked });
+for (const event of ['input', 'change']) addEventListener(event, remember, true);
+window.enteredEarly = {
 	take() {
-		removeEventListener('change', remember, true);
-		return chosen;
+		for (const event of ['input', 'change']) removeEventListener(event, remember, true);
+		return entered;
 	}
 };
 

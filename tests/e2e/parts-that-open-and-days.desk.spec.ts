@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { signedIn } from './application';
 
 test.use({ storageState: signedIn('coordinator') });
@@ -31,13 +31,19 @@ test('without scripts it stands open', async ({ browser }) => {
 	await context.close();
 });
 
-test('what is chosen while the application is still on its way stays chosen', async ({ page }) => {
+/** The scripts of the application come when they are let. */
+async function withScriptsHeld(page: Page): Promise<() => void> {
 	let letCome = () => {};
 	const mayCome = new Promise<void>((come) => (letCome = come));
 	await page.route('**/_app/immutable/**/*.js', async (route) => {
 		await mayCome;
 		await route.continue();
 	});
+	return letCome;
+}
+
+test('what is entered while the application is still on its way stays', async ({ page }) => {
+	let letCome = await withScriptsHeld(page);
 	await page.goto('/library/sites/new', { waitUntil: 'commit' });
 	const permission = page.getByLabel('Landowner’s permission');
 	await permission.selectOption('asked');
@@ -48,6 +54,14 @@ test('what is chosen while the application is still on its way stays chosen', as
 	await expect(permission).toHaveValue('asked');
 	await expect(bridge).toBeChecked();
 	await expect(page.locator('input[type=hidden][name=ways]')).toHaveValue('bridge');
+
+	letCome = await withScriptsHeld(page);
+	await page.goto('/visits', { waitUntil: 'commit' });
+	await page.getByLabel('From', { exact: true }).fill('1 April 2026');
+	await page.getByLabel('To', { exact: true }).focus();
+	letCome();
+	await page.getByRole('button', { name: /Keys/ }).waitFor();
+	await expect(page.locator('input[type=hidden][name=from]')).toHaveValue('2026-04-01');
 });
 
 test('the limits of a card stand folded, and open where one contradicts itself', async ({ page }) => {

@@ -142,6 +142,7 @@ test('a bottle is taken in as it came, with no network; one that nobody sent say
 	const first = page.getByRole('form', { name: /^Take in EB1-2605-B/ });
 	await first.getByLabel('Came at, °C').fill('4');
 	const giver = await first.getByLabel('From whom').inputValue();
+	expect(giver).toMatch(/^[A-Z]\w+ [A-Z]\w+/); // by name
 	await first.getByRole('button', { name: /^Accept EB1/ }).click();
 	await expect(first).toHaveCount(0);
 	// and comes from the same hands

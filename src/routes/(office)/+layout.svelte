@@ -1,11 +1,9 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
-	import { onMount } from 'svelte';
 	import { animalList } from '$lib/core/macroinvertebrates';
 	import { writeNumbersBy } from '$lib/core/quantity';
 	import { writeDatesBy } from '$lib/core/wording';
-	import { chooseAgain } from '$lib/ui/kit/chosen-early';
 	import Notebook from '$lib/ui/kit/Notebook.svelte';
 	import Toasts from '$lib/ui/kit/Toasts.svelte';
 	import type { LayoutProps } from './$types';
@@ -23,7 +21,6 @@
 			return data.animals;
 		}
 	});
-	onMount(chooseAgain);
 	// the server looks it up by request instead
 	if (browser) {
 		writeDatesBy(() => data.program.dates);

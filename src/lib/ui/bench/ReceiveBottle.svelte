@@ -25,6 +25,7 @@
 	import { limitsOf } from '$lib/core/method';
 	import { readPlain, writeNumber } from '$lib/core/quantity';
 	import { receptions, type lids, type Reception } from '$lib/core/subjects/bottle/branch';
+	import { NOT_SAID } from '$lib/core/subjects/bottle/giver';
 	import { keepsFor_h } from '$lib/core/subjects/bottle/held';
 	import { stepOfBottle } from '$lib/core/subjects/bottle/step';
 	import { stepsOf } from '$lib/core/subjects/steps';
@@ -66,7 +67,7 @@
 			...(temperature === null ? {} : { [`${place}/received/temperature_C`]: temperature }),
 			...(verdict === 'accepted' ? {} : { [`${place}/received/reason`]: said }),
 			[`${place}/received/verdict`]: verdict,
-			[`${custody}/from`]: (giver ?? from).trim() || 'not said',
+			[`${custody}/from`]: (giver ?? from).trim() || NOT_SAID,
 			[`${custody}/to`]: to,
 			[`${custody}/at`]: now
 		});

@@ -122,7 +122,7 @@
 							bottle={sheet.bottles![bottle]!}
 							card={log.card}
 							trip={log.around.trip}
-							from={giverOf(sheet, app.packed.satchel.member.name)}
+							from={giverOf(sheet, app.packed.satchel.member.name, app.packed.satchel.people)}
 							to={app.packed.satchel.member.name}
 							{writer}
 						/>
