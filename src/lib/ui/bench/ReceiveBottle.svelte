@@ -78,12 +78,12 @@
 	<p>
 		<b>{label}</b>{bottle.kind ? `, ${bottleKindWords[bottle.kind]}` : ''}{bottle.role === 'blank' ? ', a blank' : ''}.
 		<span class:late={held_h > limit_h}
-			>Filled {sayDuration(held_h * HOUR_ms)} ago; it keeps {writeNumber(limit_h)} h.</span
+			>Filled {sayDuration(held_h * HOUR_ms)} ago; it keeps {writeNumber(limit_h)}&nbsp;h.</span
 		>
 	</p>
 	<div class="pair">
 		<label>Came at, °C <input class="input" inputmode="decimal" autocomplete="off" bind:value={typed} /></label>
-		<label
+		<label class="from"
 			>From whom <input
 				class="wide input"
 				autocomplete="off"
@@ -141,6 +141,9 @@
 	}
 	.input.wide {
 		width: min(18rem, 100%);
+	}
+	.from {
+		flex: 1 1 16rem;
 	}
 	.late,
 	.why {

@@ -13,6 +13,9 @@ describe('who gives the bottles', () => {
 	it('is the crew where nobody had them in between', () => {
 		expect(giverOf({ arrival }, 'Bede Orlinck', people)).toBe('Ivo Quennick, Orla Tamberly, ZZ');
 		expect(giverOf({}, 'Bede Orlinck', people)).toBe('');
+		const many = Array.from({ length: 5 }, (_, i) => ({ initials: `C${i}`, name: `Camilla-Corisande ${i}` }));
+		const crew = Object.fromEntries(many.map((p) => [p.initials, {}]));
+		expect(giverOf({ arrival: { crew } }, 'Bede Orlinck', many)).toBe('C0, C1, C2, C3, C4');
 	});
 
 	it('is whoever had them last, in the order of the clock', () => {

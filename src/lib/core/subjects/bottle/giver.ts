@@ -1,3 +1,4 @@
+import { Word } from '../../leaf';
 import type { Sheet } from '../../logbook';
 
 /** What custody has where nobody said whom a bottle came from. */
@@ -17,11 +18,11 @@ export function giverOf(
 	const toOthers = handovers.findLast(({ to }) => to !== undefined && to !== taker);
 	const before = handovers.findLast(({ to, from = NOT_SAID }) => to === taker && ![taker, NOT_SAID].includes(from));
 	const nameOf = (initials: string) => people.find((p) => p.initials === initials)?.name ?? initials;
-	return (
-		toOthers?.to ??
-		before?.from ??
-		Object.keys(arrival?.crew ?? {})
-			.map(nameOf)
-			.join(', ')
-	);
+	return toOthers?.to ?? before?.from ?? crewIn(Object.keys(arrival?.crew ?? {}), nameOf);
+}
+
+/** By name; where so many names have no room in custody, by initials. */
+function crewIn(initials: readonly string[], nameOf: (initials: string) => string): string {
+	const names = initials.map(nameOf).join(', ');
+	return Word.safeParse(names).success ? names : initials.join(', ');
 }
