@@ -82,6 +82,7 @@ test('nothing is lost and nothing doubled, whatever breaks', async () => {
 });
 
 const PASSWORD = 'heron under wet bridge';
+
 /** A small program in it, and the e-mails of three people who can sign in. */
 async function aProgramWithPasswords(databaseUrl: string): Promise<string[]> {
 	const pool = new pg.Pool({ connectionString: databaseUrl, max: 1 });
